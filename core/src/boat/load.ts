@@ -1,0 +1,45 @@
+import type { Boat, Person, Trip } from '../model';
+
+/** Share of a maker's greatest load to plan for, and above which it is too deep (source `kayak-share`: 65 to 75 %). */
+export const PLANNED_SHARE = 0.75;
+
+export interface LoadSum {
+  /** kg */
+  people: number;
+  gear: number;
+  total: number;
+  /** People whose weight is not known: the total is then a least value. */
+  unknown: string[];
+  guessed: boolean;
+  limit?: { mass: number; from: 'plate' | 'advised'; guessed: boolean };
+  persons: number;
+  personsLimit?: { count: number; from: 'plate' };
+}
+
+const isGuess = (thing: { basis?: Record<string, string> }, pointer: string) => thing.basis?.[pointer] === 'guessed';
+
+/** Everything that goes in, against the plate or the maker's figure. Masses in kg. */
+export function loadOf(boat: Boat, people: Person[], trip: Pick<Trip, 'load'>): LoadSum {
+  const weighed = people.filter((p) => p.mass !== undefined);
+  const peopleMass = weighed.reduce((sum, p) => sum + (p.mass ?? 0), 0);
+  const gear = trip.load.reduce((sum, item) => sum + item.mass, 0);
+  const plate = boat.plate === 'none' ? undefined : boat.plate;
+  const limit = plate?.totalMass !== undefined ? { mass: plate.totalMass, from: 'plate' as const, guessed: isGuess(boat, '/plate/totalMass') }
+    : boat.advisedLoad !== undefined ? { mass: boat.advisedLoad, from: 'advised' as const, guessed: isGuess(boat, '/advisedLoad') } : undefined;
+  return {
+    people: peopleMass, gear, total: peopleMass + gear,
+    unknown: people.filter((p) => p.mass === undefined).map((p) => p.name),
+    guessed: people.some((p) => isGuess(p, '/mass')) || (limit?.guessed ?? false),
+    limit, persons: people.length,
+    personsLimit: plate?.persons === undefined ? undefined : { count: plate.persons, from: 'plate' },
+  };
+}
+
+const MOTORS: ReadonlySet<string> = new Set(['outboard', 'electric', 'inboard']);
+/** How she moves, for rules that turn on it. An empty list means nobody said. */
+export function drives(boat: Boat): { motor?: boolean; combustion?: boolean; sail?: boolean; manual?: boolean; human?: boolean } {
+  if (boat.propulsion.length === 0) return {};
+  const motor = boat.propulsion.some((p) => MOTORS.has(p.kind));
+  const sail = boat.propulsion.some((p) => p.kind === 'sail');
+  return { motor, sail, combustion: boat.propulsion.some((p) => p.kind === 'outboard' || p.kind === 'inboard'), manual: !motor && !sail, human: boat.propulsion[0].kind === 'paddle' || boat.propulsion[0].kind === 'oars' || boat.propulsion[0].kind === 'pedals' };
+}

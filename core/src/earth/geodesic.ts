@@ -1,0 +1,16 @@
+import geographiclib from 'geographiclib-geodesic';
+
+export interface LatLon { lat: number; lon: number }
+
+const { Geodesic } = geographiclib;
+const wgs84 = Geodesic.WGS84;
+
+/**
+ * Shortest way between two positions on the WGS 84 ellipsoid, to nanometres (Karney 2013, source `geodesic`).
+ * @returns metres, and the bearing at the start in degrees true, 0 ≤ bearing < 360.
+ * @example distance({lat: 50.06632, lon: -5.71475}, {lat: 58.64402, lon: -3.07009}).metres // 969 954.166
+ */
+export function distance(from: LatLon, to: LatLon): { metres: number; bearing: number } {
+  const r = wgs84.Inverse(from.lat, from.lon, to.lat, to.lon, Geodesic.DISTANCE | Geodesic.AZIMUTH);
+  return { metres: r.s12 ?? 0, bearing: ((r.azi1 ?? 0) + 360) % 360 };
+}

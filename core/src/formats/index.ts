@@ -1,0 +1,6 @@
+/**
+ * formats: what comes in and goes out. The Escale bundle, and JSON pointers into documents.
+ */
+export * from './bundle';
+export * from './pointer';
+export { demoBundle } from './demo';

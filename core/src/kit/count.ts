@@ -1,0 +1,119 @@
+import { monthsBetween } from '../earth';
+import type { Boat, Capability, Catalogue, GearItem, GearKind, NearMiss, Person, ReasonCode, Stowage, Trip } from '../model';
+import { STOWAGE } from '../model/lists';
+import { phrase, type WordKey } from '../say';
+import type { PhraseValue } from '../model';
+
+export type Reason = NearMiss['reasons'][number];
+
+/** A thing with its kind and where it travels on this trip. */
+export interface Piece {
+  item: GearItem;
+  kind: GearKind;
+  place: Stowage;
+  /** Why it can't be counted whatever is asked; those marked unknown only leave it open. */
+  faults: Reason[];
+}
+
+const NEAREST = Object.keys(STOWAGE) as Stowage[];
+export const reaches = (place: Stowage, within: Stowage | undefined) => within === undefined || NEAREST.indexOf(place) <= NEAREST.indexOf(within);
+
+export function reason(code: ReasonCode, values?: Record<string, PhraseValue>, unknown = false, word?: WordKey): Reason {
+  return { code, phrase: phrase(word ?? (`reason.${code}` as WordKey), values), unknown };
+}
+
+export interface CountContext {
+  boat?: Boat;
+  people: Person[];
+  gear: GearItem[];
+  catalogue: Map<string, GearKind>;
+  /** Civil date at the launch on which the trip ends: a thing must still be good then. */
+  endsOn: string;
+  /** Jackets that go, by item id. Hosts of things fixed to them. */
+  worn: ReadonlyMap<string, Person>;
+}
+
+export function indexCatalogue(catalogue: Catalogue): Map<string, GearKind> {
+  return new Map(catalogue.kinds.map((kind) => [kind.id, kind]));
+}
+
+const JACKET: Capability = 'wearable';
+export const isJacket = (kind: GearKind) => kind.supplies.some((s) => s.capability === JACKET);
+
+/** Where each thing travels: the trip's word before the shed's, and things fixed to a jacket travel where the jacket does. */
+export function stowages(gear: GearItem[], trip: Pick<Trip, 'stow'>): Map<string, Stowage> {
+  const places = new Map<string, Stowage>(gear.map((item) => [item.id, item.stowage]));
+  for (const { item, place } of trip.stow) places.set(item, place);
+  return places;
+}
+
+/**
+ * Faults of a thing that hold whatever asks for it: it stays ashore, its date is past, its test is overdue, its battery
+ * flat, its companion missing. A fact nobody entered is a fault marked unknown.
+ */
+export function piecesOf(context: CountContext, places: Map<string, Stowage>): Piece[] {
+  const pieces = context.gear.flatMap((item) => {
+    const kind = context.catalogue.get(item.kind);
+    return kind ? [{ item, kind, place: places.get(item.id) ?? item.stowage, faults: ownFaults(item, kind, context) }] : [];
+  });
+  const byId = new Map(pieces.map((piece) => [piece.item.id, piece]));
+  for (const piece of pieces) {
+    const host = piece.item.on === undefined ? undefined : byId.get(piece.item.on);
+    if (host) followHost(piece, host, context);
+    if (piece.place === 'home') piece.faults.unshift(reason('stays-home'));
+  }
+  for (const piece of pieces) {
+    for (const need of piece.kind.needs ?? []) {
+      const helper = pieces.find((other) => other !== piece && other.faults.length === 0 && other.kind.supplies.some((s) => s.capability === need));
+      if (!helper) piece.faults.push(reason('companion', { what: phrase(`capability.${need}`) }));
+    }
+  }
+  return pieces;
+}
+
+function followHost(piece: Piece, host: Piece, context: CountContext): void {
+  const wearer = context.worn.get(host.item.id);
+  if (wearer) piece.place = 'on-body';
+  else if (isJacket(host.kind) || host.place === 'home') piece.faults.push(reason('host-stays', { host: host.item.name }));
+  else piece.place = host.place;
+}
+
+function ownFaults(item: GearItem, kind: GearKind, { boat, endsOn }: CountContext): Reason[] {
+  const faults: Reason[] = [];
+  const say = (...args: Parameters<typeof reason>) => faults.push(reason(...args));
+  if (item.fittedTo !== undefined && item.fittedTo !== boat?.id) say('other-boat');
+  if (item.count === 0) say('none-left');
+  if (item.state === 'failed') say('failed');
+  if (item.state === 'used-up') say('failed', undefined, false, 'reason.used-up');
+  if (item.state === 'unknown') say('state-unknown', undefined, true);
+  if (kind.dated && item.expires === undefined) say('expiry-unknown', undefined, true);
+  if (item.expires !== undefined && item.expires < endsOn) say('expired', { on: item.expires });
+  if (kind.test?.mustHavePassed) testFault(item, kind.test.everyMonths, endsOn, say);
+  if (kind.charged !== undefined) {
+    if (item.charge === undefined) say('charge-unknown', undefined, true);
+    else if (item.charge < kind.charged) say('uncharged', { charge: item.charge, least: kind.charged });
+  }
+  if (kind.registered) {
+    if (item.registered === undefined) say('registration-unknown', undefined, true);
+    else if (item.registered === 'no') say('unregistered');
+  }
+  return faults;
+}
+
+function testFault(item: GearItem, months: number, endsOn: string, say: (...args: Parameters<typeof reason>) => void): void {
+  if (item.inspected === undefined) say('not-tested', undefined, true, 'reason.never-tested');
+  else if (item.state === 'due' || monthsBetween(item.inspected, endsOn) >= months) say('not-tested', { on: item.inspected, months }, true);
+}
+
+/** What keeps a thing from counting for one demand, beyond its own faults: reach and approval. */
+export function demandFaults(piece: Piece, capability: Capability, within: Stowage | undefined, approved: boolean | undefined): Reason[] {
+  const faults: Reason[] = [];
+  const own = piece.kind.supplies.find((s) => s.capability === capability)?.within;
+  const limit = own !== undefined && !reaches(own, within) ? within : (own ?? within);
+  if (piece.place !== 'home' && !reaches(piece.place, limit)) faults.push(reason('out-of-reach', { where: phrase(`where.${piece.place}`), within: phrase(`where.${limit ?? 'home'}`) }));
+  if (approved) {
+    if (piece.item.approval === undefined) faults.push(reason('approval-unknown', undefined, true));
+    else if (/^\s*(none|no)?\s*$/i.test(piece.item.approval)) faults.push(reason('not-approved'));
+  }
+  return faults;
+}

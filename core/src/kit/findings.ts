@@ -1,0 +1,158 @@
+import type { Capability, Demand, Finding, GearItem, Level, Mend, NearMiss, Person, Phrase, ReasonCode, Requirement, Trip } from '../model';
+import { phrase } from '../say';
+import { FACTS, QUESTION } from '../rules';
+import { mayBeChild } from './match';
+
+export interface KitFindingContext {
+  trip: Trip;
+  people: Person[];
+  gear: GearItem[];
+  on: string;
+  weights: Map<string, 'fix' | 'mind' | undefined>;
+  /** Facts that were missing, by rule. */
+  unsettled: Map<string, string[]>;
+  /** A jacket that goes, onto which a whistle can be moved. */
+  wornJacket?: string;
+  boatId?: string;
+  waterId?: string;
+  /** Kinds of the catalogue that supply a capability, first the plainest. */
+  kindFor: (capability: Capability) => string | undefined;
+}
+
+/** One finding a requirement that applies or may apply. Law is loud; advice speaks with its rule's weight; what can't be told is never Set. */
+export function kitFindings(requirements: Requirement[], context: KitFindingContext): Finding[] {
+  return requirements.flatMap((requirement) => {
+    // A rule that only may apply, and is met anyway, need not be settled.
+    if (requirement.applies === 'no') return [];
+    const level = levelOf(requirement, context.weights.get(requirement.rule));
+    return [{
+      id: `kit/${requirement.rule}/${context.trip.id}`, level, section: 'pack/kit' as const,
+      title: phrase('kit.title', { title: requirement.title }),
+      because: [...outcome(requirement, context), ...requirement.because.map((b) => b.phrase)],
+      figures: [], source: requirement.source, assumed: [],
+      ...(level === 'set' ? {} : withMend(mendOf(requirement, context))),
+    }];
+  });
+}
+
+const withMend = (mend: Mend | undefined) => (mend ? { mend } : {});
+
+function levelOf({ layer, applies, met }: Requirement, weight: 'fix' | 'mind' | undefined): Level {
+  if (met === 'yes') return 'set';
+  const open = met === 'unknown' || applies === 'unknown';
+  if (layer === 'law') return open ? 'fix' : 'stop';
+  if (layer === 'own') return 'mind';
+  return open ? 'mind' : (weight ?? 'mind');
+}
+
+const needPhrase = (demand: Demand) => phrase('kit.need', { count: demand.count ?? 1, what: phrase(`capability.${demand.capability}`) });
+
+function outcome(requirement: Requirement, context: KitFindingContext): Phrase[] {
+  const name = (id: string) => context.gear.find((g) => g.id === id)?.name ?? id;
+  const person = (id: string) => context.people.find((p) => p.id === id)?.name ?? id;
+  if (requirement.anyOf.length === 0) return declaredOutcome(requirement, context);
+  const lines: Phrase[] = [];
+  if (requirement.applies === 'unknown' && requirement.met !== 'yes') lines.push(phrase('kit.rule.unknown'));
+  if (requirement.met === 'yes') {
+    const uses = requirement.metBy.map((use) => (use.person ? phrase('kit.use.person', { item: name(use.item), person: person(use.person) }) : use.count > 1 ? phrase('kit.use.count', { count: use.count, item: name(use.item) }) : phrase('kit.use', { item: name(use.item) })));
+    if (uses.length > 0) lines.push(phrase('kit.met', { uses }));
+    return lines;
+  }
+  for (const missing of requirement.missing) {
+    if (missing.persons) lines.push(phrase('kit.missing.for', { people: missing.persons.map(person) }));
+    else lines.push(phrase('kit.missing', { need: phrase('kit.or', { alternatives: requirement.anyOf.map((all) => phrase('kit.met', { uses: all.map(needPhrase) })).map(stripStop) }), have: missing.have }));
+    if (missing.persons === undefined && requirement.missing.length > 1) break;
+  }
+  if (requirement.nearMisses.length === 0 && requirement.missing.length > 0) lines.push(phrase('kit.none'));
+  const used = new Set(requirement.metBy.map((u) => u.item));
+  for (const miss of requirement.nearMisses.slice(0, MOST_NEAR_MISSES)) {
+    const unsure = miss.reasons.every((r) => r.unknown);
+    if (requirement.met === 'unknown' && !used.has(miss.item)) continue;
+    lines.push(phrase(unsure ? (used.has(miss.item) ? 'kit.unsure' : 'kit.near.unsure') : 'kit.near', { item: name(miss.item), reasons: miss.reasons.map((r) => r.phrase) }));
+  }
+  return lines;
+}
+
+const MOST_NEAR_MISSES = 6;
+/** A list inside a sentence carries no full stop of its own. */
+const stripStop = (p: Phrase): Phrase => phrase('kit.list', p.with);
+
+function declaredOutcome(requirement: Requirement, { trip, people, on }: KitFindingContext): Phrase[] {
+  const concerned = trip.crew.flatMap((c) => {
+    const who = people.find((p) => p.id === c.person);
+    return who && (requirement.rule !== 'US-PFD-05' || mayBeChild(who, on)) ? [{ name: who.name, wears: c.wearsJacket }] : [];
+  });
+  const list = (wears: boolean | undefined) => concerned.filter((c) => c.wears === wears).map((c) => c.name);
+  const lines: Phrase[] = [];
+  if (requirement.met === 'yes' && concerned.length > 0) lines.push(phrase('kit.declare.met', { people: list(true) }));
+  if (list(false).length > 0) lines.push(phrase('kit.declare.not', { people: list(false) }));
+  if (list(undefined).length > 0) lines.push(phrase('kit.declare.unset', { people: list(undefined) }));
+  return lines;
+}
+
+/** Cheapest first: what one tap or one step ashore mends stands before what costs money. */
+const MEND_ORDER: ReasonCode[] = ['host-stays', 'stays-home', 'out-of-reach', 'not-tested', 'uncharged', 'charge-unknown', 'companion', 'approval-unknown', 'expiry-unknown', 'registration-unknown', 'size-unknown', 'state-unknown', 'mass-unknown', 'age-unknown', 'unregistered'];
+const POINTER: Partial<Record<ReasonCode, string>> = {
+  'not-tested': '/inspected', uncharged: '/charge', 'charge-unknown': '/charge', 'approval-unknown': '/approval', 'expiry-unknown': '/expires', 'registration-unknown': '/registered', unregistered: '/registered',
+  'size-unknown': '/maxMass', 'state-unknown': '/state', expired: '/expires', failed: '/state', 'none-left': '/count',
+};
+
+function mendOf(requirement: Requirement, context: KitFindingContext): Mend | undefined {
+  if (requirement.anyOf.length === 0) {
+    const patch = context.trip.crew.map((_, i) => ({ op: 'set' as const, pointer: `/crew/${i}/wearsJacket`, value: true }));
+    return { label: phrase('mend.wear'), do: { type: 'trip', id: context.trip.id, patch } };
+  }
+  if (requirement.met === 'no' || requirement.met === 'unknown') {
+    const near = requirement.nearMisses
+      .map((miss) => ({ miss, rank: Math.max(...miss.reasons.map((r) => (MEND_ORDER.includes(r.code) ? MEND_ORDER.indexOf(r.code) : MEND_ORDER.length))) }))
+      .sort((a, b) => a.miss.reasons.length - b.miss.reasons.length || a.rank - b.rank)
+      .find(({ rank }) => rank < MEND_ORDER.length);
+    const mend = near && mendMiss(near.miss, requirement, context);
+    if (mend) return mend;
+  }
+  const fact = context.unsettled.get(requirement.rule)?.[0];
+  if (requirement.applies === 'unknown' && fact) return mendFact(fact, context);
+  const capability = requirement.missing[0]?.capability ?? requirement.anyOf[0][0].capability;
+  const expired = requirement.nearMisses.find((m) => m.reasons.some((r) => r.code === 'expired' || r.code === 'failed'));
+  if (expired) return { label: phrase('mend.replace', { item: itemName(expired.item, context) }), go: { type: 'gear', id: expired.item, pointer: POINTER[expired.reasons[0].code] ?? '' } };
+  const kind = context.kindFor(capability);
+  return kind === undefined ? undefined : { label: phrase('mend.add', { what: phrase(`capability.${capability}`) }), add: { type: 'gear', kind } };
+}
+
+const itemName = (id: string, context: KitFindingContext) => context.gear.find((g) => g.id === id)?.name ?? id;
+
+function mendMiss(miss: NearMiss, requirement: Requirement, context: KitFindingContext): Mend | undefined {
+  const code = MEND_ORDER.find((c) => miss.reasons.some((r) => r.code === c));
+  const item = itemName(miss.item, context);
+  const within = requirement.anyOf.flat().find((d) => d.within)?.within ?? 'in-reach';
+  if (code === 'host-stays') {
+    const worn = context.wornJacket;
+    if (worn) return { label: phrase('mend.move', { host: itemName(worn, context) }), do: { type: 'gear', id: miss.item, patch: [{ op: 'set', pointer: '/on', value: worn }] } };
+  }
+  if (code === 'stays-home' || code === 'out-of-reach' || code === 'host-stays') {
+    const label = code === 'stays-home' ? phrase('mend.take', { item }) : phrase('mend.stow', { where: phrase(`where.${within}`) });
+    return { label, do: { type: 'trip', id: context.trip.id, patch: stowPatch(context.trip, miss.item, within) } };
+  }
+  const person = code === 'mass-unknown' || code === 'age-unknown' ? context.people.find((p) => (code === 'mass-unknown' ? p.mass : p.born) === undefined) : undefined;
+  if (person) return { label: phrase('mend.look', { item: person.name }), go: { type: 'person', id: person.id, pointer: code === 'mass-unknown' ? '/mass' : '/born' } };
+  const word = code === 'not-tested' ? 'mend.test' : code === 'uncharged' || code === 'charge-unknown' ? 'mend.charge' : 'mend.look';
+  return { label: phrase(word, { item }), go: { type: 'gear', id: miss.item, pointer: (code && POINTER[code]) ?? '' } };
+}
+
+function stowPatch(trip: Trip, item: string, place: string) {
+  const at = trip.stow.findIndex((s) => s.item === item);
+  return at >= 0 ? [{ op: 'set' as const, pointer: `/stow/${at}/place`, value: place }] : [{ op: 'append' as const, pointer: '/stow', value: { item, place } }];
+}
+
+/** Where a person settles a missing fact. `person.age@ID` names whose. */
+export function mendFact(fact: string, { trip, boatId, waterId }: Pick<KitFindingContext, 'trip' | 'boatId' | 'waterId'>): Mend | undefined {
+  const [name, who] = fact.split('@');
+  if (name.startsWith(QUESTION)) {
+    if (!waterId) return undefined;
+    return { label: phrase('mend.fact', { fact: phrase('fact.answer') }), go: { type: 'water', id: waterId, pointer: `/answers/${name.slice(QUESTION.length)}` } };
+  }
+  const spec = FACTS[name];
+  if (!spec) return undefined;
+  const id = spec.at.type === 'boat' ? boatId : spec.at.type === 'trip' ? trip.id : spec.at.type === 'person' ? who : undefined;
+  return { label: phrase('mend.fact', { fact: phrase(spec.word, { person: phrase('person.nobody'), ask: name }) }), go: { ...spec.at, ...(id ? { id } : {}) } };
+}

@@ -1,0 +1,164 @@
+import type { Quantity } from '../units';
+import type { Capability } from './capabilities';
+import type { ThingType } from './common';
+import type { Level } from './lists';
+import type { Demand } from './rules';
+
+export type SectionId =
+  | 'plan/boat' | 'plan/water' | 'plan/day' | 'pack/kit' | 'pack/load' | 'pack/ready' | 'pack/float-plan'
+  | 'go/launch' | 'go/under-way' | 'go/trouble' | 'home/retrieve' | 'home/close' | 'home/debrief';
+
+/** A sentence not yet in words: a template's name and what goes into it. `say/` renders it. */
+export interface Phrase {
+  say: string;
+  with?: Record<string, PhraseValue>;
+}
+export type PhraseValue = string | number | Phrase | (string | Phrase)[];
+
+export interface Figure {
+  value: number;
+  /** An instant is epoch milliseconds and has quantity `instant`. */
+  quantity: Quantity | 'instant';
+  /** What it was computed from, by figure or field name. */
+  inputs: Record<string, { value: number; quantity: Quantity | 'instant' }>;
+  /** The formula in words: a template's name. */
+  formula: string;
+  /** Id in `sources`. */
+  source: string;
+  range?: [number, number];
+  /** Some input was a guess. */
+  guessed?: boolean;
+}
+
+/** A field of a thing. `pointer` is a JSON pointer into its document. */
+export interface FieldRef {
+  type: ThingType;
+  id?: string;
+  pointer: string;
+}
+
+export interface Patch {
+  op: 'set' | 'unset' | 'append' | 'drop';
+  pointer: string;
+  value?: unknown;
+}
+
+/** One tap that mends: go to the very field, or do it. */
+export type Mend =
+  | { label: Phrase; go: FieldRef }
+  | { label: Phrase; do: { type: ThingType; id: string; patch: Patch[] } }
+  | { label: Phrase; add: { type: 'gear'; kind: string } }
+  | { label: Phrase; open: SectionId };
+
+export interface SourceRef {
+  id: string;
+  section?: string;
+  confidence?: 'H' | 'M' | 'L';
+  verified?: boolean;
+  noted?: string;
+}
+
+export interface Finding {
+  /** `room/rule/subject`, never an index. */
+  id: string;
+  level: Level;
+  section: SectionId;
+  title: Phrase;
+  because: Phrase[];
+  figures: string[];
+  source?: SourceRef;
+  assumed: Phrase[];
+  mend?: Mend;
+}
+
+export type Truth = 'yes' | 'no' | 'unknown';
+
+export interface Because {
+  phrase: Phrase;
+  truth: Truth;
+}
+
+export type ReasonCode =
+  | 'stays-home' | 'other-boat' | 'host-stays' | 'failed' | 'expired' | 'not-tested' | 'uncharged' | 'charge-unknown'
+  | 'companion' | 'out-of-reach' | 'not-approved' | 'approval-unknown' | 'unregistered' | 'registration-unknown' | 'taken'
+  | 'too-small' | 'too-big' | 'size-unknown' | 'mass-unknown' | 'too-young' | 'age-unknown' | 'none-left' | 'state-unknown' | 'not-worn' | 'expiry-unknown';
+
+export interface NearMiss {
+  item: string;
+  reasons: { code: ReasonCode; phrase: Phrase; unknown: boolean }[];
+}
+
+export interface Use {
+  item: string;
+  person?: string;
+  count: number;
+}
+
+export interface Shortfall {
+  capability: Capability;
+  need: number;
+  have: number;
+  /** People for whom nothing counts. */
+  persons?: string[];
+}
+
+export interface Requirement {
+  rule: string;
+  pack: string;
+  layer: 'law' | 'advice' | 'own';
+  title: string;
+  text: string;
+  applies: Truth;
+  because: Because[];
+  anyOf: Demand[][];
+  source: SourceRef;
+  /** `unknown`: it applies or may apply, and what would satisfy it can't be told to be good. */
+  met: Truth;
+  metBy: Use[];
+  missing: Shortfall[];
+  nearMisses: NearMiss[];
+}
+
+export interface Leg {
+  from: string;
+  to: string;
+  departs: number;
+  arrives: number;
+  metres: number;
+  bearing: number;
+}
+
+export interface Schedule {
+  leave: number;
+  legs: Leg[];
+  halts: { place: string; from: number; until: number; doing?: string }[];
+  /** When the plan has you leave the last halt for home. */
+  turnBack?: number;
+  /** The latest turn that still brings you home inside every limit. */
+  latestTurn?: number;
+  home?: number;
+  overdue?: number;
+  checkIns: number[];
+}
+
+export interface ReadyTask {
+  id: string;
+  title: string;
+  why?: string;
+  group: 'before' | 'evening' | 'morning' | 'launch';
+  starts: number;
+  ends: number;
+}
+
+export interface Assessment {
+  core: string;
+  trip: string;
+  now: number;
+  leave?: number;
+  findings: Finding[];
+  figures: Record<string, Figure>;
+  requirements: Requirement[];
+  schedule?: Schedule;
+  ready: ReadyTask[];
+  packs: { id: string; version: string; hash: string }[];
+}

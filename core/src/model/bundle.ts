@@ -1,0 +1,31 @@
+import * as z from 'zod';
+import type { ThingType } from './common';
+import { Boat, Contact, GearItem, Person, Place, Water } from './shed';
+import { Conditions, Debrief, Run, Trip } from './trip';
+
+/** The schema behind each type of thing: the one table that form, wire, row and file look in. */
+export const THINGS = { boat: Boat, person: Person, gear: GearItem, place: Place, water: Water, contact: Contact, trip: Trip, debrief: Debrief, run: Run } as const satisfies Record<ThingType, z.ZodType>;
+export type ThingOf<T extends ThingType> = z.infer<(typeof THINGS)[T]>;
+
+const MOST = 5000;
+export const Shed = z.strictObject({
+  boats: z.array(Boat).max(MOST), people: z.array(Person).max(MOST), gear: z.array(GearItem).max(MOST), places: z.array(Place).max(MOST),
+  waters: z.array(Water).max(MOST), contacts: z.array(Contact).max(MOST), debriefs: z.array(Debrief).max(MOST), runs: z.array(Run).max(MOST),
+});
+export type Shed = z.infer<typeof Shed>;
+
+/** Where each type of thing stands in a shed. */
+export const SHELF = { boat: 'boats', person: 'people', gear: 'gear', place: 'places', water: 'waters', contact: 'contacts', debrief: 'debriefs', run: 'runs' } as const satisfies Partial<Record<ThingType, keyof Shed>>;
+export const emptyShed = (): Shed => ({ boats: [], people: [], gear: [], places: [], waters: [], contacts: [], debriefs: [], runs: [] });
+
+/** The file in which a shed and its trips travel. Documented in `docs/bundle.md`. */
+export const BUNDLE_SCHEMA = 1;
+export const Bundle = z.strictObject({
+  escale: z.literal('bundle'),
+  schema: z.literal(BUNDLE_SCHEMA),
+  asOf: z.iso.datetime(),
+  shed: Shed,
+  trips: z.array(Trip).max(MOST),
+  conditions: z.record(z.string(), Conditions).optional(),
+});
+export type Bundle = z.infer<typeof Bundle>;

@@ -1,0 +1,11 @@
+/**
+ * What a rule can ask for and a thing can supply. Rules never ask for a product or a catalogue kind:
+ * they ask for one of these, and the catalogue says which kinds supply it.
+ */
+export const CAPABILITIES = [
+  'wearable', 'throwable', 'spare-jacket', 'sound', 'sound-loud', 'white-light', 'all-round-white', 'sidelights',
+  'pyro-day', 'pyro-night', 'flag-day', 'electric-night', 'extinguisher-5b', 'extinguisher-20b',
+  'spare-drive', 'bail', 'pump-power', 'call', 'call-beyond-phone', 'locate', 'knife', 'first-aid', 'drink', 'food', 'direction', 'find-way',
+  'tow', 're-entry', 'leash', 'flotation', 'kill-cord', 'anchor', 'warm-wear', 'sun-wear', 'repair', 'inflate', 'drive-battery', 'licence',
+] as const;
+export type Capability = (typeof CAPABILITIES)[number];

@@ -1,0 +1,14 @@
+/**
+ * model: what exists. Zod schemas and the types they give; one schema serves the form, the wire, the row and the file.
+ * Rooms take types from here; only edges import the schemas.
+ */
+export * from './common';
+export * from './capabilities';
+export * from './lists';
+export * from './shed';
+export * from './trip';
+export * from './rules';
+export * from './assessment';
+export * from './plan';
+export * from './bundle';
+export * from './evolve';

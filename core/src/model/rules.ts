@@ -1,0 +1,111 @@
+import * as z from 'zod';
+import { CAPABILITIES } from './capabilities';
+import { CivilDate, Text } from './common';
+import { STOWAGE } from './lists';
+
+/** A limit with its unit as the text writes it, turned into SI when compared. */
+export const Limit = z.strictObject({ value: z.number(), unit: z.string().max(8) });
+const Value = z.union([z.boolean(), z.number(), z.string().max(80), Limit]);
+
+/**
+ * A condition is data: an expression over named facts, evaluated three-valued (`rules/evaluate`).
+ * Depth and size are bounded so that a hostile pack can't hang the evaluator.
+ */
+export type Condition =
+  | { all: Condition[] } | { any: Condition[] } | { not: Condition } | { always: true }
+  | { fact: string; is: z.infer<typeof Value> } | { fact: string; in: (string | number)[] }
+  | { fact: string; under: z.infer<typeof Value> } | { fact: string; atLeast: z.infer<typeof Value> }
+  | { some: 'crew'; where: Condition };
+
+export const Condition: z.ZodType<Condition> = z.lazy(() =>
+  z.union([
+    z.strictObject({ always: z.literal(true) }),
+    z.strictObject({ all: z.array(Condition).min(1).max(40) }),
+    z.strictObject({ any: z.array(Condition).min(1).max(40) }),
+    z.strictObject({ not: Condition }),
+    z.strictObject({ some: z.literal('crew'), where: Condition }),
+    z.strictObject({ fact: z.string().max(60), is: Value }),
+    z.strictObject({ fact: z.string().max(60), in: z.array(z.union([z.string().max(60), z.number()])).min(1).max(60) }),
+    z.strictObject({ fact: z.string().max(60), under: Value }),
+    z.strictObject({ fact: z.string().max(60), atLeast: Value }),
+  ]),
+);
+
+const demand = {
+  capability: z.enum(CAPABILITIES),
+  count: z.number().int().min(1).max(99).optional(),
+  /** `each`: one for every person aboard, matched to that body. */
+  forWhom: z.literal('each').optional(),
+  /** The furthest stowage that still counts. */
+  within: z.enum(Object.keys(STOWAGE) as [keyof typeof STOWAGE, ...(keyof typeof STOWAGE)[]]).optional(),
+  /** The text asks for an approved device. */
+  approved: z.boolean().optional(),
+};
+export const Demand = z.strictObject(demand);
+export type Demand = z.infer<typeof Demand>;
+
+export const CONFIDENCE = ['H', 'M', 'L'] as const;
+
+export const Rule = z.strictObject({
+  id: z.string().regex(/^[A-Za-z0-9-]{2,40}$/),
+  layer: z.enum(['law', 'advice', 'own']),
+  /** How loud unmet advice speaks. Law is always loud. */
+  weight: z.enum(['fix', 'mind']).optional(),
+  title: Text,
+  /** In plain words, ours. */
+  text: z.string().max(600),
+  /** Why a person would want it, for advice. */
+  why: z.string().max(400).optional(),
+  source: z.string().max(60),
+  section: z.string().max(120),
+  confidence: z.enum(CONFIDENCE),
+  verified: z.boolean(),
+  noted: CivilDate,
+  when: Condition,
+  unless: Condition.optional(),
+  /** Alternatives: any one list of demands, whole, satisfies the rule. */
+  anyOf: z.array(z.array(Demand).min(1).max(6)).max(6),
+  /** Some rules ask for a deed instead of a thing: a declared fact that must be true. */
+  declared: z.enum(['children-wear-jackets', 'all-wear-jackets']).optional(),
+});
+export type Rule = z.infer<typeof Rule>;
+
+export const RulePack = z.strictObject({
+  schema: z.literal(1),
+  id: z.string().regex(/^[a-z0-9-]{2,40}$/),
+  title: Text,
+  authority: Text,
+  jurisdiction: z.string().max(12),
+  version: z.string().max(20),
+  inForce: CivilDate.optional(),
+  questions: z.array(z.strictObject({ id: z.string().max(40), ask: z.string().max(200), help: z.string().max(300).optional(), onWater: z.array(z.string().max(20)).optional() })).max(20).optional(),
+  rules: z.array(Rule).max(500),
+});
+export type RulePack = z.infer<typeof RulePack>;
+
+export const GearKind = z.strictObject({
+  id: z.string().regex(/^[a-z0-9-]{2,40}$/),
+  title: Text,
+  group: z.enum(['wear', 'signal', 'light', 'call', 'drive', 'water-out', 'hold', 'tool', 'care', 'comfort', 'paper']),
+  supplies: z.array(z.strictObject({
+    capability: z.enum(CAPABILITIES),
+    /** The thing has to be worn or within this stowage to do its work, whatever a rule says. */
+    within: z.enum(Object.keys(STOWAGE) as [keyof typeof STOWAGE, ...(keyof typeof STOWAGE)[]]).optional(),
+  })).max(8),
+  /** Capabilities that another packed thing must supply for this one to count. */
+  needs: z.array(z.enum(CAPABILITIES)).max(4).optional(),
+  /** Fields of the item that decide whether it counts. */
+  dated: z.boolean().optional(),
+  sized: z.boolean().optional(),
+  registered: z.boolean().optional(),
+  charged: z.number().min(0).max(1).optional(),
+  test: z.strictObject({ how: z.string().max(300), passes: z.string().max(200), everyMonths: z.number().min(0.1).max(120), mustHavePassed: z.boolean() }).optional(),
+  /** Limits of the kind itself, whatever the single label says (46 CFR 160.076 for inflatable jackets). */
+  leastAge: z.number().min(0).max(99).optional(),
+  leastMass: z.number().min(0).max(200).optional(),
+  notOn: z.array(z.string().max(30)).max(10).optional(),
+  source: z.string().max(60),
+});
+export type GearKind = z.infer<typeof GearKind>;
+export const Catalogue = z.strictObject({ schema: z.literal(1), version: z.string().max(20), kinds: z.array(GearKind).max(2000) });
+export type Catalogue = z.infer<typeof Catalogue>;

@@ -1,0 +1,135 @@
+import * as z from 'zod';
+import { CivilDate, Note, PartialDate, Position, Text, Zone, choice, measure, ref, thing, titled } from './common';
+
+import { CRAFT, STOWAGE } from './lists';
+
+
+export const Person = z.strictObject({
+  ...thing,
+  name: titled(Text, 'Name'),
+  born: titled(PartialDate.optional(), 'Born', { help: 'A year is enough; a day settles the rules that turn on an age.' }),
+  mass: measure('mass', 'Weight', 2, 250, 'Decides which jacket fits and what the boat carries.').optional(),
+  swimming: choice('Swimming', { none: 'Cannot swim', weak: 'Weak', fair: 'Fair', strong: 'Strong' }).optional(),
+  units: choice('Units', { metric: 'Metres, kilograms, °C', us: 'Feet, pounds, °F' }).optional(),
+  phone: titled(z.string().max(40).optional(), 'Phone'),
+  medical: titled(Note.optional(), 'Medical notes', { long: true, help: 'Opened to the contact only if you allow it on a float plan.' }),
+});
+export type Person = z.infer<typeof Person>;
+
+export const Propulsion = z.strictObject({
+  kind: choice('Driven by', { paddle: 'Paddle', oars: 'Oars', pedals: 'Pedals', outboard: 'Outboard', electric: 'Electric motor', inboard: 'Inboard', sail: 'Sail' }),
+  cruise: measure('speed', 'Usual speed', 0.1, 40).optional(),
+  slow: measure('speed', 'Speed when tired or against wind', 0.1, 40).optional(),
+  power: measure('power', 'Power', 0, 500_000).optional(),
+});
+
+export const Opening = z.strictObject({
+  name: titled(Text, 'Name'),
+  kind: choice('Kind', { plug: 'Drain plug', bung: 'Hull bung', hatch: 'Hatch', scupper: 'Scupper' }),
+  worked: choice('Worked from', { inside: 'Inside', outside: 'Outside', underneath: 'Underneath only' }).optional(),
+});
+
+export const Plate = z.strictObject({
+  persons: measure('count', 'Persons', 1, 50).int().optional(),
+  personsMass: measure('mass', 'Weight of persons', 1, 10_000).optional(),
+  totalMass: measure('mass', 'Total weight', 1, 20_000).optional(),
+});
+
+export const Boat = z.strictObject({
+  ...thing,
+  name: titled(Text, 'Name'),
+  kind: choice('Kind', CRAFT),
+  length: measure('length', 'Length over all', 1, 15, 'Straight line, bow to stern, without motor or rudder.').optional(),
+  beam: measure('length', 'Beam', 0.2, 6).optional(),
+  mass: measure('mass', 'Empty weight', 3, 10_000).optional(),
+  modelYear: measure('year', 'Model year', 1900, 2100).int().optional(),
+  plate: titled(z.union([z.literal('none'), Plate]).optional(), 'Capacity plate'),
+  advisedLoad: measure('mass', "Maker's greatest load", 20, 10_000, 'From the label or the manual, for boats without a plate.').optional(),
+  propulsion: titled(z.array(Propulsion).max(6), 'Propulsion'),
+  openings: titled(z.array(Opening).max(20), 'Openings that can flood her'),
+  flotation: choice('If she is swamped', { none: 'Nothing keeps her up', 'air-bags': 'Air bags', bulkheads: 'Bulkheads', foam: 'Foam', 'sealed-hull': 'Sealed hull' }).optional(),
+  hullColour: titled(z.string().max(40).optional(), 'Colour below'),
+  deckColour: titled(z.string().max(40).optional(), 'Colour above'),
+  marks: titled(z.string().max(80).optional(), 'Name or number painted on her'),
+});
+export type Boat = z.infer<typeof Boat>;
+
+
+export const GearItem = z.strictObject({
+  ...thing,
+  kind: titled(z.string().regex(/^[a-z0-9-]{2,40}$/), 'Kind', { catalogue: true }),
+  name: titled(Text, 'What you call it'),
+  count: measure('count', 'How many', 0, 500).int(),
+  stowage: choice('Travels', STOWAGE),
+  on: ref('gear', 'Fixed to').optional(),
+  fittedTo: ref('boat', 'Fitted to boat').optional(),
+  owner: ref('person', 'Belongs to').optional(),
+  state: choice('State', { ready: 'Ready', due: 'Due for a test', failed: 'Failed its test', 'used-up': 'Used up', unknown: 'Not known' }),
+  approval: titled(z.string().max(60).optional(), 'Approval on the label', { help: 'As printed, or "none".' }),
+  made: titled(CivilDate.optional(), 'Made'),
+  expires: titled(CivilDate.optional(), 'Ends'),
+  inspected: titled(CivilDate.optional(), 'Last tested'),
+  charge: measure('percent', 'Charge', 0, 1).optional(),
+  minMass: measure('mass', 'Fits from', 0, 250).optional(),
+  maxMass: measure('mass', 'Fits to', 1, 400).optional(),
+  minAge: measure('age', 'From age', 0, 99).optional(),
+  buoyancy: measure('force', 'Buoyancy', 10, 500).optional(),
+  registered: choice('Registered', { yes: 'Yes, and current', no: 'No' }).optional(),
+}).refine((g) => g.minMass === undefined || g.maxMass === undefined || g.minMass <= g.maxMass, { message: 'the lower weight stands above the upper', path: ['minMass'] });
+export type GearItem = z.infer<typeof GearItem>;
+
+export const Place = z.strictObject({
+  ...thing,
+  name: titled(Text, 'Name'),
+  kind: choice('Kind', { launch: 'Launch', haven: 'Haven', hazard: 'Hazard', ground: 'Fishing ground', waypoint: 'Waypoint', parking: 'Parking' }),
+  position: titled(Position, 'Position'),
+  water: ref('water', 'On the water').optional(),
+  launchFrom: choice('You launch from', { ramp: 'Ramp', jetty: 'Jetty', beach: 'Beach', bank: 'Bank' }).optional(),
+  works: measure('height', 'Works from this height of tide', -5, 20, 'Above chart datum. Below it there is mud or no water.').optional(),
+  rules: titled(Note.optional(), 'Rules of the place and who to ask', { long: true }),
+  confirmed: titled(CivilDate.optional(), 'Last confirmed'),
+});
+export type Place = z.infer<typeof Place>;
+
+export const TideConstants = z.strictObject({
+  kind: z.literal('constants'),
+  name: Text,
+  datum: z.string().max(40),
+  /** Mean level above that datum, metres. */
+  z0: z.number().min(-20).max(20),
+  /** Amplitude in metres, Greenwich phase lag in degrees. */
+  constituents: z.array(z.strictObject({ name: z.string().max(8), amplitude: z.number().min(0).max(10), phase: z.number().min(0).max(360) })).min(1).max(200),
+});
+export const TideTable = z.strictObject({
+  kind: z.literal('table'),
+  name: Text,
+  datum: z.string().max(40),
+  rows: z.array(z.strictObject({ at: z.iso.datetime(), height: z.number().min(-20).max(20) })).min(2).max(2000),
+});
+export const TideStation = z.discriminatedUnion('kind', [TideConstants, TideTable]);
+export type TideStation = z.infer<typeof TideStation>;
+
+export const Water = z.strictObject({
+  ...thing,
+  name: titled(Text, 'Name'),
+  class: choice('Kind of water', { pond: 'Pond', lake: 'Lake', 'great-lake': 'Great lake', river: 'River', 'sheltered-tidal': 'Sheltered tidal', coastal: 'Coastal', 'open-sea': 'Open sea' }),
+  jurisdiction: titled(z.array(z.string().max(12)).max(6), 'Whose rules hold', { hidden: true }),
+  zone: titled(Zone, 'Time zone'),
+  tide: titled(TideStation.optional(), 'Tide station', { hidden: true }),
+  forecastAt: titled(Position.optional(), 'Forecast for', { hidden: true }),
+  rescueNumber: titled(z.string().max(40).optional(), 'Number to ring for rescue here', { help: 'Ask locally. Escale never rings it by itself.' }),
+  rescueName: titled(z.string().max(80).optional(), 'Who answers it'),
+  /** Answers to a rule pack's own questions, by question id. */
+  answers: z.record(z.string(), z.union([z.boolean(), z.number(), z.string().max(80)])).optional().meta({ hidden: true }),
+});
+export type Water = z.infer<typeof Water>;
+
+export const Contact = z.strictObject({
+  ...thing,
+  name: titled(Text, 'Name'),
+  phone: titled(z.string().max(40).optional(), 'Phone'),
+  relation: titled(z.string().max(60).optional(), 'Who they are to you'),
+});
+export type Contact = z.infer<typeof Contact>;
+
+

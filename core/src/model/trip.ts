@@ -1,0 +1,100 @@
+import * as z from 'zod';
+import { CivilDate, Id, Note, Text, WallTime, choice, measure, ref, thing, titled, type FieldMeta } from './common';
+import { CLOTHING, STOWAGE, type Stowage } from './lists';
+
+
+export const CrewMember = z.strictObject({
+  person: ref('person', 'Person'),
+  role: choice('Role', { skipper: 'Skipper', crew: 'Crew', driver: 'Second driver' }),
+  clothing: choice('Wears', CLOTHING).optional(),
+  /** Declared by the crew, never the result of matching. */
+  wearsJacket: titled(z.boolean().optional(), 'Wears the jacket from launch to landing'),
+  jacket: ref('gear', 'Which jacket').optional(),
+});
+
+export const Halt = z.strictObject({
+  place: ref('place', 'Where'),
+  minutes: measure('count', 'Minutes there', 0, 2880).int(),
+  doing: titled(z.string().max(60).optional(), 'What for'),
+});
+
+export const LoadItem = z.strictObject({
+  name: titled(Text, 'What'),
+  mass: measure('mass', 'Weight', 0, 2000),
+  place: choice('Where', { bow: 'Bow', middle: 'Middle', stern: 'Stern', deck: 'On deck' }).optional(),
+});
+
+export const Limits = z.strictObject({
+  wind: measure('speed', 'Wind no more than', 0, 40).optional(),
+  gust: measure('speed', 'Gusts no more than', 0, 60).optional(),
+  waterTemperature: measure('temperature', 'Water no colder than', -2, 35).optional(),
+});
+
+export const Trip = z.strictObject({
+  ...thing,
+  title: titled(Text, 'Name of the trip'),
+  boat: ref('boat', 'Boat').optional(),
+  crew: titled(z.array(CrewMember).max(30), 'Crew'),
+  water: ref('water', 'Water').optional(),
+  launch: ref('place', 'Launch').optional(),
+  return: ref('place', 'Return to').optional(),
+  halts: titled(z.array(Halt).max(30), 'Halts on the way'),
+  leave: z.strictObject({ date: titled(CivilDate, 'Day'), time: titled(WallTime, 'Leave the shore') }),
+  /** Speed through the water; absent means the boat's own usual speed. */
+  speed: measure('speed', 'Speed today', 0.1, 40).optional(),
+  homeBy: titled(WallTime.optional(), 'Want to be home by'),
+  load: titled(z.array(LoadItem).max(60), 'What goes in'),
+  limits: titled(Limits, 'Your own limits'),
+  contacts: titled(z.array(Id).max(6), 'Contacts', { ref: 'contact' }),
+  graceMinutes: measure('count', 'Minutes after home until overdue', 15, 1440).int(),
+  checkInMinutes: measure('count', 'Minutes between check-ins', 0, 1440).int().optional(),
+  driveMinutes: measure('count', 'Minutes of driving to the launch', 0, 1440).int().optional(),
+  ifLate: titled(Note.optional(), 'What you do if you are late', { long: true }),
+  parked: titled(z.string().max(120).optional(), 'Car and where it stands'),
+  notes: titled(Note.optional(), 'Notes', { long: true }),
+  /** Where things travel on this trip, where it differs from the shed. */
+  stow: z.array(z.strictObject({ item: Id, place: z.enum(Object.keys(STOWAGE) as [Stowage, ...Stowage[]]) })).max(500).meta({ hidden: true } satisfies FieldMeta),
+  status: choice('State', { planned: 'Planned', on: 'On now', done: 'Done' }),
+});
+export type Trip = z.infer<typeof Trip>;
+
+export const Debrief = z.strictObject({
+  ...thing,
+  trip: ref('trip', 'Trip'),
+  on: CivilDate,
+  forgotten: titled(z.array(Text).max(30), 'Forgotten'),
+  broken: titled(z.array(Text).max(30), 'Broken or used up'),
+  note: titled(Note.optional(), 'What to remember', { long: true }),
+});
+export type Debrief = z.infer<typeof Debrief>;
+
+/** One walk through a procedure: what was ticked when, and what was left open. */
+export const Run = z.strictObject({
+  ...thing,
+  procedure: z.string().max(60),
+  trip: Id.optional(),
+  startedAt: z.iso.datetime(),
+  endedAt: z.iso.datetime().optional(),
+  ticks: z.array(z.strictObject({ step: z.string().max(60), at: z.iso.datetime(), second: z.boolean().optional(), skipped: z.boolean().optional() })).max(200),
+});
+export type Run = z.infer<typeof Run>;
+
+export const ForecastHour = z.strictObject({
+  at: z.iso.datetime(),
+  /** m/s at 10 m */
+  wind: z.number().min(0).max(100),
+  gust: z.number().min(0).max(150),
+  /** Where it blows from, degrees true. */
+  from: z.number().min(0).max(360),
+  /** °C */
+  air: z.number().min(-60).max(60).optional(),
+  water: z.number().min(-3).max(45).optional(),
+  /** m */
+  visibility: z.number().min(0).max(200_000).optional(),
+  thunder: z.boolean().optional(),
+});
+export const Forecast = z.strictObject({ issuedAt: z.iso.datetime(), source: Text, hours: z.array(ForecastHour).max(24 * 16) });
+export type Forecast = z.infer<typeof Forecast>;
+
+export const Conditions = z.strictObject({ forecast: Forecast.optional() });
+export type Conditions = z.infer<typeof Conditions>;

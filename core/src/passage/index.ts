@@ -1,0 +1,5 @@
+/**
+ * passage: legs, times, turning back, and the hours before leaving reckoned backwards.
+ */
+export * from './route';
+export * from './ready';

@@ -1,0 +1,61 @@
+import { distance, type LatLon } from '../earth';
+import type { Leg, Schedule } from '../model';
+import { MS } from '../units';
+
+/** Ten minutes of rest in each hour of paddling (source `paddle-pace`): an hour of going takes 70 minutes. */
+export const REST_FACTOR = 70 / 60;
+
+export interface RoutePoint { id: string; position: LatLon; /** Minutes spent there; nought at launch and return. */ minutes: number; doing?: string }
+
+/** The part of a route that does not depend on when it starts. Lengths metres, times seconds. */
+export interface Route {
+  legs: { from: string; to: string; metres: number; bearing: number; seconds: number; haltSeconds: number; doing?: string }[];
+  metres: number;
+  seconds: number;
+  /** From the last halt home. */
+  backSeconds: number;
+}
+
+/**
+ * Legs over the ellipsoid at a speed (m/s, above 0). `restFactor` stretches the going time of people who paddle.
+ * Points are launch, halts…, return: at least two.
+ */
+export function routeOf(points: RoutePoint[], speed: number, restFactor: number): Route {
+  const legs = points.slice(1).map((point, i) => {
+    const { metres, bearing } = distance(points[i].position, point.position);
+    return { from: points[i].id, to: point.id, metres, bearing, seconds: (metres / speed) * restFactor, haltSeconds: point.minutes * 60, doing: point.doing };
+  });
+  return {
+    legs,
+    metres: legs.reduce((sum, leg) => sum + leg.metres, 0),
+    seconds: legs.reduce((sum, leg) => sum + leg.seconds + leg.haltSeconds, 0),
+    backSeconds: legs.at(-1)?.seconds ?? 0,
+  };
+}
+
+/** Put a route on the clock. Instants are epoch ms. */
+export function scheduleOf(route: Route, leave: number, graceMinutes: number, checkInMinutes?: number): Schedule {
+  let at = leave;
+  const legs: Leg[] = [];
+  const halts: Schedule['halts'] = [];
+  route.legs.forEach((leg, i) => {
+    const arrives = Math.round(at + leg.seconds * MS.second);
+    legs.push({ from: leg.from, to: leg.to, departs: at, arrives, metres: leg.metres, bearing: leg.bearing });
+    at = arrives + leg.haltSeconds * MS.second;
+    if (i < route.legs.length - 1) halts.push({ place: leg.to, from: arrives, until: at, doing: leg.doing });
+  });
+  const home = at;
+  const every = (checkInMinutes ?? 0) * MS.minute;
+  const checkIns: number[] = [];
+  if (every > 0) for (let t = leave + every; t < home; t += every) checkIns.push(t);
+  return { leave, legs, halts, turnBack: halts.at(-1)?.until, home, overdue: home + graceMinutes * MS.minute, checkIns };
+}
+
+/**
+ * How long to go out before turning when a time E is to be spent and home is slower than out: E·H / (O + H).
+ * Source `turn-time`. Speeds in one unit, both above 0; the result in the unit of `endurance`.
+ * @example turnTime(4, 3.5, 2.5) // 1.667
+ */
+export function turnTime(endurance: number, out: number, home: number): number {
+  return (endurance * home) / (out + home);
+}

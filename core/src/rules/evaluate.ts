@@ -1,0 +1,106 @@
+import type { Because, Condition, Phrase, Truth } from '../model';
+import { phrase, type WordKey } from '../say';
+import { limitInSI } from '../units';
+import { FACTS, QUESTION, type Facts, type FactValue } from './facts';
+
+export interface Person { id: string; name: string; facts: Facts }
+
+export interface Evaluation {
+  truth: Truth;
+  /** The leaves that decided it, in the order of the condition. */
+  because: Because[];
+  /** Names of facts that were missing where they mattered. */
+  missing: string[];
+}
+
+export interface World {
+  facts: Facts;
+  crew: Person[];
+  /** Words of the questions of the pack at hand, by id. */
+  questions?: Record<string, string>;
+}
+
+/**
+ * Three-valued truth of a condition over facts, with the leaves that decided it (Kleene's strong logic: a missing fact
+ * makes *unknown*, and unknown only matters where the rest does not settle it). The sentence on the screen is made from this.
+ */
+export function evaluate(condition: Condition, world: World, person?: Person): Evaluation {
+  if ('always' in condition) return { truth: 'yes', because: [{ phrase: phrase('because.always'), truth: 'yes' }], missing: [] };
+  if ('all' in condition) return combine(condition.all.map((c) => evaluate(c, world, person)), 'no', 'yes');
+  if ('any' in condition) return combine(condition.any.map((c) => evaluate(c, world, person)), 'yes', 'no');
+  if ('not' in condition) {
+    const inner = evaluate(condition.not, world, person);
+    return { ...inner, truth: NOT[inner.truth] };
+  }
+  if ('some' in condition) return combine(world.crew.map((p) => evaluate(condition.where, world, p)), 'yes', 'no');
+  return leaf(condition, world, person);
+}
+
+const NOT: Record<Truth, Truth> = { yes: 'no', no: 'yes', unknown: 'unknown' };
+
+/** `settles` is the truth that decides alone; without it and without unknowns the other holds. */
+function combine(parts: Evaluation[], settles: Truth, otherwise: Truth): Evaluation {
+  const deciding = parts.filter((p) => p.truth === settles);
+  if (deciding.length > 0) return { truth: settles, because: deciding[0].because, missing: [] };
+  const unsettled = parts.filter((p) => p.truth === 'unknown');
+  const shown = unsettled.length > 0 ? unsettled : parts;
+  return {
+    truth: unsettled.length > 0 ? 'unknown' : otherwise,
+    because: shown.flatMap((p) => p.because),
+    missing: [...new Set(unsettled.flatMap((p) => p.missing))],
+  };
+}
+
+type Leaf = Extract<Condition, { fact: string }>;
+
+function leaf(condition: Leaf, world: World, person?: Person): Evaluation {
+  const own = person && condition.fact.startsWith('person.');
+  const value = own ? person.facts[condition.fact] : world.facts[condition.fact];
+  const fact = nameOf(condition.fact, world, person);
+  const missing = own ? `${condition.fact}@${person.id}` : condition.fact;
+  if (value === undefined) return { truth: 'unknown', because: [{ phrase: phrase('because.unknown', { fact }), truth: 'unknown' }], missing: [missing] };
+  const { truth, word, limit } = compare(condition, value);
+  const because: Because = {
+    phrase: phrase(word, { fact, value: shown(condition.fact, value), ...(limit === undefined ? {} : { limit: shown(condition.fact, limit) }) }),
+    truth,
+  };
+  return { truth, because: [because], missing: truth === 'unknown' ? [missing] : [] };
+}
+
+function compare(condition: Leaf, value: FactValue): { truth: Truth; word: WordKey; limit?: FactValue } {
+  if ('is' in condition) {
+    const wanted = inSI(condition.is);
+    return { truth: yesNo(typeof value === 'object' ? (value.low === wanted && value.high === wanted) : value === wanted), word: 'because.is' };
+  }
+  if ('in' in condition) return { truth: yesNo(typeof value !== 'object' && typeof value !== 'boolean' && condition.in.includes(value)), word: 'because.is' };
+  const under = 'under' in condition;
+  const limit = Number(inSI('under' in condition ? condition.under : condition.atLeast));
+  const { low, high } = typeof value === 'object' ? value : { low: Number(value), high: Number(value) };
+  if (high < limit) return { truth: yesNo(under), word: under ? 'because.under' : 'because.notAtLeast', limit };
+  if (low >= limit) return { truth: yesNo(!under), word: under ? 'because.notUnder' : 'because.atLeast', limit };
+  return { truth: 'unknown', word: 'because.straddles', limit };
+}
+
+const yesNo = (holds: boolean): Truth => (holds ? 'yes' : 'no');
+
+function inSI(value: boolean | number | string | { value: number; unit: string }): boolean | number | string {
+  return typeof value === 'object' ? limitInSI(value) : value;
+}
+
+function nameOf(fact: string, world: World, person?: Person): Phrase {
+  if (fact.startsWith(QUESTION)) return phrase('fact.question', { ask: world.questions?.[fact.slice(QUESTION.length)] ?? fact });
+  return phrase(FACTS[fact]?.word ?? 'fact.question', { person: person?.name ?? phrase('person.nobody'), ask: fact });
+}
+
+function shown(fact: string, value: FactValue): Phrase | string {
+  const spec = FACTS[fact];
+  if (typeof value === 'boolean') return phrase(value ? 'value.yes' : 'value.no');
+  if (typeof value === 'string') return spec?.words?.[value] ?? value;
+  if (typeof value === 'object' && value.low !== value.high) return phrase('value.range', { low: number(value.low, spec?.quantity), high: number(value.high, spec?.quantity) });
+  return number(typeof value === 'object' ? value.low : value, spec?.quantity);
+}
+
+const NUMBER_WORDS: Partial<Record<string, WordKey>> = { length: 'value.length', temperature: 'value.temperature', duration: 'value.duration', distance: 'value.distance', age: 'value.age' };
+function number(value: number, quantity: string | undefined): Phrase {
+  return phrase(NUMBER_WORDS[quantity ?? ''] ?? 'value.plain', { v: value });
+}

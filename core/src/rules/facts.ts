@@ -1,0 +1,45 @@
+import type { FieldRef } from '../model';
+import { CRAFT } from '../model/lists';
+import type { WordKey } from '../say';
+import type { Quantity } from '../units';
+
+/** A range stands for a value that is only known within limits (an age from a birth year, a temperature over a day). */
+export type FactValue = boolean | number | string | { low: number; high: number };
+/** Facts by name. Absent means unknown, never false. */
+export type Facts = Record<string, FactValue | undefined>;
+
+export interface FactSpec {
+  word: WordKey;
+  quantity?: Quantity;
+  words?: Record<string, string>;
+  /** Where a person settles it. */
+  at: Omit<FieldRef, 'id'>;
+}
+
+const SWIMMING = { none: 'cannot', weak: 'weak', fair: 'fair', strong: 'strong' };
+const WATERS = { pond: 'pond', lake: 'lake', 'great-lake': 'great lake', river: 'river', 'sheltered-tidal': 'sheltered tidal', coastal: 'coastal', 'open-sea': 'open sea' };
+
+/** Every fact a condition may name. A pack that names another is refused. */
+export const FACTS: Record<string, FactSpec> = {
+  'boat.kind': { word: 'fact.boat.kind', words: CRAFT, at: { type: 'trip', pointer: '/boat' } },
+  'boat.length': { word: 'fact.boat.length', quantity: 'length', at: { type: 'boat', pointer: '/length' } },
+  'boat.modelYear': { word: 'fact.boat.modelYear', quantity: 'year', at: { type: 'boat', pointer: '/modelYear' } },
+  'boat.motor': { word: 'fact.boat.motor', at: { type: 'boat', pointer: '/propulsion' } },
+  'boat.combustion': { word: 'fact.boat.combustion', at: { type: 'boat', pointer: '/propulsion' } },
+  'boat.sail': { word: 'fact.boat.sail', at: { type: 'boat', pointer: '/propulsion' } },
+  'boat.manual': { word: 'fact.boat.manual', at: { type: 'boat', pointer: '/propulsion' } },
+  'crew.count': { word: 'fact.crew.count', quantity: 'count', at: { type: 'trip', pointer: '/crew' } },
+  'crew.alone': { word: 'fact.crew.alone', at: { type: 'trip', pointer: '/crew' } },
+  'person.age': { word: 'fact.person.age', quantity: 'age', at: { type: 'person', pointer: '/born' } },
+  'person.swims': { word: 'fact.person.swims', words: SWIMMING, at: { type: 'person', pointer: '/swimming' } },
+  'water.class': { word: 'fact.water.class', words: WATERS, at: { type: 'trip', pointer: '/water' } },
+  'water.tidal': { word: 'fact.water.tidal', at: { type: 'trip', pointer: '/water' } },
+  'day.dark': { word: 'fact.day.dark', at: { type: 'trip', pointer: '/leave/time' } },
+  'day.poorVisibility': { word: 'fact.day.poorVisibility', at: { type: 'trip', pointer: '/leave/date' } },
+  'day.water': { word: 'fact.day.water', quantity: 'temperature', at: { type: 'trip', pointer: '/leave/date' } },
+  'day.hours': { word: 'fact.day.hours', quantity: 'duration', at: { type: 'trip', pointer: '/halts' } },
+  'day.furthest': { word: 'fact.day.furthest', quantity: 'distance', at: { type: 'trip', pointer: '/halts' } },
+};
+
+/** A pack's own question is a fact with this prefix; its answer lives with the water. */
+export const QUESTION = 'question.';

@@ -1,0 +1,6 @@
+/**
+ * rules: rule packs are data; this room evaluates them three-valued over facts and explains every answer.
+ */
+export * from './evaluate';
+export * from './facts';
+export * from './packs';

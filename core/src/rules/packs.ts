@@ -1,0 +1,82 @@
+import { sha256 } from '@noble/hashes/sha2.js';
+import { bytesToHex, utf8ToBytes } from '@noble/hashes/utils.js';
+import type { Because, Condition, Rule, RulePack, Truth } from '../model';
+import { evaluate, type World } from './evaluate';
+import { FACTS, QUESTION } from './facts';
+
+export interface RuleResult {
+  rule: Rule;
+  pack: RulePack;
+  applies: Truth;
+  because: Because[];
+  missing: string[];
+}
+
+/** Which rules of the packs hold for these facts, and why. Rules that don't apply are returned too, with the reason. */
+export function applyPacks(packs: RulePack[], world: Omit<World, 'questions'>): RuleResult[] {
+  return packs.flatMap((pack) => {
+    const questions = Object.fromEntries((pack.questions ?? []).map((q) => [q.id, q.ask]));
+    const inPack = { ...world, questions };
+    return pack.rules.map((rule) => {
+      const result = evaluate(rule.unless ? { all: [rule.when, { not: rule.unless }] } : rule.when, inPack);
+      return { rule, pack, applies: result.truth, because: result.because, missing: result.missing };
+    });
+  });
+}
+
+/** JSON with sorted keys, so that the same content has the same hash on every machine. */
+function canonical(value: unknown): string {
+  if (Array.isArray(value)) return `[${value.map(canonical).join(',')}]`;
+  if (value && typeof value === 'object') return `{${Object.entries(value).filter(([, v]) => v !== undefined).sort(([a], [b]) => (a < b ? -1 : 1)).map(([k, v]) => `${JSON.stringify(k)}:${canonical(v)}`).join(',')}}`;
+  return JSON.stringify(value);
+}
+
+const hashes = new WeakMap<object, string>();
+/** Content hash of a document (SHA-256 over canonical JSON, first 16 hex digits). */
+export function contentHash(content: object): string {
+  let hash = hashes.get(content);
+  if (!hash) hashes.set(content, (hash = bytesToHex(sha256(utf8ToBytes(canonical(content)))).slice(0, 16)));
+  return hash;
+}
+
+/** Conditions nested deeper than this are refused: a bound on what a hostile pack can ask of the evaluator. */
+const DEEPEST_CONDITION = 20;
+
+/** How many nested levels a condition has;  */
+function depthOf(condition: Condition): number {
+  if ('all' in condition) return 1 + Math.max(...condition.all.map(depthOf));
+  if ('any' in condition) return 1 + Math.max(...condition.any.map(depthOf));
+  if ('not' in condition) return 1 + depthOf(condition.not);
+  if ('some' in condition) return 1 + depthOf(condition.where);
+  return 1;
+}
+
+/** What is wrong with a pack that a schema can't see: facts nobody knows, questions never asked, depth, units. Empty when all is well. */
+export function packFaults(pack: RulePack): string[] {
+  const asked = new Set((pack.questions ?? []).map((q) => q.id));
+  const faults: string[] = [];
+  const seen = new Set<string>();
+  for (const rule of pack.rules) {
+    if (seen.has(rule.id)) faults.push(`${rule.id}: two rules have this id`);
+    seen.add(rule.id);
+    if (rule.layer === 'advice' && !rule.weight) faults.push(`${rule.id}: advice needs a weight`);
+    if (rule.anyOf.length === 0 && !rule.declared) faults.push(`${rule.id}: asks for nothing`);
+    for (const condition of [rule.when, ...(rule.unless ? [rule.unless] : [])]) {
+      if (depthOf(condition) > DEEPEST_CONDITION) { faults.push(`${rule.id}: conditions nested deeper than ${DEEPEST_CONDITION}`); continue; }
+      walk(condition, (fact) => {
+        const known = fact.startsWith(QUESTION) ? asked.has(fact.slice(QUESTION.length)) : fact in FACTS;
+        if (!known) faults.push(`${rule.id}: no fact is called "${fact}"`);
+      });
+    }
+  }
+  return faults;
+}
+
+function walk(condition: Condition, visit: (fact: string) => void): void {
+  if ('all' in condition) condition.all.forEach((c) => walk(c, visit));
+  else if ('any' in condition) condition.any.forEach((c) => walk(c, visit));
+  else if ('not' in condition) walk(condition.not, visit);
+  else if ('some' in condition) walk(condition.where, visit);
+  else if ('fact' in condition) visit(condition.fact);
+}
+

@@ -1,0 +1,71 @@
+import type { Phrase, PhraseValue } from '../model';
+import { format, spanText, type Quantity, type UnitSystem } from '../units';
+import { WORDS, type WordKey } from './words';
+
+/** Who reads: which units they think in and in which zone the clock stands. */
+export interface Reader {
+  units: UnitSystem;
+  zone: string;
+  locale: string;
+}
+
+/** A sentence by its template's name. The type refuses a name that has no template. */
+export function phrase(say: WordKey, values?: Record<string, PhraseValue>): Phrase {
+  return values ? { say, with: values } : { say };
+}
+
+const formatters = new Map<string, Intl.DateTimeFormat>();
+function formatter(zone: string, locale: string, options: Intl.DateTimeFormatOptions, key: string): Intl.DateTimeFormat {
+  const name = `${key} ${locale} ${zone}`;
+  let made = formatters.get(name);
+  if (!made) formatters.set(name, (made = new Intl.DateTimeFormat(locale, { timeZone: zone, ...options })));
+  return made;
+}
+
+/** Wall clock of an instant (epoch ms) in a zone: `06:10`. */
+export function clock(at: number, reader: Pick<Reader, 'zone' | 'locale'>): string {
+  return formatter(reader.zone, reader.locale, { hour: '2-digit', minute: '2-digit', hourCycle: 'h23' }, 'clock').format(at);
+}
+
+/** Day of an instant in a zone: `Tue 25 Nov`. */
+export function dayOf(at: number, reader: Pick<Reader, 'zone' | 'locale'>): string {
+  return formatter(reader.zone, reader.locale, { weekday: 'short', day: 'numeric', month: 'short' }, 'day').format(at).replace(',', '');
+}
+
+const PLACEHOLDER = /\{(\w+)(?::([\w-]+)|#([^}|]*)\|([^}]*))?\}/g;
+
+/**
+ * A phrase in words. Placeholders: `{x}` text, `{x:mass}` a quantity in the reader's units, `{x:clock}` `{x:day}` an
+ * instant, `{x:span}` seconds as hours and minutes, `{x:list}` an enumeration, `{n#jacket|jackets}` a counted noun.
+ * @throws Error for an unknown template or a missing value: a sentence with a hole never reaches a screen.
+ */
+export function render(what: Phrase, reader: Reader): string {
+  if (!Object.hasOwn(WORDS, what.say)) throw new Error(`no words for "${what.say}"`);
+  const template: string = WORDS[what.say as WordKey];
+  return template.replace(PLACEHOLDER, (_whole, name: string, as: string | undefined, one: string | undefined, many: string | undefined) => {
+    const value = what.with?.[name];
+    if (value === undefined) throw new Error(`"${what.say}" needs a value for {${name}}`);
+    if (one !== undefined) return `${Number(value)} ${Number(value) === 1 ? one : many}`;
+    return word(value, as, reader);
+  });
+}
+
+function word(value: PhraseValue, as: string | undefined, reader: Reader): string {
+  if (Array.isArray(value)) return listOf(value.map((v) => (typeof v === 'string' ? v : render(v, reader))), as, reader);
+  if (typeof value === 'object') return render(value, reader);
+  if (typeof value === 'string') return value;
+  if (as === 'clock') return clock(value, reader);
+  if (as === 'day') return dayOf(value, reader);
+  if (as === 'span') return spanText(value);
+  if (as === undefined) return String(value);
+  return format(value, as as Quantity, reader.units);
+}
+
+const listers = new Map<string, Intl.ListFormat>();
+function listOf(words: string[], as: string | undefined, reader: Reader): string {
+  const type = as === 'or' ? 'disjunction' : 'conjunction';
+  const key = `${reader.locale} ${type}`;
+  let lister = listers.get(key);
+  if (!lister) listers.set(key, (lister = new Intl.ListFormat(reader.locale, { type })));
+  return lister.format(words);
+}

@@ -1,0 +1,9 @@
+import { BOAT_WORDS } from './boat';
+import { DAY_WORDS } from './day';
+import { KIT_WORDS } from './kit';
+import { PLAN_WORDS } from './plan';
+import { RULE_WORDS } from './rules';
+
+/** Every sentence Escale can say. A second language is a second folder like this one. */
+export const WORDS = { ...BOAT_WORDS, ...DAY_WORDS, ...KIT_WORDS, ...PLAN_WORDS, ...RULE_WORDS } as const;
+export type WordKey = keyof typeof WORDS;

@@ -1,0 +1,20 @@
+/** Sentences that explain why a rule applies. Facts are named once here. */
+export const RULE_WORDS = {
+  'because.is': '{fact}: {value}.',
+  'because.under': '{fact}: {value}, under {limit}.',
+  'because.notUnder': '{fact}: {value}, not under {limit}.',
+  'because.atLeast': '{fact}: {value}, {limit} or more.',
+  'because.notAtLeast': '{fact}: {value}, less than {limit}.',
+  'because.unknown': '{fact}: not known.',
+  'because.straddles': '{fact}: somewhere in {value}, which can’t settle {limit}.',
+  'because.always': 'Holds for every boat.',
+  'value.yes': 'yes', 'value.no': 'no', 'value.range': '{low} to {high}',
+  'value.length': '{v:length}', 'value.temperature': '{v:temperature}', 'value.duration': '{v:duration}', 'value.distance': '{v:distance}', 'value.age': '{v:count} years', 'value.plain': '{v}',
+  'fact.boat.kind': 'Kind of boat', 'fact.boat.length': 'Length', 'fact.boat.motor': 'Has a motor', 'fact.boat.sail': 'Has a sail', 'fact.boat.manual': 'Moved by hand or foot alone',
+  'fact.boat.modelYear': 'Model year', 'fact.boat.combustion': 'Has a combustion engine',
+  'fact.crew.count': 'People aboard', 'fact.crew.alone': 'Alone', 'fact.person.age': 'Age of {person}', 'fact.person.swims': 'Swimming of {person}',
+  'fact.water.class': 'Kind of water', 'fact.water.tidal': 'Tidal water', 'fact.day.dark': 'On the water between sunset and sunrise', 'fact.day.poorVisibility': 'Poor visibility',
+  'fact.day.water': 'Water temperature', 'fact.day.hours': 'Time out', 'fact.day.furthest': 'Furthest from the launch', 'fact.question': '{ask}',
+  'fact.answer': 'the question about this water',
+  'person.nobody': 'anyone aboard',
+} as const;

@@ -1,0 +1,54 @@
+/**
+ * sources: every published text and table that a number or a rule leans on, with edition and how sure we are.
+ * Everything here was written down from memory unless `how` says otherwise; nothing was looked up.
+ */
+export type How = 'run-here' | 'closed-form' | 'recalled' | 'common-practice' | 'own-estimate';
+
+export interface Source {
+  title: string;
+  publisher: string;
+  edition?: string;
+  how: How;
+  confidence: 'H' | 'M' | 'L';
+  verified: boolean;
+  noted: string;
+}
+
+const recalled = (title: string, publisher: string, edition: string | undefined, confidence: 'H' | 'M' | 'L' = 'H'): Source => ({
+  title, publisher, ...(edition ? { edition } : {}), how: 'recalled', confidence, verified: false, noted: '2026-11-24',
+});
+
+export const SOURCES = {
+  'si-brochure': { title: 'International yard, pound and nautical mile; the SI', publisher: 'International agreements of 1929 and 1959', how: 'closed-form', confidence: 'H', verified: true, noted: '2026-11-24' },
+  geodesic: { title: 'Algorithms for geodesics, J. Geodesy 87 (2013), on WGS 84', publisher: 'C. F. F. Karney; computed by the package geographiclib-geodesic', how: 'run-here', confidence: 'H', verified: true, noted: '2026-11-24' },
+  sun: { title: 'Sunrise, sunset and civil twilight (sun 6° under)', publisher: 'Computed by the package astronomy-engine', how: 'run-here', confidence: 'H', verified: true, noted: '2026-11-24' },
+  tide: { title: 'Harmonic tide prediction with Schureman node factors', publisher: 'Computed by the package @neaps/tide-predictor', how: 'run-here', confidence: 'H', verified: true, noted: '2026-11-24' },
+  'tide-cosine': { title: 'Cosine between high and low water', publisher: 'Handbooks of navigation', how: 'closed-form', confidence: 'H', verified: true, noted: '2026-11-24' },
+  'cfr-33-175-b': recalled('33 CFR part 175, subpart B: personal flotation devices', 'US Coast Guard', 'as known in early 2025'),
+  'cfr-33-175-c': recalled('33 CFR part 175, subpart C: visual distress signals', 'US Coast Guard', 'as known in early 2025'),
+  'cfr-33-83': recalled('33 CFR part 83: Inland Navigation Rules', 'US Coast Guard', 'as known in early 2025'),
+  'cfr-33-183': recalled('33 CFR part 183: safe loading', 'US Coast Guard', 'as known in early 2025'),
+  'no-plate-rule': recalled("Length × beam / 15, from the Boater's Guide to the Federal Requirements", 'US Coast Guard', undefined),
+  'kayak-share': recalled('Paddler and gear at no more than 65 to 75 % of the maker’s greatest load', 'Paddling instruction, several', undefined, 'M'),
+  'cold-1-10-1': recalled('1 minute, 10 minutes, 1 hour', 'Giesbrecht and Wilkerson', '2006'),
+  hayward: recalled('Survival time in cold water, Can. J. Physiol. Pharmacol. 53:21–32', 'Hayward, Eckerson and Collis', '1975'),
+  'cold-table': recalled('Exhaustion and expected survival by water temperature', 'US Coast Guard, in many handbooks', undefined),
+  'dress-for-water': recalled('Dress for the water: insulation below 15 °C, some below 21 °C', 'Paddlesport safety advice, several', undefined, 'M'),
+  'paddle-pace': recalled('Three knots and ten minutes of rest an hour', 'Sea-kayaking handbooks', undefined, 'M'),
+  'turn-time': { title: 'Turn after E·H / (O + H) of the time you have', publisher: 'Follows from time out plus time home = time you have', how: 'closed-form', confidence: 'H', verified: true, noted: '2026-11-24' },
+  daylight: recalled('Land at least an hour before sunset', 'Practice of sea-kayak leaders', undefined, 'M'),
+  overdue: recalled('Overdue 30 to 60 minutes after the time given', 'Float-plan guidance, several', undefined),
+  lightning: recalled('When thunder roars, go indoors', 'US National Weather Service', undefined),
+  practice: { title: 'Common practice, no published source', publisher: 'Small-boat practitioners', how: 'common-practice', confidence: 'M', verified: false, noted: '2026-11-24' },
+  'own-estimate': { title: 'Our own estimate', publisher: 'Escale', how: 'own-estimate', confidence: 'L', verified: false, noted: '2026-11-24' },
+  'your-limit': { title: 'Your own limit for this trip', publisher: 'You', how: 'common-practice', confidence: 'H', verified: true, noted: '2026-11-24' },
+  'your-word': { title: 'What you stated', publisher: 'You', how: 'common-practice', confidence: 'H', verified: true, noted: '2026-11-24' },
+  plate: { title: "The maker's capacity plate", publisher: 'The maker', how: 'common-practice', confidence: 'H', verified: true, noted: '2026-11-24' },
+} satisfies Record<string, Source>;
+
+export type SourceId = keyof typeof SOURCES;
+
+/** A source by its id, or undefined for an id that a shared pack brought along and that we don't know. */
+export function sourceOf(id: string): Source | undefined {
+  return Object.hasOwn(SOURCES, id) ? SOURCES[id as SourceId] : undefined;
+}

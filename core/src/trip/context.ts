@@ -1,0 +1,83 @@
+import type { Boat, Catalogue, Conditions, Finding, GearKind, Level, Mend, Person, Phrase, Place, PlanView, RulePack, SectionId, Shed, Trip, Water } from '../model';
+import { drives } from '../boat';
+import { indexCatalogue } from '../kit';
+import { routeOf, REST_FACTOR, type Route } from '../passage';
+import type { SourceId } from '../sources';
+import { sortForecast, tideOf, type SortedForecast, type Tide } from '../water';
+
+export interface AssessInput {
+  trip: Trip;
+  shed: Shed;
+  conditions: Conditions;
+  packs: RulePack[];
+  catalogue: Catalogue;
+  /** Epoch ms. */
+  now: number;
+  /** The filed plan of this trip, where there is one. */
+  plan?: Pick<PlanView, 'state' | 'times' | 'contacts'>;
+  /** Keys ticked on the packing list. */
+  ticks?: ReadonlySet<string>;
+}
+
+/** Everything a trip leans on, looked up once. What can't be found is absent. */
+export interface Context extends AssessInput {
+  boat?: Boat;
+  people: Person[];
+  water?: Water;
+  launch?: Place;
+  back?: Place;
+  halts: (Place | undefined)[];
+  route?: Route;
+  speed?: { value: number; guessed: boolean };
+  tide?: Tide;
+  forecast?: SortedForecast;
+  kinds: Map<string, GearKind>;
+}
+
+export function contextOf(input: AssessInput): Context {
+  const { trip, shed } = input;
+  const find = <T extends { id: string }>(list: T[], id: string | undefined) => (id === undefined ? undefined : list.find((thing) => thing.id === id));
+  const boat = find(shed.boats, trip.boat);
+  const water = find(shed.waters, trip.water);
+  const launch = find(shed.places, trip.launch);
+  const back = trip.return === undefined ? launch : find(shed.places, trip.return);
+  const halts = trip.halts.map((halt) => find(shed.places, halt.place));
+  const speed = speedOf(trip, boat);
+  const forecast = input.conditions.forecast && sortForecast(input.conditions.forecast);
+  return {
+    ...input, boat, water, launch, back, halts, kinds: indexCatalogue(input.catalogue),
+    people: trip.crew.flatMap((c) => find(shed.people, c.person) ?? []),
+    ...(speed ? { speed } : {}),
+    ...(water?.tide ? { tide: tideOf(water.tide) } : {}),
+    ...(forecast ? { forecast } : {}),
+    ...withRoute(trip, boat, launch, back, halts, speed?.value),
+  };
+}
+
+function speedOf(trip: Trip, boat: Boat | undefined): Context['speed'] {
+  if (trip.speed !== undefined) return { value: trip.speed, guessed: false };
+  const cruise = boat?.propulsion[0]?.cruise;
+  return cruise === undefined ? undefined : { value: cruise, guessed: boat?.basis?.['/propulsion/0/cruise'] === 'guessed' };
+}
+
+function withRoute(trip: Trip, boat: Boat | undefined, launch: Place | undefined, back: Place | undefined, halts: (Place | undefined)[], speed: number | undefined): { route?: Route } {
+  if (!launch || !back || speed === undefined || halts.length === 0 || halts.some((h) => !h)) return {};
+  const points = [launch, ...halts, back].map((place, i) => ({ id: place!.id, position: place!.position, minutes: trip.halts[i - 1]?.minutes ?? 0, doing: trip.halts[i - 1]?.doing }));
+  return { route: routeOf(points, speed, boat && drives(boat).human ? REST_FACTOR : 1) };
+}
+
+export interface FindingParts {
+  id: string;
+  level: Level;
+  section: SectionId;
+  title: Phrase;
+  because: Phrase[];
+  figures?: string[];
+  source?: SourceId;
+  assumed?: Phrase[];
+  mend?: Mend;
+}
+
+export function finding({ figures = [], assumed = [], source, ...rest }: FindingParts): Finding {
+  return { ...rest, figures, assumed, ...(source ? { source: { id: source } } : {}) };
+}

@@ -1,0 +1,8 @@
+/**
+ * trip: the one place where all of it meets. `prepare()` once, `at()` for each departure, `assess()` the two in a row.
+ */
+export * from './assess';
+export type { AssessInput } from './context';
+export * from './shipped';
+export * from './strip';
+export * from './sweep';

@@ -1,0 +1,17 @@
+import type { Level } from '../model';
+import type { SourceId } from '../sources';
+import { HOUR, MS, NAUTICAL_MILE } from '../units';
+
+/** Thresholds of the day: the value in SI, what passing it means, and where it comes from. */
+interface Threshold { value: number; level: Level; source: SourceId }
+
+export const DAYLIGHT_LEAST: Threshold = { value: HOUR, level: 'mind', source: 'daylight' };
+export const AFTER_SUNSET: Threshold = { value: 0, level: 'fix', source: 'daylight' };
+export const FORECAST_AGE: Threshold = { value: 12 * HOUR, level: 'mind', source: 'practice' };
+export const POOR_VISIBILITY: Threshold = { value: NAUTICAL_MILE, level: 'fix', source: 'own-estimate' };
+/** Up before this hour of the clock is a short night. */
+export const EARLY_HOUR: Threshold = { value: 4, level: 'mind', source: 'own-estimate' };
+/** A filed home time this far from the trip's is a change that others must hear of. */
+export const PLAN_DRIFT: Threshold = { value: 5 * MS.minute, level: 'fix', source: 'practice' };
+/** Datums on which a chart's heights stand; only heights above one of these can be held against a launch's own. */
+export const CHART_DATUMS: ReadonlySet<string> = new Set(['chart datum', 'LAT', 'MLLW']);

@@ -1,0 +1,108 @@
+/**
+ * Units: SI inside, the person's own units only at the edges.
+ * Constants are exact by definition (international yard and pound 1959, nautical mile 1929), source `si-brochure`.
+ */
+
+/** What a number measures. Inside Escale the number is always in the SI unit named in `SI_UNIT`. */
+export type Quantity =
+  | 'length' | 'height' | 'distance' | 'mass' | 'speed' | 'temperature' | 'duration' | 'minutes'
+  | 'volume' | 'power' | 'bearing' | 'force' | 'ratio' | 'percent' | 'count' | 'age' | 'year';
+
+export type UnitSystem = 'metric' | 'us';
+
+export interface Unit {
+  /** What is printed behind the number. */
+  symbol: string;
+  /** Size of one of this unit in SI units. */
+  size: number;
+  /** Added after scaling: only temperature scales need it. */
+  offset?: number;
+  /** Decimals that mean something in this trade. */
+  digits: number;
+}
+
+export const FOOT = 0.3048;
+export const INCH = 0.0254;
+export const POUND = 0.45359237;
+export const NAUTICAL_MILE = 1852;
+export const KNOT = 1852 / 3600;
+export const US_GALLON = 0.003785411784;
+export const FATHOM = 1.8288;
+export const HORSEPOWER = 745.69987158227022;
+export const POUND_FORCE = 4.4482216152605;
+export const MINUTE = 60;
+export const HOUR = 3600;
+/** Milliseconds, for instants. */
+export const MS = { second: 1000, minute: 60_000, hour: 3_600_000, day: 86_400_000 } as const;
+
+const metre: Unit = { symbol: 'm', size: 1, digits: 2 };
+const plain = (symbol: string, digits = 0): Unit => ({ symbol, size: 1, digits });
+
+const UNITS: Record<Quantity, Record<UnitSystem, Unit>> = {
+  length: { metric: metre, us: { symbol: 'ft', size: FOOT, digits: 1 } },
+  height: { metric: { ...metre, digits: 1 }, us: { symbol: 'ft', size: FOOT, digits: 1 } },
+  distance: both({ symbol: 'nm', size: NAUTICAL_MILE, digits: 1 }),
+  mass: { metric: plain('kg'), us: { symbol: 'lb', size: POUND, digits: 0 } },
+  speed: both({ symbol: 'kn', size: KNOT, digits: 1 }),
+  temperature: { metric: plain('°C', 1), us: { symbol: '°F', size: 5 / 9, offset: 32, digits: 0 } },
+  duration: both({ symbol: 'h', size: HOUR, digits: 1 }),
+  minutes: both({ symbol: 'min', size: MINUTE, digits: 0 }),
+  volume: { metric: { symbol: 'L', size: 0.001, digits: 1 }, us: { symbol: 'gal', size: US_GALLON, digits: 1 } },
+  power: { metric: { symbol: 'kW', size: 1000, digits: 1 }, us: { symbol: 'hp', size: HORSEPOWER, digits: 1 } },
+  bearing: both(plain('°')),
+  force: { metric: plain('N'), us: { symbol: 'lbf', size: POUND_FORCE, digits: 1 } },
+  ratio: both(plain('', 2)),
+  percent: both({ symbol: '%', size: 0.01, digits: 0 }),
+  count: both(plain('')),
+  age: both(plain('years')),
+  year: both(plain('')),
+};
+
+function both(unit: Unit): Record<UnitSystem, Unit> {
+  return { metric: unit, us: unit };
+}
+
+/** The unit in which a person who thinks in `system` reads `quantity`. */
+export function unitOf(quantity: Quantity, system: UnitSystem): Unit {
+  return UNITS[quantity][system];
+}
+
+/** SI value → the unit's number. `fromSI(4.8768, unitOf('length', 'us'))` is 16. */
+export function fromSI(value: number, unit: Unit): number {
+  return value / unit.size + (unit.offset ?? 0);
+}
+
+/** The unit's number → SI. The inverse of `fromSI`. */
+export function toSI(value: number, unit: Unit): number {
+  return (value - (unit.offset ?? 0)) * unit.size;
+}
+
+/** Units that data files (rule packs) may name beside a limit. */
+const NAMED: Record<string, number> = {
+  m: 1, ft: FOOT, in: INCH, kg: 1, lb: POUND, nm: NAUTICAL_MILE, kn: KNOT, 'm/s': 1, h: HOUR, min: MINUTE, kW: 1000, hp: HORSEPOWER, N: 1, '°C': 1, years: 1, L: 0.001,
+};
+
+/**
+ * A limit as data writes it (`{value: 16, unit: 'ft'}`) in SI.
+ * @throws RangeError for a unit that is not in the list, so that a pack with a typing error is refused, not misread.
+ */
+export function limitInSI(limit: { value: number; unit: string }): number {
+  const size = NAMED[limit.unit];
+  if (size === undefined) throw new RangeError(`unknown unit "${limit.unit}"; known: ${Object.keys(NAMED).join(', ')}`);
+  return limit.value * size;
+}
+
+/** Number and symbol as a person reads them, rounded to what means something: `4.8768, 'length', 'us'` → `16.0 ft`. */
+export function format(value: number, quantity: Quantity, system: UnitSystem, digits?: number): string {
+  const unit = unitOf(quantity, system);
+  const text = fromSI(value, unit).toFixed(digits ?? unit.digits).replace(/^-(0(\.0*)?)$/, '$1');
+  if (!unit.symbol) return text;
+  return /^[°%]$/.test(unit.symbol) ? `${text}${unit.symbol}` : `${text} ${unit.symbol}`;
+}
+
+/** A span of time as people say it: 3900 s → `1 h 05`. */
+export function spanText(seconds: number): string {
+  const minutes = Math.round(Math.abs(seconds) / MINUTE);
+  const h = Math.floor(minutes / 60), m = minutes % 60;
+  return h === 0 ? `${m} min` : `${h} h ${String(m).padStart(2, '0')}`;
+}

@@ -1,0 +1,5 @@
+/**
+ * water: tide and weather over the water. Stream and waves come into this room when they are reckoned.
+ */
+export * from './tide';
+export * from './weather';
