@@ -26,7 +26,7 @@ export function matchJackets(people: Person[], crew: CrewMember[], pieces: Piece
   const options = new Map(people.map((person) => [person.id, jackets
     .filter(({ piece }) => (stated.has(person.id) ? stated.get(person.id) === piece.item.id : !statedItems.has(piece.item.id)))
     .map(({ piece, key }) => ({ piece, key, faults: fitFaults(person, piece, boat, on, approved) }))
-    .sort((a, b) => preference(person, a.piece) - preference(person, b.piece) || a.key.localeCompare(b.key))]));
+    .sort((a, b) => preference(person, a.piece) - preference(person, b.piece) || (a.key < b.key ? -1 : 1))]));
 
   const holder = new Map<string, string>();
   const serve = (person: string, usable: (faults: Reason[]) => boolean, tried: Set<string>): boolean => {

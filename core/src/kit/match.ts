@@ -38,11 +38,32 @@ export function matchKit(input: KitInput): KitMatch {
   const jackets = matchJackets(input.people, input.trip.crew, piecesOf(base, places), input.boat, input.on, approved);
   const worn = new Map([...jackets.fits].map(([person, fit]) => [fit.piece.item.id, input.people.find((p) => p.id === person)!]));
   const pieces = piecesOf({ ...base, worn }, places);
-  const requirements = input.rules.map((result) => requirementOf(result, input, pieces, jackets));
+  const supply = supplyOf(pieces);
+  const requirements = input.rules.map((result) => requirementOf(result, input, supply, jackets));
   return { requirements, jackets, pieces };
 }
 
-function requirementOf(result: RuleResult, input: KitInput, pieces: Piece[], jackets: JacketPlan): Requirement {
+type Supply = Map<Capability, Piece[]>;
+
+/** Pieces by what they supply, tested before untested, nearest date first (so that the later one is kept), then by id. */
+function supplyOf(pieces: Piece[]): Supply {
+  const supply: Supply = new Map();
+  for (const piece of pieces.toSorted(byPreference)) {
+    for (const { capability } of piece.kind.supplies) {
+      const list = supply.get(capability);
+      if (list) list.push(piece);
+      else supply.set(capability, [piece]);
+    }
+  }
+  return supply;
+}
+
+const compare = (a: string, b: string) => (a < b ? -1 : a > b ? 1 : 0);
+const untested = (piece: Piece) => (piece.item.inspected === undefined ? 1 : 0);
+const NEVER = '9999-12-31';
+const byPreference = (a: Piece, b: Piece) => untested(a) - untested(b) || compare(a.item.expires ?? NEVER, b.item.expires ?? NEVER) || compare(a.item.id, b.item.id);
+
+function requirementOf(result: RuleResult, input: KitInput, supply: Supply, jackets: JacketPlan): Requirement {
   const { rule, pack, applies } = result;
   const base: Requirement = {
     rule: rule.id, pack: pack.id, layer: rule.layer, title: rule.title, text: rule.text, applies, because: result.because, anyOf: rule.anyOf,
@@ -51,7 +72,7 @@ function requirementOf(result: RuleResult, input: KitInput, pieces: Piece[], jac
   };
   if (applies === 'no') return base;
   if (rule.declared) return { ...base, met: declared(rule.declared, input) };
-  const answers = rule.anyOf.map((alternative) => answerAll(alternative, input.people, pieces, jackets));
+  const answers = rule.anyOf.map((alternative) => answerAll(alternative, input.people, supply, jackets));
   // Best first: sure, then open, then the one that lacks least.
   const order: Truth[] = ['yes', 'unknown', 'no'];
   const best = answers.reduce<Answer | undefined>((a, b) => (!a || order.indexOf(b.met) < order.indexOf(a.met) || (b.met === a.met && lack(b) < lack(a)) ? b : a), undefined);
@@ -65,8 +86,8 @@ function requirementOf(result: RuleResult, input: KitInput, pieces: Piece[], jac
 interface Answer { met: Truth; metBy: Use[]; missing: Shortfall[]; nearMisses: NearMiss[] }
 const lack = (answer: Answer) => answer.missing.reduce((sum, m) => sum + m.need - m.have, 0);
 
-function answerAll(demands: Demand[], people: Person[], pieces: Piece[], jackets: JacketPlan): Answer {
-  const answers = demands.map((demand) => (demand.forWhom === 'each' ? jacketAnswer(people, jackets) : answer(demand, pieces, jackets)));
+function answerAll(demands: Demand[], people: Person[], supply: Supply, jackets: JacketPlan): Answer {
+  const answers = demands.map((demand) => (demand.forWhom === 'each' ? jacketAnswer(people, jackets) : answer(demand, supply, jackets)));
   return {
     met: answers.some((a) => a.met === 'no') ? 'no' : answers.some((a) => a.met === 'unknown') ? 'unknown' : 'yes',
     metBy: answers.flatMap((a) => a.metBy), missing: answers.flatMap((a) => a.missing), nearMisses: answers.flatMap((a) => a.nearMisses),
@@ -89,15 +110,14 @@ function missesOf(people: Person[], plan: JacketPlan): NearMiss[] {
   return people.flatMap((p) => plan.misses.get(p.id) ?? []).filter((m) => m.faults.length > 0).map((m) => ({ item: m.piece.item.id, reasons: m.faults }));
 }
 
-function answer(demand: Demand, pieces: Piece[], jackets: JacketPlan): Answer {
+function answer(demand: Demand, supply: Supply, jackets: JacketPlan): Answer {
   const need = demand.count ?? 1;
   const worn = new Set([...jackets.fits.values()].map((fit) => fit.piece.item.id));
-  const candidates = pieces
-    .filter((piece) => supplies(piece.kind, demand.capability) && !(demand.capability === 'spare-jacket' && worn.has(piece.item.id)))
-    .map((piece) => ({ piece, faults: [...piece.faults, ...demandFaults(piece, demand.capability, demand.within, demand.approved)] }))
-    .sort((a, b) => cost(a.piece) - cost(b.piece) || (a.piece.item.expires ?? '9').localeCompare(b.piece.item.expires ?? '9') || a.piece.item.id.localeCompare(b.piece.item.id));
+  const candidates = (supply.get(demand.capability) ?? [])
+    .filter((piece) => demand.capability !== 'spare-jacket' || !worn.has(piece.item.id))
+    .map((piece) => ({ piece, faults: [...piece.faults, ...demandFaults(piece, demand.capability, demand.within, demand.approved)] }));
   const sure = candidates.filter((c) => c.faults.length === 0), open = candidates.filter((c) => c.faults.length > 0 && c.faults.every((f) => f.unknown));
-  const { uses, got } = take([...sure], need);
+  const { uses, got } = take(sure, need);
   const more = got < need ? take(open, need - got) : { uses: [], got: 0 };
   const met: Truth = got >= need ? 'yes' : got + more.got >= need ? 'unknown' : 'no';
   return {
@@ -107,10 +127,6 @@ function answer(demand: Demand, pieces: Piece[], jackets: JacketPlan): Answer {
     nearMisses: candidates.filter((c) => c.faults.length > 0).map((c) => ({ item: c.piece.item.id, reasons: c.faults })),
   };
 }
-
-const supplies = (kind: GearKind, capability: Capability) => kind.supplies.some((s) => s.capability === capability);
-/** Among equals: tested before untested. Dates and ids decide the rest. */
-const cost = (piece: Piece) => (piece.item.inspected === undefined ? 1 : 0);
 
 function take(candidates: { piece: Piece }[], need: number): { uses: Use[]; got: number } {
   const uses: Use[] = [];

@@ -42,14 +42,18 @@ export function readyTasks(rows: ReadyRow[], leave: number, zone: string, has: R
   const evening = new Map<string, number>();
   for (const row of wanted.filter((r) => r.group === 'evening' || r.group === 'before')) {
     const date = plusDays(day, -(row.days ?? 1));
-    const wall = wallToInstant(date, row.at ?? '20:00', zone);
-    // An hour that a clock change leaves out is no evening hour anywhere; midnight UTC of that day is a safe stand-in.
-    const starts = evening.get(date + row.group) ?? ('gap' in wall ? Date.parse(`${date}T00:00:00Z`) : wall.at);
+    const starts = evening.get(date + row.group) ?? startOf(date, row.at ?? '20:00', zone);
     const done = starts + row.minutes * MS.minute;
     evening.set(date + row.group, done);
     tasks.push({ id: row.id, title: row.title, why: row.why, group: row.group, starts, ends: done });
   }
   return tasks.sort((a, b) => a.starts - b.starts || a.id.localeCompare(b.id));
+}
+
+/** An hour that a clock change leaves out is no evening hour anywhere; midnight UTC of that day is a safe stand-in. */
+function startOf(date: string, time: string, zone: string): number {
+  const wall = wallToInstant(date, time, zone);
+  return 'gap' in wall ? Date.parse(`${date}T00:00:00Z`) : wall.at;
 }
 
 /** When to get up: the start of the first task of the morning, epoch ms. */

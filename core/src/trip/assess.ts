@@ -2,7 +2,7 @@ import { drives } from '../boat';
 import { civilDate, wallToInstant } from '../earth';
 import { kitFindings, matchKit, type KitMatch } from '../kit';
 import { LEVELS } from '../model/lists';
-import type { Assessment, Capability, Figure, Finding, Level, Schedule, SectionId } from '../model';
+import type { Assessment, Capability, Figure, Finding, Level, Schedule } from '../model';
 import { readyTasks, scheduleOf } from '../passage';
 import { applyPacks, contentHash, type World } from '../rules';
 import { phrase } from '../say';
@@ -130,8 +130,13 @@ function kindFor({ kinds }: Context, capability: Capability): string | undefined
 }
 
 const PHASES = ['plan', 'pack', 'go', 'home'];
-const rank = (section: SectionId) => PHASES.indexOf(section.split('/')[0]);
-const sorted = (findings: Finding[]) => findings.sort((a, b) => LEVELS.indexOf(a.level) - LEVELS.indexOf(b.level) || rank(a.section) - rank(b.section) || (a.id < b.id ? -1 : 1));
+const rank = ({ level, section }: Finding) => LEVELS.indexOf(level) * PHASES.length + PHASES.indexOf(section.slice(0, section.indexOf('/')));
+
+/** Worst level first, then in the order of the day, then by id: the same findings always stand in the same order. */
+function sorted(findings: Finding[]): Finding[] {
+  const ranked = findings.map((finding) => ({ finding, rank: rank(finding) }));
+  return ranked.sort((a, b) => a.rank - b.rank || (a.finding.id < b.finding.id ? -1 : 1)).map(({ finding }) => finding);
+}
 
 /** The worst level among findings; Set when there are none. */
 export function worstLevel(findings: Pick<Finding, 'level'>[]): Level {

@@ -1,0 +1,62 @@
+import { eq } from 'drizzle-orm';
+import express, { Router } from 'express';
+import { checkBundle, MOST_BYTES } from '@escale/core/formats';
+import { BUNDLE_SCHEMA, DOC_SCHEMA, Id, SHELF, type Bundle, type ThingType } from '@escale/core/model';
+import { thing } from '../db/schema';
+import { stableJson } from '../stable-json';
+import type { Db } from '../db/open';
+import { conditionsOf, loadShed } from '../plans/shed';
+import type { Services } from '../services';
+import { parse, Problem } from './problem';
+
+/** Bundles in and out, and the conditions of a trip from the outside services. */
+export function exchange(services: Services): Router {
+  const { db, clock, household } = services;
+  const routes = Router();
+
+  routes.get('/export', async (_req, res) => {
+    res.set('Content-Disposition', 'attachment; filename="escale.json"').json(await exportBundle(db, household, clock.now()));
+  });
+
+  routes.post('/import', express.json({ limit: MOST_BYTES }), async (req, res) => {
+    const read = checkBundle(req.body);
+    if (!read.ok) throw new Problem(422, 'This file can’t be taken. Nothing was changed.', read.faults);
+    res.json(await db.transaction((tx) => importBundle(tx, read.bundle, household, clock.now())));
+  });
+
+  routes.get('/conditions/:trip', async (req, res) => {
+    const id = parse(Id, req.params.trip);
+    const { shed, trips } = await loadShed(db, household);
+    const trip = trips.find((t) => t.id === id);
+    if (!trip) throw new Problem(404, 'This trip is not on the server yet.');
+    // The day may be edited before it is saved: the page asks for the day that it shows.
+    const date = typeof req.query.date === 'string' && /^\d{4}-\d{2}-\d{2}$/.test(req.query.date) ? req.query.date : trip.leave.date;
+    res.json(await conditionsOf({ ...trip, leave: { ...trip.leave, date } }, shed, services));
+  });
+
+  return routes;
+}
+
+export async function exportBundle(db: Db, household: string, now: number): Promise<Bundle> {
+  return { escale: 'bundle', schema: BUNDLE_SCHEMA, asOf: new Date(now).toISOString(), ...(await loadShed(db, household)) };
+}
+
+/** All of a bundle or nothing. A thing that is here already is replaced when it differs, and said so. */
+export async function importBundle(tx: Db, bundle: Bundle, household: string, now: number): Promise<{ added: number; changed: number; same: number }> {
+  const counts = { added: 0, changed: 0, same: 0 };
+  const shelves = (Object.entries(SHELF) as [ThingType, keyof Bundle['shed']][]).flatMap(([type, shelf]) => bundle.shed[shelf].map((doc) => ({ type, doc })));
+  const at = new Date(now);
+  for (const { type, doc } of [...shelves, ...bundle.trips.map((trip) => ({ type: 'trip' as const, doc: trip }))]) {
+    const [row] = await tx.select().from(thing).where(eq(thing.id, doc.id));
+    if (row && (row.household !== household || row.type !== type)) throw new Problem(409, 'A thing with the same id belongs elsewhere. Nothing was changed.', [doc.id]);
+    const values = { household, type, schema: DOC_SCHEMA, doc: doc as Record<string, unknown>, updatedAt: at, deletedAt: null };
+    if (!row) {
+      await tx.insert(thing).values({ ...values, id: doc.id, version: 1, createdAt: at });
+      counts.added += 1;
+    } else if (row.deletedAt || stableJson(row.doc) !== stableJson(doc)) {
+      await tx.update(thing).set({ ...values, version: row.version + 1 }).where(eq(thing.id, doc.id));
+      counts.changed += 1;
+    } else counts.same += 1;
+  }
+  return counts;
+}

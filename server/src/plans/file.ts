@@ -1,0 +1,127 @@
+import { and, eq } from 'drizzle-orm';
+import { v7 as uuidv7 } from 'uuid';
+import { deadlinesOf, fold, isOpen, sheetOf } from '@escale/core/floatplan';
+import type { Assessment, FileRequest, PlanDeed, PlanTimes, Shed, Trip } from '@escale/core/model';
+import { assess, CATALOGUE, packsFor } from '@escale/core/trip';
+import { MS } from '@escale/core/units';
+import { Problem } from '../api/problem';
+import { doCommand } from '../api/things';
+import { deadline, plan, planEvent, planVersion, thing } from '../db/schema';
+import type { Db } from '../db/open';
+import type { Services } from '../services';
+import { appendEvent, eventsOf } from './events';
+import { writeMessages, type MessageContext } from './messages';
+import { conditionsOf, loadShed } from './shed';
+import { endLinks, LINK_AFTER_END } from './tokens';
+
+type Row = typeof plan.$inferSelect;
+
+/** The server's own device id for the changes it makes to a trip's state. */
+const SERVER_DEVICE = '01890000-0000-7000-8000-0000000000ff';
+/** A device whose clock is this far off is told so; deadlines use the server's clock in any case. */
+export const CLOCK_SKEW = 2 * MS.minute;
+
+/**
+ * File a plan, or a new version of one: the server assesses again, freezes what it was computed from and what it said,
+ * and writes events, deadlines and messages in one transaction. The same id twice files once.
+ */
+export async function filePlan(services: Services, request: FileRequest): Promise<string> {
+  const { db, household, clock } = services;
+  const now = clock.now();
+  const { shed, trips } = await loadShed(db, household);
+  const trip = trips.find((t) => t.id === request.trip);
+  if (!trip) throw new Problem(404, 'This trip is not on the server yet.');
+  const conditions = await conditionsOf(trip, shed, services);
+  const packs = packsFor(shed.waters.find((w) => w.id === trip.water)?.jurisdiction ?? []);
+  const assessment = assess({ trip, shed, conditions, packs, catalogue: CATALOGUE, now });
+  const draft = draftOf(trip, shed, assessment, now);
+  const id = request.amends ?? request.id;
+
+  await db.transaction(async (tx) => {
+    const [known] = await tx.select().from(planEvent).where(eq(planEvent.id, request.id));
+    if (known) return;
+    const [row] = await tx.select().from(plan).where(and(eq(plan.id, id), eq(plan.household, household))).for('update');
+    if (request.amends && !row) throw new Problem(404, 'The plan to change is not here.');
+    if (row) refuseEnded(fold(await eventsOf(tx, id), now).state);
+    else await refuseSecond(tx, trip.id);
+    const version = (row?.version ?? 0) + 1;
+    const values = { household, trip: trip.id, title: trip.title, zone: draft.sheet.zone, version, open: true, updatedAt: new Date(now) };
+    if (row) await tx.update(plan).set(values).where(eq(plan.id, id));
+    else await tx.insert(plan).values({ ...values, id, createdAt: new Date(now) });
+    await tx.insert(planVersion).values({ plan: id, version, inputs: { trip, shed, conditions, packs: assessment.packs, core: assessment.core }, assessment, sheet: draft.sheet, contacts: draft.contacts, skipper: draft.skipper, createdAt: new Date(now) });
+    await appendEvent(tx, { id: request.id, plan: id, kind: row ? 'amended' : 'filed', at: now, times: draft.times, ...(request.reason ? { note: request.reason } : {}) });
+    await tx.update(deadline).set({ open: false }).where(eq(deadline.plan, id));
+    await tx.insert(deadline).values(deadlinesOf(draft.times).filter((d) => d.at > now || d.kind !== 'check-in').map((d) => ({ id: uuidv7(), plan: id, kind: d.kind, dueAt: new Date(d.at), promisedAt: d.promised === undefined ? null : new Date(d.promised), open: true })));
+    const context: MessageContext = { plan: id, household, base: services.base, zone: draft.sheet.zone, title: trip.title, skipper: draft.skipper, times: draft.times, now };
+    await writeMessages(tx, row ? 'amended' : 'filed', draft.contacts, context, { reason: request.reason ?? '' });
+  });
+  return id;
+}
+
+function refuseEnded(state: Parameters<typeof isOpen>[0]): void {
+  if (!isOpen(state)) throw new Problem(409, 'This plan has ended. File a new one.');
+}
+
+async function refuseSecond(tx: Db, trip: string): Promise<void> {
+  const [open] = await tx.select({ id: plan.id }).from(plan).where(and(eq(plan.trip, trip), eq(plan.open, true)));
+  if (open) throw new Problem(409, 'A plan for this trip is already open. Send a change instead.', [], { plan: open.id });
+}
+
+function draftOf(trip: Trip, shed: Shed, assessment: Assessment, now: number) {
+  const boat = shed.boats.find((b) => b.id === trip.boat);
+  const water = shed.waters.find((w) => w.id === trip.water);
+  const contacts = trip.contacts.flatMap((id) => shed.contacts.find((c) => c.id === id) ?? []).map(({ id, name, phone }) => ({ id, name, ...(phone ? { phone } : {}) }));
+  const people = trip.crew.flatMap((c) => shed.people.find((p) => p.id === c.person) ?? []);
+  const { schedule } = assessment;
+  const lacks = [!boat && 'no boat is chosen', !water && 'no water is chosen', people.length === 0 && 'nobody is aboard', contacts.length === 0 && 'no contact ashore is chosen', !schedule?.home && 'there is no time home: launch, halts and a speed are needed', schedule?.overdue !== undefined && schedule.overdue <= now && 'it would be overdue already'].filter((l): l is string => typeof l === 'string');
+  if (lacks.length > 0 || !boat || !water || !schedule?.home || schedule.overdue === undefined) throw new Problem(422, 'This trip can’t be filed yet.', lacks);
+  const times: PlanTimes = { leave: schedule.leave, home: schedule.home, overdue: schedule.overdue, checkIns: schedule.checkIns, ...(schedule.turnBack === undefined ? {} : { turnBack: schedule.turnBack }) };
+  const full = trip.contacts.flatMap((id) => shed.contacts.find((c) => c.id === id) ?? []);
+  const sheet = sheetOf({ trip, boat, people, water, places: shed.places, gear: shed.gear, contacts: full, assessment, filedAt: now });
+  const skipper = people.find((p) => p.id === trip.crew.find((c) => c.role === 'skipper')?.person) ?? people[0];
+  return { contacts, times, sheet, skipper: skipper.name };
+}
+
+/** What a device says about its plan: under way, a check-in, home, not going. Said twice, done once. */
+export async function doDeed(services: Services, id: string, deed: PlanDeed): Promise<{ skew: number }> {
+  const { db, household, clock, base } = services;
+  const now = clock.now();
+  const madeAt = Date.parse(deed.madeAt);
+  await db.transaction(async (tx) => {
+    const [row] = await tx.select().from(plan).where(and(eq(plan.id, id), eq(plan.household, household))).for('update');
+    if (!row) throw new Problem(404, 'This plan is not here.');
+    const [known] = await tx.select({ id: planEvent.id }).from(planEvent).where(eq(planEvent.id, deed.id));
+    if (known) return;
+    const events = await eventsOf(tx, id);
+    const { state, times } = fold(events, now);
+    if (!isOpen(state)) {
+      // Home twice is no quarrel; anything else about a plan that has ended is.
+      if (deed.kind === 'closed') return;
+      throw new Problem(409, 'This plan has ended.');
+    }
+    await appendEvent(tx, { id: deed.id, plan: id, kind: deed.kind, at: now, madeAt, ...(deed.note ? { note: deed.note } : {}), ...(deed.position ? { position: deed.position } : {}) });
+    const ends = deed.kind === 'closed' || deed.kind === 'cancelled';
+    if (ends) await endPlan(tx, row, deed.kind as 'closed' | 'cancelled', { plan: id, household, base, zone: row.zone, title: row.title, skipper: await skipperOf(tx, row), times, now });
+    if (ends || deed.kind === 'under-way') await setTripStatus(tx, row.trip, deed.kind === 'under-way' ? 'on' : deed.kind === 'closed' ? 'done' : 'planned', household, now);
+  });
+  return { skew: now - madeAt };
+}
+
+async function endPlan(tx: Db, row: Row, kind: 'closed' | 'cancelled', context: MessageContext): Promise<void> {
+  await tx.update(plan).set({ open: false, updatedAt: new Date(context.now) }).where(eq(plan.id, row.id));
+  await tx.update(deadline).set({ open: false }).where(eq(deadline.plan, row.id));
+  await endLinks(tx, row.id, context.now + LINK_AFTER_END);
+  const [version] = await tx.select().from(planVersion).where(and(eq(planVersion.plan, row.id), eq(planVersion.version, row.version)));
+  await writeMessages(tx, kind, version?.contacts ?? [], context);
+}
+
+async function skipperOf(tx: Db, row: Row): Promise<string> {
+  const [version] = await tx.select({ skipper: planVersion.skipper }).from(planVersion).where(and(eq(planVersion.plan, row.id), eq(planVersion.version, row.version)));
+  return version?.skipper ?? '';
+}
+
+async function setTripStatus(tx: Db, trip: string, status: Trip['status'], household: string, now: number): Promise<void> {
+  const [row] = await tx.select().from(thing).where(and(eq(thing.id, trip), eq(thing.household, household)));
+  if (!row || row.deletedAt || row.doc.status === status) return;
+  await doCommand(tx, { id: uuidv7(), device: SERVER_DEVICE, type: 'trip', thing: trip, baseVersion: row.version, deed: { kind: 'patch', patch: [{ op: 'set', pointer: '/status', value: status }] } }, household, now);
+}

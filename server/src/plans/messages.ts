@@ -1,0 +1,34 @@
+import { v7 as uuidv7 } from 'uuid';
+import type { PhraseValue, PlanTimes } from '@escale/core/model';
+import { phrase, render, type WordKey } from '@escale/core/say';
+import { message } from '../db/schema';
+import type { Db } from '../db/open';
+import { mintLink } from './tokens';
+
+export interface Addressee { id?: string; name: string; phone?: string }
+
+export interface MessageContext {
+  plan: string;
+  household: string;
+  base: string;
+  zone: string;
+  title: string;
+  skipper: string;
+  times: PlanTimes;
+  now: number;
+}
+
+const WITH_LINK: ReadonlySet<string> = new Set(['filed', 'amended', 'overdue', 'alarm']);
+
+/** Write a message to each addressee in the transaction of what caused it; the watcher carries them out afterwards. */
+export async function writeMessages(tx: Db, kind: 'filed' | 'amended' | 'late' | 'check-in-missed' | 'overdue' | 'alarm' | 'closed' | 'cancelled', to: Addressee[], context: MessageContext, more: Record<string, PhraseValue> = {}): Promise<void> {
+  for (const { id, name, phone } of to) {
+    const link = id && WITH_LINK.has(kind) ? await mintLink(tx, context.base, context.plan, id, context.now) : undefined;
+    const words = phrase(`message.${kind}` as WordKey, { title: context.title, skipper: context.skipper, home: context.times.home, overdue: context.times.overdue, link: LINK, ...more });
+    const text = render(words, { units: 'metric', zone: context.zone, locale: 'en-GB' });
+    await tx.insert(message).values({ id: uuidv7(), household: context.household, plan: context.plan, contact: id ?? null, to: name, phone: phone ?? null, kind, text, link: link ?? null, madeAt: new Date(context.now) });
+  }
+}
+
+/** Stands in a stored message where the link goes: the link itself is not kept here once it has left. */
+export const LINK = '[link]';

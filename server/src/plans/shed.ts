@@ -1,0 +1,35 @@
+import { and, asc, eq, isNull } from 'drizzle-orm';
+import { emptyShed, evolve, SHELF, type Conditions, type Shed, type Trip } from '@escale/core/model';
+import { wallToInstant } from '@escale/core/earth';
+import { MS } from '@escale/core/units';
+import { thing } from '../db/schema';
+import type { Db } from '../db/open';
+import type { Services } from '../services';
+
+/** The whole shed of a household and its trips, as `core` wants them. */
+export async function loadShed(db: Db, household: string): Promise<{ shed: Shed; trips: Trip[] }> {
+  const rows = await db.select().from(thing).where(and(eq(thing.household, household), isNull(thing.deletedAt))).orderBy(asc(thing.createdAt), asc(thing.id));
+  const shed = emptyShed();
+  const trips: Trip[] = [];
+  for (const row of rows) {
+    // Rows were validated when they were written; `evolve` brings an old one up to today.
+    const doc = evolve(row.doc, row.schema);
+    if (row.type === 'trip') trips.push(doc as unknown as Trip);
+    else if (Object.hasOwn(SHELF, row.type)) (shed[SHELF[row.type as keyof typeof SHELF]] as unknown[]).push(doc);
+  }
+  return { shed, trips };
+}
+
+/** Hours before and after a trip's day for which weather is asked. */
+const AROUND = 36 * MS.hour;
+
+/** Conditions of a trip from the services: the forecast for its water or its launch around its day. */
+export async function conditionsOf(trip: Trip, shed: Shed, { weather, clock }: Pick<Services, 'weather' | 'clock'>): Promise<Conditions> {
+  const water = shed.waters.find((w) => w.id === trip.water);
+  const at = water?.forecastAt ?? shed.places.find((p) => p.id === trip.launch)?.position;
+  if (!at) return {};
+  const noon = wallToInstant(trip.leave.date, '12:00', water?.zone ?? 'UTC');
+  if ('gap' in noon) return {};
+  const forecast = await weather.forecast(at, noon.at - AROUND, noon.at + AROUND, clock.now());
+  return forecast ? { forecast } : {};
+}

@@ -1,0 +1,17 @@
+import type { Logger } from 'pino';
+import type { Clock } from './clock';
+import type { Db } from './db/open';
+import type { Telephone } from './standins/telephone';
+import type { WeatherService } from './standins/weather';
+
+/** What routes and the watcher are given; nothing is reached for. */
+export interface Services {
+  db: Db;
+  clock: Clock;
+  weather: WeatherService;
+  telephone: Telephone;
+  household: string;
+  log: Logger;
+  /** Where this server is reached, for the links in messages. */
+  base: string;
+}
