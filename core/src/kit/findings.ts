@@ -58,25 +58,20 @@ function outcome(requirement: Requirement, context: KitFindingContext): Phrase[]
     if (uses.length > 0) lines.push(phrase('kit.met', { uses }));
     return lines;
   }
-  for (const missing of requirement.missing) {
-    if (missing.persons) lines.push(phrase('kit.missing.for', { people: missing.persons.map(person) }));
-    else lines.push(phrase('kit.missing', { need: phrase('kit.or', { alternatives: requirement.anyOf.map((all) => phrase('kit.met', { uses: all.map(needPhrase) })).map(stripStop) }), have: missing.have }));
-    if (missing.persons === undefined && requirement.missing.length > 1) break;
-  }
-  if (requirement.nearMisses.length === 0 && requirement.missing.length > 0) lines.push(phrase('kit.none'));
   const used = new Set(requirement.metBy.map((u) => u.item));
-  for (const miss of requirement.nearMisses.slice(0, MOST_NEAR_MISSES)) {
+  for (const miss of byHope(requirement.nearMisses).slice(0, MOST_NEAR_MISSES)) {
     const unsure = miss.reasons.every((r) => r.unknown);
     if (requirement.met === 'unknown' && !used.has(miss.item)) continue;
     lines.push(phrase(unsure ? (used.has(miss.item) ? 'kit.unsure' : 'kit.near.unsure') : 'kit.near', { item: name(miss.item), reasons: miss.reasons.map((r) => r.phrase) }));
   }
+  if (requirement.nearMisses.length === 0 && requirement.missing.length > 0) lines.push(phrase('kit.none'));
+  const lacking = requirement.missing.find((m) => m.persons) ?? requirement.missing[0];
+  if (lacking?.persons) lines.push(phrase('kit.missing.for', { people: lacking.persons.map(person) }));
+  else if (lacking) lines.push(phrase('kit.missing', { need: phrase('kit.or', { alternatives: requirement.anyOf.map((all) => phrase('kit.list', { uses: all.map(needPhrase) })) }), have: lacking.have }));
   return lines;
 }
 
 const MOST_NEAR_MISSES = 6;
-/** A list inside a sentence carries no full stop of its own. */
-const stripStop = (p: Phrase): Phrase => phrase('kit.list', p.with);
-
 function declaredOutcome(requirement: Requirement, { trip, people, on }: KitFindingContext): Phrase[] {
   const concerned = trip.crew.flatMap((c) => {
     const who = people.find((p) => p.id === c.person);
@@ -92,6 +87,9 @@ function declaredOutcome(requirement: Requirement, { trip, people, on }: KitFind
 
 /** Cheapest first: what one tap or one step ashore mends stands before what costs money. */
 const MEND_ORDER: ReasonCode[] = ['host-stays', 'stays-home', 'out-of-reach', 'not-tested', 'uncharged', 'charge-unknown', 'companion', 'approval-unknown', 'expiry-unknown', 'registration-unknown', 'size-unknown', 'state-unknown', 'mass-unknown', 'age-unknown', 'unregistered'];
+const rankOf = (miss: NearMiss) => Math.max(...miss.reasons.map((r) => (MEND_ORDER.includes(r.code) ? MEND_ORDER.indexOf(r.code) : MEND_ORDER.length)));
+/** What lacks least and is mended cheapest stands first. */
+const byHope = (misses: NearMiss[]) => misses.toSorted((a, b) => a.reasons.length - b.reasons.length || rankOf(a) - rankOf(b));
 const POINTER: Partial<Record<ReasonCode, string>> = {
   'not-tested': '/inspected', uncharged: '/charge', 'charge-unknown': '/charge', 'approval-unknown': '/approval', 'expiry-unknown': '/expires', 'registration-unknown': '/registered', unregistered: '/registered',
   'size-unknown': '/maxMass', 'state-unknown': '/state', expired: '/expires', failed: '/state', 'none-left': '/count',
@@ -103,11 +101,8 @@ function mendOf(requirement: Requirement, context: KitFindingContext): Mend | un
     return { label: phrase('mend.wear'), do: { type: 'trip', id: context.trip.id, patch } };
   }
   if (requirement.met === 'no' || requirement.met === 'unknown') {
-    const near = requirement.nearMisses
-      .map((miss) => ({ miss, rank: Math.max(...miss.reasons.map((r) => (MEND_ORDER.includes(r.code) ? MEND_ORDER.indexOf(r.code) : MEND_ORDER.length))) }))
-      .sort((a, b) => a.miss.reasons.length - b.miss.reasons.length || a.rank - b.rank)
-      .find(({ rank }) => rank < MEND_ORDER.length);
-    const mend = near && mendMiss(near.miss, requirement, context);
+    const near = byHope(requirement.nearMisses).find((miss) => rankOf(miss) < MEND_ORDER.length);
+    const mend = near && mendMiss(near, requirement, context);
     if (mend) return mend;
   }
   const fact = context.unsettled.get(requirement.rule)?.[0];

@@ -17,6 +17,8 @@ export interface FieldMeta {
   words?: Record<string, string>;
   /** Free text of several lines. */
   long?: true;
+  /** Picked from a calendar or a clock. */
+  picks?: 'day' | 'time';
   /** Kept out of generated forms: set by the program or by a page of its own. */
   hidden?: true;
 }
@@ -28,10 +30,10 @@ export const Id = z.uuidv7();
 export const Text = z.string().trim().min(1, 'needs a word or two').max(120, 'at most 120 characters');
 export const Note = z.string().max(4000, 'at most 4,000 characters');
 export const Instant = z.iso.datetime({ offset: false, message: 'an instant such as 2026-05-12T04:10:00Z' });
-export const CivilDate = z.iso.date('a date such as 2026-05-12');
+export const CivilDate = z.iso.date('a date such as 2026-05-12').meta({ picks: 'day' } satisfies FieldMeta);
 /** A birth date may be known as a year, a month or a day: age is then a range. */
 export const PartialDate = z.string().regex(/^(19|20)\d\d(-(0[1-9]|1[0-2])(-(0[1-9]|[12]\d|3[01]))?)?$/, 'a year, a month or a day: 2014, 2014-06 or 2014-06-30');
-export const WallTime = z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/, 'a time such as 06:10');
+export const WallTime = z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/, 'a time such as 06:10').meta({ picks: 'time' } satisfies FieldMeta);
 export const Zone = z.string().max(60).refine(isZone, 'an IANA zone such as Atlantic/Azores');
 export const Position = z.strictObject({ lat: z.number().min(-90).max(90), lon: z.number().min(-180).max(180) });
 
@@ -58,7 +60,7 @@ export function choice<const W extends Record<string, string>>(title: string, wo
   return z.enum(keys).meta({ title, words, ...(help ? { help } : {}) } satisfies FieldMeta);
 }
 
-export const titled = <S extends z.ZodType>(schema: S, title: string, more: FieldMeta = {}): S => schema.meta({ title, ...more }) as S;
+export const titled = <S extends z.ZodType>(schema: S, title: string, more: FieldMeta = {}): S => schema.meta({ ...schema.meta(), title, ...more }) as S;
 export const ref = (type: ThingType, title: string) => Id.meta({ title, ref: type } satisfies FieldMeta);
 
 /** What every stored thing carries. */

@@ -3,3 +3,4 @@
  */
 export * from './route';
 export * from './ready';
+export * from './haven';

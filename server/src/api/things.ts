@@ -82,13 +82,13 @@ export async function doCommand(tx: Db, wanted: Command, household: string, now:
   return saved;
 }
 
-async function nextRow(tx: Db, { type, thing: id, baseVersion, deed }: Command, row: Row | undefined, at: Date): Promise<{ doc: Record<string, unknown>; version: number; deletedAt: Date | null }> {
+async function nextRow(tx: Db, { type, thing: id, baseVersion, device, deed }: Command, row: Row | undefined, at: Date): Promise<{ doc: Record<string, unknown>; version: number; deletedAt: Date | null }> {
   if (deed.kind === 'create') {
     if (row) throw new Problem(409, 'A thing with this id is already here.', [], { current: shown(row) });
     return { doc: checked(type, { ...deed.doc, id }), version: 1, deletedAt: null };
   }
   if (!row || row.type !== type) throw new Problem(404, 'This thing is not here.');
-  if (row.version !== baseVersion) await refuseClash(tx, row, baseVersion, deed.kind === 'patch' ? deed.patch : undefined);
+  if (row.version !== baseVersion) await refuseClash(tx, row, baseVersion, device, deed.kind === 'patch' ? deed.patch : undefined);
   const doc = evolve(row.doc, row.schema);
   if (deed.kind === 'patch') {
     if (row.deletedAt) throw new Problem(409, 'This was removed on another device.', [], { current: shown(row) });
@@ -97,10 +97,14 @@ async function nextRow(tx: Db, { type, thing: id, baseVersion, deed }: Command, 
   return { doc, version: row.version + 1, deletedAt: deed.kind === 'remove' ? at : null };
 }
 
-/** Two devices may change different fields; the same field, or a list as a whole, is a quarrel that a person settles. */
-async function refuseClash(tx: Db, row: Row, baseVersion: number, patch: Patch[] | undefined): Promise<void> {
-  const since = await tx.select({ touches: command.touches }).from(command).where(and(eq(command.thing, row.id), gt(command.version, baseVersion)));
-  const touched = new Set(since.flatMap((c) => c.touches));
+/**
+ * Two devices may change different fields; the same field, or a list as a whole, is a quarrel that a person settles.
+ * A device's own commands come in the order in which it made them and are no quarrel.
+ */
+async function refuseClash(tx: Db, row: Row, baseVersion: number, device: string, patch: Patch[] | undefined): Promise<void> {
+  const since = await tx.select({ touches: command.touches, device: command.device }).from(command).where(and(eq(command.thing, row.id), gt(command.version, baseVersion)));
+  const touched = new Set(since.filter((c) => c.device !== device).flatMap((c) => c.touches));
+  if (since.length > 0 && touched.size === 0) return;
   if (!patch || since.length === 0 || touched.has('*') || patch.some((p) => touched.has(fieldOf(p.pointer)))) {
     throw new Problem(409, 'This was changed on another device in the meantime.', [], { current: shown(row) });
   }

@@ -1,0 +1,23 @@
+import { Slot } from 'expo-router';
+import { SafeAreaProvider } from 'react-native-safe-area-context';
+import { SWRConfig } from 'swr';
+import { useSettings } from '../data/settings';
+import { Frame } from '../features/shell/frame';
+import { UndoProvider } from '../features/shell/undo';
+import { Themed } from '../ui/theme';
+import { startWorker } from '../workers/start';
+
+startWorker();
+
+export default function Layout() {
+  const { theme } = useSettings();
+  return (
+    <SWRConfig value={{ revalidateOnFocus: true }}>
+      <SafeAreaProvider>
+        <Themed theme={theme}>
+          <UndoProvider><Frame><Slot /></Frame></UndoProvider>
+        </Themed>
+      </SafeAreaProvider>
+    </SWRConfig>
+  );
+}

@@ -1,0 +1,1 @@
+export { DrillPage as default } from '../../../features/practice/practice-page';

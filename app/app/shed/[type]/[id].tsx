@@ -1,0 +1,1 @@
+export { ThingPage as default } from '../../../features/shed/thing-page';

@@ -1,0 +1,1 @@
+export { ShedPage as default } from '../../features/shed/shed-page';

@@ -1,0 +1,1 @@
+export { SectionPage as default } from '../../../../features/trip/phase-page';

@@ -1,0 +1,1 @@
+export { PhasePage as default } from '../../../../features/trip/phase-page';

@@ -1,0 +1,1 @@
+export { TripLayout as default } from '../../../features/trip/trip-layout';

@@ -1,0 +1,1 @@
+export { RunPage as default } from '../../../../features/go/run-page';

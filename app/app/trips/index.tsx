@@ -1,0 +1,1 @@
+export { TripsPage as default } from '../../features/trips/trips-page';

@@ -1,0 +1,134 @@
+import { useEffect, useMemo, useSyncExternalStore } from 'react';
+import useSWR, { mutate } from 'swr';
+import { Conditions, type MessageView, type PlanView, type ThingType } from '@escale/core/model';
+import { ask, NoSignal } from './api';
+import { flush } from './send';
+import { keep, kept, outbox, type Queued } from './store';
+import { overlay, readThings, shedOf, type Held } from './things';
+
+/** The one place in which screens are given data. Reads come from the server, and from this device's store when there is no signal. */
+
+export interface Answer<T> { body: T; /** No signal: this is what the device had, from then (epoch ms). */ since?: number }
+
+async function read(path: string): Promise<Answer<unknown>> {
+  try {
+    const body = await ask(path);
+    await keep(path, body);
+    return { body };
+  } catch (error) {
+    if (!(error instanceof NoSignal)) throw error;
+    const old = await kept(path);
+    if (!old) throw error;
+    return { body: old.body, since: old.at };
+  }
+}
+
+/** Watched things are asked for this often, ms. */
+const OFTEN = 4000, NOW_AND_THEN = 30_000;
+
+function useRead<T>(path: string | null, every = NOW_AND_THEN) {
+  const swr = useSWR<Answer<unknown>, Error>(path, read, { refreshInterval: every, keepPreviousData: true, shouldRetryOnError: true, errorRetryInterval: 5000, dedupingInterval: 500 });
+  return { answer: swr.data as Answer<T> | undefined, error: swr.error, again: () => void swr.mutate() };
+}
+
+const NOTHING: Queued[] = [];
+export function useOutbox(): Queued[] {
+  return useSWR('outbox', outbox, { refreshInterval: 0 }).data ?? NOTHING;
+}
+
+/** Everything the household owns and plans, with what waits in the outbox already done. */
+export function useThings() {
+  const { answer, error, again } = useRead<unknown>('/api/things');
+  const waiting = useOutbox();
+  const base = useMemo(() => (answer ? readThings(answer.body) : undefined), [answer]);
+  const things = useMemo(() => (base ? overlay(base.things, waiting) : []), [base, waiting]);
+  const { shed, trips } = useMemo(() => shedOf(things), [things]);
+  return { ready: base !== undefined, error, again, things, shed, trips, unreadable: base?.unreadable ?? 0, offlineSince: answer?.since, served: base };
+}
+
+export function useThing(id: string | undefined): Held | undefined {
+  const { things } = useThings();
+  return things.find((held) => held.id === id);
+}
+
+export function useKind<T extends ThingType>(type: T): Held<T>[] {
+  const { things } = useThings();
+  return useMemo(() => things.filter((held): held is Held<T> => held.type === type), [things, type]);
+}
+
+export function usePlans(every = NOW_AND_THEN): PlanView[] | undefined {
+  return useRead<{ plans: PlanView[] }>('/api/plans', every).answer?.body.plans;
+}
+export const useWatchedPlans = () => usePlans(OFTEN);
+
+export function useMessages(): MessageView[] {
+  return useRead<{ messages: MessageView[] }>('/api/messages', OFTEN).answer?.body.messages ?? [];
+}
+
+export function useCalls(): { key: string; to: string; text: string; at: number }[] {
+  return useRead<{ calls: { key: string; to: string; text: string; at: number }[] }>('/api/standins/telephone', OFTEN).answer?.body.calls ?? [];
+}
+
+/** Weather for a trip's day. Undefined while it is asked for; `{}` when there is none. */
+export function useConditions(trip: string | undefined, date: string | undefined): Conditions | undefined {
+  const { answer, error } = useRead<unknown>(trip && date ? `/api/conditions/${trip}?date=${date}` : null);
+  return useMemo(() => {
+    if (!answer) return error ? {} : undefined;
+    const parsed = Conditions.safeParse(answer.body);
+    return parsed.success ? parsed.data : {};
+  }, [answer, error]);
+}
+
+/** What is ticked on a list, with ticks that wait already counted. */
+export function useTicks(list: string): ReadonlySet<string> {
+  const { answer } = useRead<{ items: string[] }>(`/api/ticks/${encodeURIComponent(list)}`, OFTEN);
+  const waiting = useOutbox();
+  return useMemo(() => {
+    const ticked = new Set(answer?.body.items ?? []);
+    for (const { path, body } of waiting) {
+      if (path !== '/api/ticks') continue;
+      const t = body as { list: string; item: string; on: boolean };
+      if (t.list === list) (t.on ? ticked.add(t.item) : ticked.delete(t.item));
+    }
+    return ticked;
+  }, [answer, waiting, list]);
+}
+
+/** Things on the server are read again and the outbox is sent: at the start, when the signal is back, and now and then. */
+export function useSending(): void {
+  useEffect(() => {
+    const go = () => void flush().then(() => mutate('/api/things'));
+    go();
+    const timer = setInterval(() => void flush(), OFTEN);
+    window.addEventListener('online', go);
+    return () => {
+      clearInterval(timer);
+      window.removeEventListener('online', go);
+    };
+  }, []);
+}
+
+let seconds = Date.now();
+const listeners = new Set<() => void>();
+let ticking: ReturnType<typeof setInterval> | undefined;
+function subscribe(listener: () => void): () => void {
+  listeners.add(listener);
+  ticking ??= setInterval(() => {
+    seconds = Date.now();
+    for (const each of listeners) each();
+  }, 1000);
+  return () => {
+    listeners.delete(listener);
+    if (listeners.size === 0) {
+      clearInterval(ticking);
+      ticking = undefined;
+    }
+  };
+}
+
+/** Now, by the second, epoch ms. Where the server keeps a simulated time, that time (as of the last answer). */
+export function useNow(step = 1000): number {
+  const { served } = useThings();
+  const own = useSyncExternalStore(subscribe, () => Math.floor(seconds / step) * step);
+  return served?.simulated ? served.now : own;
+}

@@ -1,0 +1,138 @@
+import { mutate } from 'swr';
+import { v7 as uuid } from 'uuid';
+import type { FileRequest, Patch, PlanDeed, ThingType } from '@escale/core/model';
+import { ask, NoSignal, Refusal } from './api';
+import { dequeue, enqueue, outbox, requeue, setSetting, setting, type Queued, type Sending } from './store';
+import { COMMANDS, withBasis, type Command, type Deed, type Held } from './things';
+
+/** Everything that is written goes through here: into the outbox first, then to the server, in order, each by an id that makes twice once. */
+
+let device: Promise<string> | undefined;
+async function deviceId(): Promise<string> {
+  device ??= (async () => {
+    const known = await setting('device');
+    if (typeof known === 'string') return known;
+    const made = uuid();
+    await setSetting('device', made);
+    return made;
+  })();
+  return device;
+}
+
+/** Tabs tell each other that something was written. */
+const others = typeof BroadcastChannel === 'undefined' ? undefined : new BroadcastChannel('escale');
+others?.addEventListener('message', () => void refresh());
+
+/** Read again what the server may have changed. */
+const refresh = () => mutate((key) => typeof key === 'string' && key.startsWith('/'));
+
+async function queue(sending: Omit<Sending, 'madeAt'>): Promise<void> {
+  await enqueue({ ...sending, madeAt: new Date().toISOString() });
+  await mutate('outbox');
+  await flush();
+}
+
+export const newId = () => uuid();
+
+async function command(type: ThingType, thing: string, baseVersion: number, deed: Deed, said: string): Promise<void> {
+  const body: Command = { id: uuid(), device: await deviceId(), type, thing, baseVersion, deed };
+  await queue({ id: body.id, path: COMMANDS, body, thing, said });
+}
+
+/** Make a thing. The id is made here, so that it can be pointed at before the server has heard of it. */
+export async function create(type: ThingType, doc: { id: string }, said: string): Promise<void> {
+  await command(type, doc.id, 0, { kind: 'create', doc: doc as unknown as Record<string, unknown> }, said);
+}
+
+export async function change(held: Held, patch: Patch[], said: string): Promise<void> {
+  await command(held.type, held.id, held.version, { kind: 'patch', patch: withBasis(held.doc, patch) }, said);
+}
+
+export async function remove(held: Held, said: string): Promise<void> {
+  await command(held.type, held.id, held.version, { kind: 'remove' }, said);
+}
+
+export async function restore(held: Held, said: string): Promise<void> {
+  await command(held.type, held.id, held.version + 1, { kind: 'restore' }, said);
+}
+
+export async function tick(list: string, item: string, on: boolean, at: number): Promise<void> {
+  await queue({ id: uuid(), path: '/api/ticks', body: { list, item, on, device: await deviceId(), at: new Date(at).toISOString() }, said: 'a tick' });
+}
+
+export async function file(request: FileRequest, said: string): Promise<void> {
+  await queue({ id: request.id, path: '/api/plans', body: request, thing: request.trip, said });
+}
+
+export async function deed(plan: string, body: PlanDeed, said: string): Promise<void> {
+  await queue({ id: body.id, path: `/api/plans/${plan}/deeds`, body, thing: plan, said });
+}
+
+let flushing: Promise<void> | undefined;
+
+/** Send what waits. One flush at a time over all tabs; without signal it stops and tries again later. */
+export function flush(): Promise<void> {
+  flushing ??= locked(sendAll).finally(() => {
+    flushing = undefined;
+  });
+  return flushing;
+}
+
+async function locked(work: () => Promise<void>): Promise<void> {
+  if (typeof navigator === 'undefined' || !navigator.locks) return work();
+  await navigator.locks.request('escale-outbox', work);
+}
+
+async function sendAll(): Promise<void> {
+  let sent = 0;
+  const held = new Set<string>();
+  // The list is read again after each, so that what was added meanwhile goes too.
+  for (let next = await nextOf(held); next; next = await nextOf(held)) {
+    try {
+      await ask(next.path, next.body);
+      await dequeue(next.key);
+      sent += 1;
+    } catch (error) {
+      if (error instanceof NoSignal) break;
+      if (!(error instanceof Refusal)) throw error;
+      await requeue({ ...next, refused: { status: error.status, title: error.title, faults: error.faults } });
+      if (next.thing) held.add(next.thing);
+    }
+  }
+  if (sent > 0) {
+    await refresh();
+    others?.postMessage('written');
+  }
+  await mutate('outbox');
+}
+
+/** The first that may go: not refused, and not behind a refused one of the same thing. */
+async function nextOf(held: Set<string>): Promise<Queued | undefined> {
+  const waiting = await outbox();
+  for (const sending of waiting) if (sending.refused && sending.thing) held.add(sending.thing);
+  return waiting.find((s) => !s.refused && !(s.thing && held.has(s.thing)));
+}
+
+/** A refused write is given up, with everything that waited behind it. */
+export async function giveUp(refused: Queued): Promise<void> {
+  for (const s of await outbox()) if (s.key === refused.key || (refused.thing && s.thing === refused.thing)) await dequeue(s.key);
+  await mutate('outbox');
+  await refresh();
+}
+
+/** A refused write is sent again on top of what the server has now. */
+export async function insist(refused: Queued, current: Held | undefined): Promise<void> {
+  let version = current?.version ?? 0;
+  for (const s of await outbox()) {
+    if (s.key !== refused.key && !(refused.thing && s.thing === refused.thing)) continue;
+    const { refused: _refused, ...rest } = s;
+    if (s.path !== COMMANDS) await requeue(rest);
+    else {
+      const body = s.body as Command;
+      await requeue({ ...rest, body: { ...body, id: uuid(), baseVersion: version } });
+      version += 1;
+    }
+  }
+  await mutate('outbox');
+  await flush();
+}

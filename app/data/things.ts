@@ -1,0 +1,67 @@
+import { applyPatch } from '@escale/core/formats/pointer';
+import { emptyShed, SHELF, THINGS, type Patch, type Shed, type ThingOf, type ThingType, type Trip } from '@escale/core/model';
+import type { Queued } from './store';
+
+/** A thing as this device holds it: the server's version plus what waits in the outbox. */
+export interface Held<T extends ThingType = ThingType> { id: string; type: T; version: number; deleted: boolean; doc: ThingOf<T> }
+
+export type Deed = { kind: 'create'; doc: Record<string, unknown> } | { kind: 'patch'; patch: Patch[] } | { kind: 'remove' } | { kind: 'restore' };
+export interface Command { id: string; device: string; type: ThingType; thing: string; baseVersion: number; deed: Deed }
+
+export interface ThingsAnswer { now: number; simulated: boolean; things: Held[] }
+
+/** What came from the server or from this device's store passes its schema once; a document that does not is left out and counted. */
+export function readThings(body: unknown): ThingsAnswer & { unreadable: number } {
+  const { now, simulated, things } = body as ThingsAnswer;
+  const good = things.flatMap((held) => {
+    const read = THINGS[held.type]?.safeParse(held.doc);
+    return read?.success ? [{ ...held, doc: read.data } as Held] : [];
+  });
+  return { now, simulated, things: good, unreadable: things.length - good.length };
+}
+
+/** The server's things with the commands that wait done to them: what the person sees at once. */
+export function overlay(things: Held[], waiting: Queued[]): Held[] {
+  const byId = new Map(things.map((held) => [held.id, held]));
+  for (const { path, body, refused } of waiting) {
+    if (path !== COMMANDS || refused) continue;
+    const next = done(byId.get((body as Command).thing), body as Command);
+    if (next) byId.set(next.id, next);
+  }
+  return [...byId.values()].filter((held) => !held.deleted);
+}
+
+export const COMMANDS = '/api/commands';
+
+function done(held: Held | undefined, { type, thing, deed }: Command): Held | undefined {
+  if (deed.kind === 'create') return held ?? { id: thing, type, version: 1, deleted: false, doc: deed.doc as ThingOf<ThingType> };
+  if (!held) return undefined;
+  if (deed.kind === 'patch') return { ...held, version: held.version + 1, doc: applyPatch(held.doc, deed.patch) };
+  return { ...held, version: held.version + 1, deleted: deed.kind === 'remove' };
+}
+
+export function shedOf(things: Held[]): { shed: Shed; trips: Trip[] } {
+  const shed = emptyShed();
+  const trips: Trip[] = [];
+  for (const { type, doc } of things) {
+    if (type === 'trip') trips.push(doc as Trip);
+    else (shed[SHELF[type]] as unknown[]).push(doc);
+  }
+  return { shed, trips };
+}
+
+const topOf = (pointer: string) => pointer.split('/')[1];
+
+/** The patch that takes a patch back: every field it touched as it was. */
+export function inverseOf(doc: object, patch: Patch[]): Patch[] {
+  const before = doc as Record<string, unknown>;
+  return [...new Set(patch.map((p) => topOf(p.pointer)))].map((field) => (before[field] === undefined ? { op: 'unset', pointer: `/${field}` } : { op: 'set', pointer: `/${field}`, value: before[field] }));
+}
+
+/** A value that is stated is no guess any more: the patch that says so, for the pointers it sets. */
+export function withBasis(doc: { basis?: Record<string, string> | undefined }, patch: Patch[]): Patch[] {
+  const basis = doc.basis ?? {};
+  const touched = (guess: string) => patch.some(({ pointer }) => guess === pointer || guess.startsWith(`${pointer}/`));
+  const left = Object.fromEntries(Object.entries(basis).filter(([pointer, how]) => how !== 'guessed' || !touched(pointer)));
+  return Object.keys(left).length === Object.keys(basis).length ? patch : [...patch, { op: 'set', pointer: '/basis', value: left }];
+}

@@ -1,0 +1,38 @@
+import type { FieldRef, Mend, SectionId, ThingType } from '@escale/core/model';
+
+/** The one table from core's pointers to routes and fields. Core knows no route. */
+
+/** Which section of a trip edits a field, by the first segment of its pointer. */
+const SECTION_OF: Record<string, SectionId> = {
+  boat: 'plan/boat', crew: 'plan/boat', stow: 'pack/kit', water: 'plan/water', launch: 'plan/water', return: 'plan/water', halts: 'plan/water',
+  leave: 'plan/day', speed: 'plan/day', homeBy: 'plan/day', limits: 'plan/day', driveMinutes: 'plan/day', checkInMinutes: 'plan/day',
+  load: 'pack/load', contacts: 'pack/float-plan', graceMinutes: 'pack/float-plan', ifLate: 'pack/float-plan', parked: 'pack/float-plan', title: 'plan/boat', notes: 'home/debrief', status: 'home/close',
+};
+
+export type ShedType = Exclude<ThingType, 'trip' | 'debrief' | 'run'>;
+export const SHED_TYPES = ['boat', 'person', 'gear', 'place', 'water', 'contact'] as const satisfies readonly ShedType[];
+
+export const sectionHref = (trip: string, section: SectionId) => `/trips/${trip}/${section}`;
+export const thingHref = (type: string, id: string) => `/shed/${type}/${id}`;
+
+/** Where a field is edited. Undefined when nothing edits it, which a test makes sure never happens for what core emits. */
+export function fieldHref({ type, id, pointer }: FieldRef): string | undefined {
+  const at = pointer === '' ? '' : `?at=${encodeURIComponent(pointer)}`;
+  if (type === 'trip') {
+    const section = SECTION_OF[pointer.split('/')[1] ?? ''];
+    return id !== undefined && section ? `${sectionHref(id, section)}${at}` : undefined;
+  }
+  if (!(SHED_TYPES as readonly string[]).includes(type)) return undefined;
+  return id === undefined ? '/shed' : `${thingHref(type, id)}${at}`;
+}
+
+/** Where a mend leads, or undefined for one that is done on the spot. */
+export function mendHref(mend: Mend, trip: string): string | undefined {
+  if ('go' in mend) return fieldHref(mend.go);
+  if ('open' in mend) return sectionHref(trip, mend.open);
+  if ('add' in mend) return `/shed/gear/new?kind=${encodeURIComponent(mend.add.kind)}&back=${encodeURIComponent(sectionHref(trip, 'pack/kit'))}`;
+  return undefined;
+}
+
+/** The id of the element that edits a field, for `?at=`. */
+export const fieldId = (pointer: string) => `field${pointer.replaceAll('/', '-')}`;

@@ -1,0 +1,210 @@
+import { createContext, useContext, useState } from 'react';
+import { View } from 'react-native';
+import { HelperText, TextInput } from 'react-native-paper';
+import { useController, useFieldArray, useFormContext, type FieldErrors } from 'react-hook-form';
+import type * as z from 'zod';
+import type { ThingType } from '@escale/core/model';
+import { CATALOGUE } from '@escale/core/trip';
+import { fromSI, toSI, unitOf, type Quantity } from '@escale/core/units';
+import { Button, Row } from '../../ui/button';
+import { Choice } from '../../ui/choice';
+import { T } from '../../ui/text';
+import { usePalette } from '../../ui/theme';
+import { TOUCH } from '../../ui/tokens';
+import { useKind } from '../../data/hooks';
+import { useSettings } from '../../data/settings';
+import { fieldId } from '../../data/where';
+import { DateField } from './date-field';
+import { blankOf, fieldsOf, shapeOf, type Shape } from './schema';
+
+export interface FieldProps {
+  /** Dotted name of React Hook Form; its pointer is the same with slashes. */
+  name: string;
+  schema: z.ZodType;
+  onLeft: (name: string) => Promise<void> | void;
+  basis?: Record<string, string>;
+}
+
+export const pointerOf = (name: string) => `/${name.replaceAll('.', '/')}`;
+/** Deeper parts of a form are told how to save by the outermost. */
+const Basis = createContext<Record<string, string>>({});
+
+/** One field of a schema, whatever it is. */
+export function Field({ basis, ...props }: FieldProps) {
+  const outer = useContext(Basis);
+  const shape = shapeOf(props.schema);
+  return <Basis.Provider value={basis ?? outer}><Labelled shape={shape} {...props} /></Basis.Provider>;
+}
+
+function Labelled({ shape, ...props }: FieldProps & { shape: Shape }) {
+  const basis = useContext(Basis);
+  const { meta, kind } = shape;
+  const guessed = basis[pointerOf(props.name)] === 'guessed';
+  const title = meta.title ?? props.name.split('.').at(-1) ?? '';
+  const label = `${title}${shape.optional ? '' : ''}`;
+  return (
+    <View style={{ gap: 4 }}>
+      <T as="label" style={{ fontSize: 14 }}>{label}{guessed ? ' · a guess' : ''}</T>
+      {kind === 'group' ? <Group shape={shape} {...props} /> : kind === 'none-or-group' ? <NoneOrGroup shape={shape} label={title} {...props} /> : kind === 'list' ? <List shape={shape} label={title} {...props} /> : <One shape={shape} label={title} {...props} />}
+      {meta.help ? <T as="small">{meta.help}</T> : null}
+    </View>
+  );
+}
+
+function useError(name: string): string | undefined {
+  const { formState: { errors } } = useFormContext();
+  const found = name.split('.').reduce<unknown>((at, key) => (at as FieldErrors | undefined)?.[key], errors) as { message?: string; root?: { message?: string } } | undefined;
+  return found?.message ?? found?.root?.message;
+}
+
+function Fault({ name }: { name: string }) {
+  const message = useError(name);
+  return message ? <HelperText type="error" role="alert" visible style={{ fontSize: 14, paddingHorizontal: 0 }}>{message}</HelperText> : null;
+}
+
+type Inner = FieldProps & { shape: Shape; label: string };
+
+function One(props: Inner) {
+  const { shape } = props;
+  if (shape.meta.ref) return <Ref type={shape.meta.ref} {...props} />;
+  if (shape.meta.catalogue) return <Choose options={CATALOGUE.kinds.map((k) => ({ value: k.id, label: k.title }))} {...props} />;
+  if (shape.kind === 'choice') return <Choose options={Object.entries(shape.meta.words ?? {}).map(([value, label]) => ({ value, label }))} {...props} />;
+  if (shape.kind === 'yes-no') return <YesNo {...props} />;
+  if (shape.kind === 'number') return <Measure {...props} />;
+  if (shape.meta.picks) return <DateField {...props} />;
+  return <Text {...props} />;
+}
+
+function Text({ name, shape, label, onLeft }: Inner) {
+  const { field, fieldState } = useController({ name });
+  const long = shape.meta.long === true;
+  return (
+    <>
+      <TextInput mode="outlined" dense={!long} multiline={long} {...(long ? { numberOfLines: 3 } : {})} accessibilityLabel={label} id={fieldId(pointerOf(name))} error={fieldState.error !== undefined} value={typeof field.value === 'string' ? field.value : ''} onChangeText={(text) => field.onChange(text === '' && shape.optional ? undefined : text)} onBlur={() => { field.onBlur(); void onLeft(name); }} style={long ? {} : { minHeight: TOUCH }} />
+      <Fault name={name} />
+    </>
+  );
+}
+
+/** A number in the person's own unit; SI inside. What is typed stays as typed until the field is left. */
+function Measure({ name, shape, label, onLeft }: Inner) {
+  const { field, fieldState } = useController({ name });
+  const { setError } = useFormContext();
+  const quantity = (shape.meta.quantity ?? 'count') as Quantity;
+  const unit = unitOf(quantity, useSettings().units);
+  const shown = typeof field.value === 'number' ? String(Number(fromSI(field.value, unit).toFixed(Math.max(unit.digits, 2)))) : '';
+  const [typed, setTyped] = useState<string>();
+  const leave = () => {
+    field.onBlur();
+    if (typed === undefined) return;
+    const text = typed.trim().replace(',', '.');
+    const number = Number(text);
+    if (text !== '' && !Number.isFinite(number)) return setError(name, { message: `${label} is a number${unit.symbol ? ` in ${unit.symbol}` : ''}` });
+    field.onChange(text === '' ? undefined : toSI(number, unit));
+    setTyped(undefined);
+    void onLeft(name);
+  };
+  return (
+    <>
+      <TextInput mode="outlined" dense inputMode="decimal" accessibilityLabel={unit.symbol ? `${label}, ${unit.symbol}` : label} id={fieldId(pointerOf(name))} error={fieldState.error !== undefined} value={typed ?? shown} onChangeText={setTyped} onBlur={leave} {...(unit.symbol ? { right: <TextInput.Affix text={unit.symbol} /> } : {})} style={{ minHeight: TOUCH, maxWidth: 240 }} />
+      <Fault name={name} />
+    </>
+  );
+}
+
+function Choose({ name, shape, label, options, onLeft }: Inner & { options: { value: string; label: string }[] }) {
+  const { field } = useController({ name });
+  return (
+    <>
+      <Choice label={label} id={fieldId(pointerOf(name))} options={options} value={field.value as string | undefined} clearable={shape.optional} onChange={(value) => { field.onChange(value); void onLeft(name); }} />
+      <Fault name={name} />
+    </>
+  );
+}
+
+function YesNo({ name, label, shape, onLeft }: Inner) {
+  const { field } = useController({ name });
+  const value = field.value === true ? 'yes' : field.value === false ? 'no' : undefined;
+  return <Choice label={label} id={fieldId(pointerOf(name))} options={[{ value: 'yes', label: 'Yes' }, { value: 'no', label: 'No' }]} value={value} clearable={shape.optional} onChange={(v) => { field.onChange(v === undefined ? undefined : v === 'yes'); void onLeft(name); }} />;
+}
+
+const nameOf = (doc: object) => ('name' in doc ? String(doc.name) : 'title' in doc ? String(doc.title) : '?');
+
+function Ref({ type, ...props }: Inner & { type: ThingType }) {
+  const things = useKind(type);
+  return <Choose {...props} options={things.map((h) => ({ value: h.id, label: nameOf(h.doc) }))} />;
+}
+
+function Group({ name, shape, onLeft }: FieldProps & { shape: Shape }) {
+  const p = usePalette();
+  return <View style={{ borderLeftWidth: 2, borderColor: p.line, paddingLeft: 10, gap: 10 }}>{Object.entries(shape.fields ?? {}).map(([key, field]) => (shapeOf(field).meta.hidden ? null : <Field key={key} name={`${name}.${key}`} schema={field} onLeft={onLeft} />))}<Fault name={name} /></View>;
+}
+
+/** "None" is said, not left out: a plate that is not there is a fact. */
+function NoneOrGroup({ name, shape, label, onLeft }: Inner) {
+  const { field } = useController({ name });
+  const state = field.value === 'none' ? 'none' : field.value === undefined ? undefined : 'has';
+  const take = (next: string | undefined) => {
+    field.onChange(next === 'none' ? 'none' : next === 'has' ? {} : undefined);
+    void onLeft(name);
+  };
+  return (
+    <>
+      <Choice label={label} id={fieldId(pointerOf(name))} options={[{ value: 'has', label: 'Has one' }, { value: 'none', label: 'None' }]} value={state} clearable onChange={take} />
+      {state === 'has' ? <Group name={name} shape={shape} schema={shape.schema} onLeft={onLeft} /> : null}
+    </>
+  );
+}
+
+/** A list: of plain words, of things, or of groups. */
+function List({ name, shape, label, onLeft }: Inner) {
+  const p = usePalette();
+  const { control } = useFormContext();
+  const { fields, append, remove } = useFieldArray({ control, name });
+  const element = shape.element;
+  if (!element) return null;
+  const inner = shapeOf(element);
+  if (inner.kind !== 'group') return <Words name={name} shape={shape} label={label} onLeft={onLeft} schema={shape.schema} />;
+  const drop = (i: number) => {
+    remove(i);
+    void onLeft(name);
+  };
+  return (
+    <View style={{ gap: 10 }} id={fieldId(pointerOf(name))} tabIndex={-1} aria-label={label} role="group">
+      {fields.map((row, i) => (
+        <View key={row.id} style={{ borderWidth: 1, borderColor: p.line, padding: 10, gap: 10, backgroundColor: p.raised }}>
+          {fieldsOf(element).map(([key, field]) => <Field key={key} name={`${name}.${i}.${key}`} schema={field} onLeft={onLeft} />)}
+          <Row><Button kind="quiet" label={`Remove ${label} ${i + 1}`} onPress={() => drop(i)}>Remove</Button></Row>
+        </View>
+      ))}
+      <Row><Button label={`Add to ${label}`} onPress={() => append(blankOf(element) as object)}>Add</Button></Row>
+      <Fault name={name} />
+    </View>
+  );
+}
+
+/** A list of words, one a line; or of chosen things. */
+function Words({ name, shape, label, onLeft }: Inner) {
+  const { field } = useController({ name });
+  const type = shape.meta.ref;
+  const things = useKind(type ?? 'boat');
+  const value = (field.value as string[] | undefined) ?? [];
+  const put = (next: string[]) => {
+    field.onChange(next);
+    void onLeft(name);
+  };
+  if (type) {
+    return (
+      <View role="group" aria-label={label} id={fieldId(pointerOf(name))} tabIndex={-1} style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 6 }}>
+        {things.map((h) => <Button key={h.id} kind={value.includes(h.id) ? 'main' : 'plain'} label={`${nameOf(h.doc)}${value.includes(h.id) ? ', chosen' : ''}`} onPress={() => put(value.includes(h.id) ? value.filter((id) => id !== h.id) : [...value, h.id])}>{nameOf(h.doc)}</Button>)}
+      </View>
+    );
+  }
+  return (
+    <>
+      <TextInput mode="outlined" multiline numberOfLines={3} accessibilityLabel={`${label}, one a line`} id={fieldId(pointerOf(name))} value={value.join('\n')} onChangeText={(text) => field.onChange(text.split('\n'))} onBlur={() => { field.onBlur(); put(value.map((w) => w.trim()).filter(Boolean)); }} />
+      <T as="small">One a line.</T>
+      <Fault name={name} />
+    </>
+  );
+}

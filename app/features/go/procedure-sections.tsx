@@ -1,0 +1,85 @@
+import { View } from 'react-native';
+import { useRouter } from 'expo-router';
+import { positionText } from '@escale/core/floatplan';
+import { CRAFT } from '@escale/core/model/lists';
+import { proceduresFor, stepStates, type Procedure } from '@escale/core/procedure';
+import { render } from '@escale/core/say';
+import { mayday } from '@escale/core/signals';
+import { PROCEDURES } from '@escale/core/trip';
+import { Button } from '../../ui/button';
+import { T } from '../../ui/text';
+import { usePalette } from '../../ui/theme';
+import { useTrip } from '../trip/use-trip';
+import { useRun } from './use-run';
+
+/** Procedures of a group that suit this trip's boat. */
+function useProcedures(group: Procedure['group']): Procedure[] {
+  const { prepared, assessment } = useTrip();
+  return proceduresFor(PROCEDURES.filter((r) => r.group === group), prepared.match(assessment.leave).world);
+}
+
+export const LaunchSection = () => <Group group="go" none="Launching" />;
+export const RetrieveSection = () => <Group group="home" none="Landing" />;
+
+function Group({ group, none }: { group: Procedure['group']; none: string }) {
+  const { trip, shed } = useTrip();
+  const found = useProcedures(group);
+  const boat = shed.boats.find((b) => b.id === trip.boat);
+  if (found.length === 0) return <T as="soft">{none} {boat ? `a ${CRAFT[boat.kind].toLowerCase()}` : 'this boat'} has no steps in Escale yet. Use your own list; plug, straps, lock and brake looked at twice.</T>;
+  return <View style={{ gap: 18 }}>{found.map((made) => <ProcedureCard key={made.id} procedure={made} />)}</View>;
+}
+
+function ProcedureCard({ procedure }: { procedure: Procedure }) {
+  const p = usePalette();
+  const router = useRouter();
+  const { trip } = useTrip();
+  const { held, ticks } = useRun(procedure.id, trip.id);
+  const states = stepStates(procedure.steps, ticks);
+  const done = procedure.steps.filter((s) => states.get(s.id)?.done).length;
+  return (
+    <View style={{ gap: 8 }}>
+      <T as="section" heading={3}>{procedure.title}</T>
+      {procedure.stopIf ? <T as="soft">Stay ashore if: {procedure.stopIf}</T> : null}
+      <Button kind="main" wet onPress={() => router.push(`/trips/${trip.id}/run/${procedure.id}`)}>{held ? `Go on, ${done} of ${procedure.steps.length}` : 'Start'}</Button>
+      {procedure.steps.map((step) => (
+        <View key={step.id} style={{ flexDirection: 'row', gap: 10, paddingVertical: 6, borderBottomWidth: 1, borderColor: p.line }}>
+          <T as="strong" style={{ width: 24 }}>{states.get(step.id)?.done ? '✓' : step.n}</T>
+          <View style={{ flex: 1 }}><T>{step.what}</T><T as="small">{step.why}{step.second ? ' Looked at twice.' : ''}</T></View>
+        </View>
+      ))}
+      {procedure.schools?.map((school) => <View key={school.question} style={{ gap: 2 }}><T as="strong">{school.question}</T>{school.sides.map((side) => <T key={side} as="soft">{side}</T>)}</View>)}
+    </View>
+  );
+}
+
+/** What to do in the first ten seconds, and the words to say with boat, people and place filled in. */
+export function TroubleSection() {
+  const router = useRouter();
+  const { trip, shed, reader, assessment } = useTrip();
+  const p = usePalette();
+  const found = useProcedures('trouble');
+  const boat = shed.boats.find((b) => b.id === trip.boat);
+  const launch = shed.places.find((pl) => pl.id === trip.launch);
+  const used = new Set(assessment.requirements.filter((r) => r.applies !== 'no').flatMap((r) => r.metBy.map((u) => u.item)));
+  const signals = shed.gear.filter((g) => used.has(g.id) && /flare|beacon|light|horn|whistle/.test(g.kind)).map((g) => g.name.toLowerCase());
+  return (
+    <View style={{ gap: 18 }}>
+      <T as="section" heading={3}>People before gear. Stay with the boat. Call early.</T>
+      {found.map((made) => (
+        <View key={made.id} style={{ gap: 8, borderWidth: 2, borderColor: p.ink, padding: 12 }}>
+          <T as="section" heading={3}>{made.title}</T>
+          <T style={{ fontSize: 19, lineHeight: 26 }}>{made.steps[0]?.what}</T>
+          <Button kind="main" wet onPress={() => router.push(`/trips/${trip.id}/run/${made.id}`)}>All steps</Button>
+        </View>
+      ))}
+      {found.length === 0 ? <T as="soft">No steps for this kind of boat yet. Stay with her, get on her or into her, call.</T> : null}
+      {boat ? (
+        <View style={{ gap: 6 }}>
+          <T as="section" heading={3}>Say on the radio, channel 16</T>
+          {mayday(boat, trip.crew.length, launch ? positionText(launch.position) : '…', signals).map((line, i) => <T key={i} style={{ fontSize: 18, lineHeight: 26 }}>{render(line, reader)}</T>)}
+          <T as="small">The position is that of {launch?.name ?? 'the launch'}: say where you are now. Only where life is in danger.</T>
+        </View>
+      ) : null}
+    </View>
+  );
+}

@@ -1,0 +1,82 @@
+import { useState } from 'react';
+import { ScrollView, View } from 'react-native';
+import type { Procedure, Step } from '@escale/core/procedure';
+import { stepStates } from '@escale/core/procedure';
+import { Button, Row } from '../../ui/button';
+import { T } from '../../ui/text';
+import { usePalette } from '../../ui/theme';
+import type { useRun } from './use-run';
+
+interface Props { procedure: Procedure; run: ReturnType<typeof useRun>; now: number; leave: () => void }
+
+/** One big step at a time, with wet hands. What has sunk boats is looked at twice; what can't be done now stays open. */
+export function Runner({ procedure, run, now, leave }: Props) {
+  const p = usePalette();
+  const [back, setBack] = useState<string>();
+  const states = stepStates(procedure.steps, run.ticks);
+  const open = procedure.steps.filter((s) => !states.get(s.id)?.done);
+  const skipped = new Set(run.ticks.filter((t) => t.skipped).map((t) => t.step));
+  const ready = open.filter((s) => states.get(s.id)?.blockedBy.length === 0);
+  // First what was never touched; then the second looks; then what was put off.
+  const next = procedure.steps.find((s) => s.id === back && !states.get(s.id)?.done)
+    ?? ready.find((s) => !states.get(s.id)?.wantsSecond && !skipped.has(s.id)) ?? ready.find((s) => states.get(s.id)?.wantsSecond) ?? ready[0];
+  const done = procedure.steps.length - open.length;
+
+  if (!run.held) {
+    return (
+      <Stage title={procedure.title} leave={leave}>
+        <T as="title" style={{ fontSize: 30, lineHeight: 36 }}>{procedure.steps.length} steps for this boat and this hour</T>
+        {procedure.stopIf ? <View style={{ borderLeftWidth: 8, borderColor: p.ink, paddingLeft: 12 }}><T as="section">Stay ashore if</T><T style={{ fontSize: 18, lineHeight: 25 }}>{procedure.stopIf}</T></View> : null}
+        <View style={{ flex: 1 }} />
+        <Button kind="main" wet onPress={() => void run.begin(now)}>Begin</Button>
+      </Stage>
+    );
+  }
+  if (!next) {
+    return (
+      <Stage title={procedure.title} leave={leave}>
+        <T as="title" style={{ fontSize: 30, lineHeight: 36 }}>{open.length === 0 ? 'All done.' : `${open.length} steps still open`}</T>
+        <T style={{ fontSize: 18 }}>{open.length === 0 ? 'Every step was ticked, and what asks for it was looked at twice.' : open.map((s) => s.what).join(' ')}</T>
+        <View style={{ flex: 1 }} />
+        <Button kind="main" wet onPress={() => { void run.end(now); leave(); }}>Close</Button>
+      </Stage>
+    );
+  }
+  return <StepView key={next.id + String(states.get(next.id)?.wantsSecond)} step={next} done={done} open={open} {...{ procedure, run, now, leave }} second={states.get(next.id)?.wantsSecond === true} putOff={skipped.has(next.id)} choose={setBack} />;
+}
+
+function StepView({ step, procedure, run, now, leave, second, putOff, done, open, choose }: Props & { step: Step; second: boolean; putOff: boolean; done: number; open: Step[]; choose: (id: string) => void }) {
+  const p = usePalette();
+  const [list, setList] = useState(false);
+  const at = new Date(now).toISOString();
+  const tick = () => void run.mark({ step: step.id, at, ...(second ? { second: true } : {}) });
+  return (
+    <Stage title={procedure.title} leave={leave} note={`${done} of ${procedure.steps.length} done`}>
+      {second ? <T as="section" style={{ borderWidth: 2, borderColor: p.ink, padding: 8, alignSelf: 'flex-start' }}>Second look, by another eye or again by yours</T> : putOff ? <T as="section">Put off before</T> : null}
+      <T as="title" heading={2} style={{ fontSize: 32, lineHeight: 40 }}>{step.what}</T>
+      <T style={{ fontSize: 19, lineHeight: 27 }}>{step.why}</T>
+      {step.danger ? <T as="strong" style={{ fontSize: 18, lineHeight: 25 }}>{step.danger}</T> : null}
+      {step.who ? <T as="soft">{step.who}</T> : null}
+      {list ? open.map((s) => <Button key={s.id} kind="quiet" onPress={() => choose(s.id)}>{s.what}</Button>) : null}
+      <View style={{ flex: 1, minHeight: 24 }} />
+      <Row>
+        <Button onPress={() => void run.mark({ step: step.id, at, skipped: true })} disabled={open.length === 1} style={{ flex: 1 }}>Not now</Button>
+        <Button onPress={() => setList(!list)} style={{ flex: 1 }}>What is open</Button>
+      </Row>
+      <Button kind="main" wet onPress={tick} style={{ minHeight: 88 }}>{second ? 'Seen again' : 'Done'}</Button>
+    </Stage>
+  );
+}
+
+function Stage({ title, note, leave, children }: { title: string; note?: string; leave: () => void; children: React.ReactNode }) {
+  const p = usePalette();
+  return (
+    <ScrollView role="main" style={{ flex: 1, backgroundColor: p.paper }} contentContainerStyle={{ flexGrow: 1, padding: 16, gap: 14, maxWidth: 620, width: '100%', alignSelf: 'center' }}>
+      <View style={{ flexDirection: 'row', justifyContent: 'space-between', alignItems: 'center' }}>
+        <View><T as="strong" heading={1}>{title}</T>{note ? <T as="label">{note}</T> : null}</View>
+        <Button kind="quiet" label="Leave the steps" onPress={leave}>leave</Button>
+      </View>
+      {children}
+    </ScrollView>
+  );
+}

@@ -1,0 +1,101 @@
+import { ScrollView, View } from 'react-native';
+import { useRouter } from 'expo-router';
+import { isOpen } from '@escale/core/floatplan';
+import { ARRIVED, landingsFrom, plannedPosition } from '@escale/core/passage';
+import { clock } from '@escale/core/say';
+import { format, MS, spanText } from '@escale/core/units';
+import { Button, Row } from '../../ui/button';
+import { Logo } from '../../ui/logo';
+import { T } from '../../ui/text';
+import { Themed, usePalette } from '../../ui/theme';
+import { useNow, useOutbox, useThings } from '../../data/hooks';
+import { deed, newId } from '../../data/send';
+import { useSettings } from '../../data/settings';
+import { useTrip } from '../trip/use-trip';
+
+/** On the water: four things, large, in the dark or in the sun, and Trouble across the whole width. */
+export function UnderWay() {
+  const { theme } = useSettings();
+  return <Themed theme={theme === 'sun' ? 'sun' : 'night'}><Screen /></Themed>;
+}
+
+function Screen() {
+  const p = usePalette();
+  const router = useRouter();
+  const now = useNow();
+  const { trip, plan, assessment, reader } = useTrip();
+  const { offlineSince } = useThings();
+  const waiting = useOutbox().length;
+  const open = plan !== undefined && isOpen(plan.state);
+  const times = open ? plan.times : assessment.schedule;
+  const turn = assessment.schedule?.latestTurn ?? times?.turnBack;
+  const next = times?.checkIns.find((at) => at > now);
+  const left = open && (plan.state === 'under-way' || plan.events.some((e) => e.kind === 'under-way'));
+  const say = (kind: 'under-way' | 'check-in' | 'closed', said: string) => {
+    if (plan) void deed(plan.id, { id: newId(), kind, madeAt: new Date(now).toISOString() }, said);
+  };
+  return (
+    <ScrollView role="main" style={{ flex: 1, backgroundColor: p.paper }} contentContainerStyle={{ flexGrow: 1, padding: 16, gap: 14, maxWidth: 620, width: '100%', alignSelf: 'center' }}>
+      <View style={{ flexDirection: 'row', alignItems: 'center', gap: 10 }}>
+        <Logo />
+        <T as="strong" heading={1} style={{ flex: 1, fontSize: 18 }} numberOfLines={1}>{left && times ? `Under way · ${spanText((now - times.leave) / MS.second)}` : trip.title}</T>
+        <T as="label">{offlineSince !== undefined ? `no signal, ${waiting} waiting` : waiting > 0 ? `${waiting} waiting` : ''}</T>
+        <Button kind="quiet" label="Leave this screen" onPress={() => router.replace(`/trips/${trip.id}/go`)}>leave</Button>
+      </View>
+
+      <View>
+        <T as="caps">{turn === undefined ? 'Turn back' : now <= turn ? 'Turn back in' : 'Turn back now, late by'}</T>
+        <T as="giant" numberOfLines={1} aria-label={turn === undefined ? 'not known' : spanText((turn - now) / MS.second)}>{turn === undefined ? '–' : countdown(Math.abs(turn - now))}</T>
+        <T as="section">{turn === undefined ? 'No limit could be reckoned: set a time to be home.' : `at ${clock(turn, reader)}, the latest that brings you home inside your limits`}</T>
+      </View>
+
+      <Panel title="Check-in">
+        <View style={{ flexDirection: 'row', justifyContent: 'space-between', alignItems: 'center' }}>
+          <T as="figure">{next === undefined ? (times?.home ? clock(times.home, reader) : '–') : clock(next, reader)}</T>
+          {open ? (left ? <Button wet onPress={() => say('check-in', 'a check-in')}>I’m fine</Button> : <Button wet onPress={() => say('under-way', 'leaving')}>We have left</Button>) : null}
+        </View>
+        <T as="soft">{open ? (next === undefined ? 'Home; no check-in is promised before.' : 'The next that you promised.') : 'No float plan is filed: nobody is watching the clock.'}</T>
+      </Panel>
+
+      <NearestLanding />
+
+      <View style={{ flex: 1, minHeight: 8 }} />
+      <Row>
+        <Button wet style={{ flex: 1 }} onPress={() => router.push(`/trips/${trip.id}/pack/float-plan`)}>Change plan</Button>
+        <Button wet style={{ flex: 1 }} onPress={() => router.push(`/trips/${trip.id}/home/close`)}>We’re home</Button>
+      </Row>
+      <Button kind="main" wet style={{ minHeight: 88 }} onPress={() => router.push(`/trips/${trip.id}/go/trouble`)}>Trouble</Button>
+    </ScrollView>
+  );
+}
+
+/** Hours and minutes; under ten minutes also seconds. */
+const SECONDS_UNDER = 10 * MS.minute;
+function countdown(ms: number): string {
+  const two = (n: number) => String(n).padStart(2, '0');
+  const minutes = Math.floor(ms / MS.minute);
+  return ms < SECONDS_UNDER ? `${minutes}:${two(Math.floor((ms % MS.minute) / MS.second))}` : `${Math.floor(minutes / 60)}:${two(minutes % 60)}`;
+}
+
+/** The landing nearest to where the plan has you now, at the speed you have when tired. */
+function NearestLanding() {
+  const now = useNow(MS.minute);
+  const { shed, trip, assessment: { schedule } } = useTrip();
+  const boat = shed.boats.find((b) => b.id === trip.boat);
+  const slow = boat?.propulsion[0]?.slow ?? boat?.propulsion[0]?.cruise;
+  const here = schedule && trip.launch ? plannedPosition(schedule, trip.launch, shed.places, now) : undefined;
+  const best = here && landingsFrom(here, shed.places, slow)[0];
+  if (!best) return null;
+  const there = best.metres < ARRIVED;
+  return (
+    <Panel title="Nearest landing">
+      <T as="figure">{there ? 'here' : `${format(best.metres, 'distance', 'metric')}  ${format(best.bearing, 'bearing', 'metric')}${best.seconds === undefined ? '' : `  ${spanText(best.seconds)}`}`}</T>
+      <T as="soft">{best.place.name}. From where the plan has you now{slow && !there ? `, at ${format(slow, 'speed', 'metric')} when tired` : ''}. The bearing is true.</T>
+    </Panel>
+  );
+}
+
+function Panel({ title, children }: { title: string; children: React.ReactNode }) {
+  const p = usePalette();
+  return <View style={{ borderTopWidth: 1, borderColor: p.line, paddingTop: 10, gap: 2 }}><T as="caps">{title}</T>{children}</View>;
+}

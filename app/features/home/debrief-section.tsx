@@ -1,0 +1,30 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import { civilDate } from '@escale/core/earth';
+import type { Debrief } from '@escale/core/model';
+import { Button } from '../../ui/button';
+import { T } from '../../ui/text';
+import { useKind } from '../../data/hooks';
+import { change, create, newId } from '../../data/send';
+import { ThingForm } from '../forms/thing-form';
+import { useTrip } from '../trip/use-trip';
+
+/** What was forgotten and what broke. What stands here comes back, first, on the next packing list. */
+export function DebriefSection() {
+  const { trip, now, reader } = useTrip();
+  const held = useKind('debrief').find((d) => d.doc.trip === trip.id);
+  const [begun, setBegun] = useState(false);
+  const begin = () => {
+    setBegun(true);
+    void create('debrief', { id: newId(), trip: trip.id, on: civilDate(now, reader.zone), forgotten: [], broken: [] } as Debrief, 'a debrief');
+  };
+  if (!held) {
+    return (
+      <View style={{ gap: 10 }}>
+        <T as="soft">Three minutes while you still know it. What was forgotten stands first on the list of your next trip, and the steps ask for it.</T>
+        <Button kind="main" busy={begun} onPress={begin}>Begin</Button>
+      </View>
+    );
+  }
+  return <ThingForm type="debrief" doc={held.doc} only={['forgotten', 'broken', 'note']} onPatch={(patch) => void change(held, patch, 'the debrief')} />;
+}

@@ -1,0 +1,98 @@
+import { useMemo, useRef, useState } from 'react';
+import { View } from 'react-native';
+import { Link } from 'expo-router';
+import { TextInput } from 'react-native-paper';
+import { isOpen, sheetOf } from '@escale/core/floatplan';
+import type { PlanView, Sheet } from '@escale/core/model';
+import { clock, dayOf } from '@escale/core/say';
+import { Button, Row } from '../../ui/button';
+import { Rule } from '../../ui/page';
+import { T } from '../../ui/text';
+import { usePalette } from '../../ui/theme';
+import { useOutbox } from '../../data/hooks';
+import { file, newId } from '../../data/send';
+import { TripForm } from '../plan/trip-form';
+import { useTrip } from '../trip/use-trip';
+
+/** Drafted from the trip; filing starts the clock on the server. */
+export function FloatPlanSection() {
+  const { trip, plan } = useTrip();
+  const open = plan !== undefined && isOpen(plan.state);
+  return (
+    <View style={{ gap: 18 }}>
+      {open ? <Filed plan={plan} /> : null}
+      <TripForm fields={['contacts', 'graceMinutes', 'ifLate', 'parked']} />
+      <Link href={'/shed/contact/new'} style={{ paddingVertical: 12 }}><T style={{ textDecorationLine: 'underline' }}>A new contact</T></Link>
+      <Draft key={trip.id} amends={open ? plan.id : undefined} />
+    </View>
+  );
+}
+
+function Filed({ plan }: { plan: PlanView }) {
+  const { reader } = useTrip();
+  return (
+    <View style={{ gap: 4 }}>
+      <T as="section" heading={3}>Filed, version {plan.version}</T>
+      {plan.contacts.map((c) => <T key={c.id}>{c.name}: {c.accepted ? 'accepted' : c.opened ? 'opened, not accepted yet' : 'not accepted yet'}</T>)}
+      <T as="soft">Home {clock(plan.times.home, reader)}, overdue {clock(plan.times.overdue, reader)} on {dayOf(plan.times.overdue, reader)}. The server acts then, whatever becomes of this phone.</T>
+      <Link href={`/watch/${plan.id}`} style={{ paddingVertical: 12 }}><T style={{ textDecorationLine: 'underline' }}>The watch over this plan</T></Link>
+    </View>
+  );
+}
+
+/** What the contact will read, before it is sent; and the one button that alarms people when nobody comes home. */
+function Draft({ amends }: { amends: string | undefined }) {
+  const { trip, shed, assessment, now, reader } = useTrip();
+  const [reason, setReason] = useState('');
+  // One id for one filing: pressed twice or sent twice it files once.
+  const id = useRef(newId());
+  const waiting = useOutbox().some((s) => s.path === '/api/plans' && s.thing === trip.id && !s.refused);
+  const sheet = useMemo(() => draftSheet(), [trip, shed, assessment, now]); // eslint-disable-line react-hooks/exhaustive-deps
+  const lacks = sheet === undefined;
+  const send = () => {
+    const request = { id: id.current, trip: trip.id, ...(amends ? { amends } : {}), ...(reason.trim() ? { reason: reason.trim() } : {}) };
+    id.current = newId();
+    setReason('');
+    void file(request, amends ? `the change to ${trip.title}` : `the float plan of ${trip.title}`);
+  };
+  return (
+    <View style={{ gap: 10 }}>
+      <T as="section" heading={3}>{amends ? 'The sheet as it would be now' : 'The sheet'}</T>
+      {sheet ? <SheetView sheet={sheet} /> : <T as="soft">A boat, a crew, a water, a contact and a time home are needed before anything can be filed.</T>}
+      {amends ? <TextInput mode="outlined" accessibilityLabel="Why it changes, for your contact" label="Why it changes, for your contact" value={reason} onChangeText={setReason} maxLength={400} /> : null}
+      <Row>
+        <Button kind="main" disabled={lacks} busy={waiting} onPress={send}>{amends ? 'Send the change' : 'File'}</Button>
+        {waiting ? <T as="soft">Waiting for signal: nothing is filed until it is through.</T> : null}
+      </Row>
+      <T as="small">{amends ? 'Contacts hear of it. A later time home has to be accepted again.' : `Filing starts a clock on the server. Your contacts hear of it now, and again if you are not home by ${assessment.schedule?.overdue ? clock(assessment.schedule.overdue, reader) : 'the overdue time'}. Escale never rings a rescue service by itself.`}</T>
+    </View>
+  );
+
+  function draftSheet(): Sheet | undefined {
+    const boat = shed.boats.find((b) => b.id === trip.boat), water = shed.waters.find((w) => w.id === trip.water);
+    const people = trip.crew.flatMap((c) => shed.people.find((who) => who.id === c.person) ?? []);
+    const contacts = trip.contacts.flatMap((c) => shed.contacts.find((who) => who.id === c) ?? []);
+    if (!boat || !water || people.length === 0 || contacts.length === 0 || !assessment.schedule?.home) return undefined;
+    return sheetOf({ trip, boat, people, water, places: shed.places, gear: shed.gear, contacts, assessment, filedAt: now });
+  }
+}
+
+/** The sheet as it stands frozen: never reckoned again. */
+export function SheetView({ sheet }: { sheet: Sheet }) {
+  const p = usePalette();
+  return (
+    <View style={{ borderWidth: 2, borderColor: p.ink, backgroundColor: p.raised, padding: 12, gap: 10 }}>
+      {sheet.lines.map((part) => (
+        <View key={part.head} style={{ gap: 2 }}>
+          <T as="caps">{part.head}</T>
+          {part.rows.map((row) => <View key={row.label} style={{ flexDirection: 'row', gap: 8 }}><T as="small" style={{ width: 96 }}>{row.label}</T><T style={{ flex: 1, fontSize: 15, lineHeight: 20 }}>{row.text}</T></View>)}
+        </View>
+      ))}
+      <Rule />
+      <T as="caps">If they are overdue</T>
+      {sheet.ifLate.map((line, i) => <T key={i} style={{ fontSize: 15, lineHeight: 20 }}>{i + 1}. {line}</T>)}
+      <T as="caps">To read aloud</T>
+      <T style={{ fontSize: 15, lineHeight: 20 }}>{sheet.read}</T>
+    </View>
+  );
+}

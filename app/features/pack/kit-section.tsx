@@ -1,0 +1,37 @@
+import { View } from 'react-native';
+import { Link } from 'expo-router';
+import type { Finding, Requirement } from '@escale/core/model';
+import { T } from '../../ui/text';
+import { FindingList } from '../trip/finding-card';
+import { findingsOf } from '../trip/sections';
+import { useTrip } from '../trip/use-trip';
+
+const LAYERS: { id: Requirement['layer']; title: string; lead: string }[] = [
+  { id: 'law', title: 'Law here', lead: 'What the rule list asks for. It is a least, written from memory: ask the local authority.' },
+  { id: 'advice', title: 'Advised for this trip', lead: 'What practice carries, and why.' },
+  { id: 'own', title: 'Your own', lead: 'What you noted yourself.' },
+];
+
+/** Every requirement in three layers that are never mixed, open ones first. */
+export function KitSection() {
+  const { assessment, trip, shed } = useTrip();
+  const layerOf = new Map(assessment.requirements.map((r) => [`kit/${r.rule}/${trip.id}`, r.layer]));
+  const found = findingsOf(assessment, 'pack/kit');
+  const of = (layer: Requirement['layer']): Finding[] => found.filter((f) => (layerOf.get(f.id) ?? 'own') === layer);
+  const water = shed.waters.find((w) => w.id === trip.water);
+  return (
+    <View style={{ gap: 22 }}>
+      <T as="label">{LAYERS.slice(0, 2).map(({ id }) => `${id === 'law' ? 'law' : 'advised'} ${of(id).filter((f) => f.level === 'set').length} of ${of(id).length}`).join(' · ')}</T>
+      {LAYERS.map(({ id, title, lead }) => (of(id).length === 0 && id !== 'law' ? null : (
+        <View key={id} style={{ marginHorizontal: -12 }}>
+          <View style={{ paddingHorizontal: 12, paddingBottom: 6 }}>
+            <T as="section" heading={3}>{title}</T>
+            <T as="small">{lead}{id === 'law' && water ? (water.jurisdiction.length > 0 ? ` As if under ${water.jurisdiction.join(', ')}.` : ' No rule list is chosen for this water.') : ''}</T>
+          </View>
+          <FindingList findings={of(id)} />
+        </View>
+      )))}
+      <Link href={'/shed'} style={{ paddingVertical: 12 }}><T style={{ textDecorationLine: 'underline' }}>The locker: all kit</T></Link>
+    </View>
+  );
+}

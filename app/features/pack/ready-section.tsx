@@ -1,0 +1,71 @@
+import { View } from 'react-native';
+import { clock, dayOf } from '@escale/core/say';
+import { packGroups, packList } from '@escale/core/kit';
+import { STOWAGE } from '@escale/core/model/lists';
+import { MS } from '@escale/core/units';
+import { Tick } from '../../ui/choice';
+import { T } from '../../ui/text';
+import { usePalette } from '../../ui/theme';
+import { tick } from '../../data/send';
+import { packListOf, useTrip } from '../trip/use-trip';
+
+const GROUP = { before: 'Days before', evening: 'The evening before', morning: 'Morning', launch: 'At the water' } as const;
+
+/** What to do before, reckoned backwards from leaving, and the packing list. */
+export function ReadySection() {
+  return (
+    <View style={{ gap: 24 }}>
+      <Backwards />
+      <Packing />
+    </View>
+  );
+}
+
+function Backwards() {
+  const p = usePalette();
+  const { assessment, reader } = useTrip();
+  if (assessment.ready.length === 0) return <T as="soft">Without a time to leave nothing can be reckoned backwards.</T>;
+  return (
+    <View style={{ gap: 12 }}>
+      {(Object.keys(GROUP) as (keyof typeof GROUP)[]).map((group) => {
+        const tasks = assessment.ready.filter((task) => task.group === group);
+        return tasks.length === 0 ? null : (
+          <View key={group}>
+            <T as="caps">{GROUP[group]}, {dayOf(tasks[0].starts, reader)}</T>
+            {tasks.map((task) => (
+              <View key={task.id} style={{ flexDirection: 'row', gap: 12, paddingVertical: 6, borderBottomWidth: 1, borderColor: p.line }}>
+                <T as="strong" style={{ width: 52 }}>{clock(task.starts, reader)}</T>
+                <View style={{ flex: 1 }}>
+                  <T>{task.title}</T>
+                  {task.why ? <T as="small">{task.why}</T> : null}
+                </View>
+                <T as="small">{Math.round((task.ends - task.starts) / MS.minute)} min</T>
+              </View>
+            ))}
+          </View>
+        );
+      })}
+    </View>
+  );
+}
+
+/** Ticks are shared between the phones of a household; the latest word on each thing holds. */
+function Packing() {
+  const { trip, prepared, assessment, shed, ticks, now } = useTrip();
+  const { kit } = prepared.match(assessment.leave);
+  const wornBy = new Map([...kit.jackets.fits].map(([person, fit]) => [fit.piece.item.id, person]));
+  const entries = packList(kit.pieces, assessment.requirements, shed.debriefs.filter((d) => d.trip !== trip.id), wornBy);
+  const done = entries.filter((e) => ticks.has(e.key)).length;
+  return (
+    <View style={{ gap: 6 }}>
+      <T as="section" heading={3}>Packing list</T>
+      <T as="soft">{done} of {entries.length} in hand.</T>
+      {packGroups(entries).map((group) => (
+        <View key={group.place}>
+          <T as="caps" style={{ marginTop: 10 }}>{group.place === 'forgotten' ? 'Forgotten before' : STOWAGE[group.place]}</T>
+          {group.entries.map((e) => <Tick key={e.key} label={e.count > 1 ? `${e.count} × ${e.title}` : e.title} on={ticks.has(e.key)} onChange={(on) => void tick(packListOf(trip.id), e.key, on, now)} {...(e.forgottenOn ? { note: `Noted after ${e.forgottenOn}` } : {})} />)}
+        </View>
+      ))}
+    </View>
+  );
+}

@@ -1,0 +1,30 @@
+import type { ReactNode } from 'react';
+import { View } from 'react-native';
+import { usePathname } from 'expo-router';
+import { useWide } from '../../ui/page';
+import { usePalette } from '../../ui/theme';
+import { useSending } from '../../data/hooks';
+import { Nav } from './nav';
+import { Shortcuts } from './shortcuts';
+import { SignalBar } from './signal';
+import { Update } from './update';
+
+/** Pages that stand alone on the screen: nothing but the matter at hand. */
+const ALONE = /\/(run\/|under-way$|trouble\/)/;
+
+export function Frame({ children }: { children: ReactNode }) {
+  const p = usePalette();
+  const wide = useWide();
+  const alone = ALONE.test(usePathname());
+  useSending();
+  return (
+    <View style={{ flex: 1, backgroundColor: p.paper }}>
+      {wide && !alone ? <Nav /> : null}
+      <Update />
+      <SignalBar />
+      <View style={{ flex: 1 }}>{children}</View>
+      {!wide && !alone ? <Nav /> : null}
+      <Shortcuts />
+    </View>
+  );
+}

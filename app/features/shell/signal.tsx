@@ -1,0 +1,48 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import { Button, Row } from '../../ui/button';
+import { T } from '../../ui/text';
+import { usePalette } from '../../ui/theme';
+import { useOutbox, useThings } from '../../data/hooks';
+import { giveUp, insist } from '../../data/send';
+import type { Held } from '../../data/things';
+import type { Queued } from '../../data/store';
+
+/** Offline is a state: what this device knows is old, and what waits to be sent. A refused write is put to the person. */
+export function SignalBar() {
+  const p = usePalette();
+  const { offlineSince, error, ready, unreadable } = useThings();
+  const waiting = useOutbox();
+  const refused = waiting.filter((s) => s.refused);
+  const going = waiting.length - refused.length;
+  const off = offlineSince !== undefined || (error !== undefined && !ready);
+  if (!off && refused.length === 0 && unreadable === 0) return null;
+  return (
+    <View role="status" style={{ borderBottomWidth: 2, borderColor: p.ink, backgroundColor: p.raised }}>
+      {off ? <T as="label" style={{ paddingHorizontal: 14, paddingVertical: 6 }}>{ready ? `No signal${going > 0 ? `, ${going} waiting` : ''}. What you see is kept on this device.` : 'The server can’t be reached, and this device has nothing kept yet.'}</T> : null}
+      {unreadable > 0 ? <T as="label" style={{ paddingHorizontal: 14, paddingVertical: 6 }}>{unreadable} kept {unreadable === 1 ? 'thing' : 'things'} could not be read by this version and {unreadable === 1 ? 'is' : 'are'} left as {unreadable === 1 ? 'it is' : 'they are'}.</T> : null}
+      {refused.map((s) => <Refused key={s.key} sending={s} />)}
+    </View>
+  );
+}
+
+function Refused({ sending }: { sending: Queued }) {
+  const { served } = useThings();
+  const [busy, setBusy] = useState(false);
+  const current = served?.things.find((h) => h.id === sending.thing) as Held | undefined;
+  const act = (deed: Promise<void>) => {
+    setBusy(true);
+    void deed.finally(() => setBusy(false));
+  };
+  return (
+    <View role="alert" style={{ padding: 12, gap: 6 }}>
+      <T as="strong">Not saved: {sending.said}</T>
+      <T as="soft">{sending.refused?.title} {sending.refused?.faults.join(' ')}</T>
+      <Row>
+        {sending.refused?.status === 409 ? <Button busy={busy} onPress={() => act(insist(sending, current))}>Keep mine</Button> : null}
+        {sending.refused?.status !== 409 ? <Button busy={busy} onPress={() => act(insist(sending, current))}>Try again</Button> : null}
+        <Button busy={busy} onPress={() => act(giveUp(sending))}>{sending.refused?.status === 409 ? 'Take what is there' : 'Let it go'}</Button>
+      </Row>
+    </View>
+  );
+}

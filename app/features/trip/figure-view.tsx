@@ -1,0 +1,75 @@
+import { useState } from 'react';
+import { Pressable, View } from 'react-native';
+import type { Figure } from '@escale/core/model';
+import { clock, dayOf, phrase, render, type Reader, type WordKey } from '@escale/core/say';
+import { sourceOf } from '@escale/core/sources';
+import { format, fromSI, spanText, unitOf } from '@escale/core/units';
+import { T } from '../../ui/text';
+import { usePalette } from '../../ui/theme';
+import { useTrip } from './use-trip';
+
+type Value = Pick<Figure, 'value' | 'quantity'>;
+
+/** A figure's number and its unit apart, so that the number can be large. */
+export function figureParts({ value, quantity }: Value, reader: Reader): { number: string; unit: string } {
+  if (quantity === 'instant') return { number: clock(value, reader), unit: '' };
+  if (quantity === 'duration') return { number: `${value < 0 ? '−' : ''}${spanText(value)}`, unit: '' };
+  const unit = unitOf(quantity, reader.units);
+  return { number: fromSI(value, unit).toFixed(unit.digits), unit: unit.symbol };
+}
+
+const say = (value: Value, reader: Reader) => (value.quantity === 'instant' ? `${dayOf(value.value, reader)} ${clock(value.value, reader)}` : value.quantity === 'duration' ? spanText(value.value) : format(value.value, value.quantity, reader.units));
+const word = (key: string, reader: Reader) => render(phrase(key as WordKey), reader);
+
+/** A computed number that opens: what went in, the formula in words, the source, the range. */
+export function FigureView({ name, figure, small }: { name: string; figure: Figure; small?: boolean }) {
+  const p = usePalette();
+  const { reader } = useTrip();
+  const [open, setOpen] = useState(false);
+  const { number, unit } = figureParts(figure, reader);
+  const label = word(`figure.${name}`, reader);
+  const source = sourceOf(figure.source);
+  return (
+    <View style={{ minWidth: small ? undefined : 104 }}>
+      <Pressable role="button" aria-expanded={open} aria-label={`${label}: ${number} ${unit}. How it was reckoned`} onPress={() => setOpen(!open)} style={{ minHeight: 48, justifyContent: 'center' }}>
+        {small ? <T><T as="strong">{number} {unit}</T> {label}</T> : (
+          <>
+            <T as="figure">{number}<T as="soft" style={{ fontSize: 16 }}>{unit ? ` ${unit}` : ''}</T></T>
+            <T as="label" style={{ textDecorationLine: 'underline', textDecorationStyle: 'dotted' }}>{figure.guessed ? `${label} · from a guess` : label}</T>
+          </>
+        )}
+      </Pressable>
+      {open ? (
+        <View style={{ borderLeftWidth: 2, borderColor: p.water1, paddingLeft: 8, gap: 2, maxWidth: 340 }}>
+          <T as="small">{word(figure.formula, reader)}</T>
+          {Object.entries(figure.inputs).map(([input, value]) => <T key={input} as="small">{word(`input.${input}`, reader)}: {say(value, reader)}</T>)}
+          {figure.range ? <T as="small">Range {say({ value: figure.range[0], quantity: figure.quantity }, reader)} to {say({ value: figure.range[1], quantity: figure.quantity }, reader)}</T> : null}
+          {figure.guessed ? <T as="small">Something in it is a guess.</T> : null}
+          {source ? <T as="small">{source.title}{source.verified ? '' : ' · not verified'}</T> : null}
+        </View>
+      ) : null}
+    </View>
+  );
+}
+
+/** The same number without its working: for cards that are pressed as a whole. */
+function StillFigure({ name, figure }: { name: string; figure: Figure }) {
+  const { reader } = useTrip();
+  const { number, unit } = figureParts(figure, reader);
+  return (
+    <View>
+      <T as="figure">{number}<T as="soft" style={{ fontSize: 16 }}>{unit ? ` ${unit}` : ''}</T></T>
+      <T as="label">{word(`figure.${name}`, reader)}</T>
+    </View>
+  );
+}
+
+export function Figures({ names, still }: { names: string[]; still?: boolean }) {
+  const { assessment } = useTrip();
+  const One = still ? StillFigure : FigureView;
+  return (
+    <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: 22, rowGap: 8 }}>
+      {names.flatMap((name) => (assessment.figures[name] ? <One key={name} name={name} figure={assessment.figures[name]} /> : []))}
+    </View>
+  );
+}

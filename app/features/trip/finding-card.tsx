@@ -1,0 +1,122 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import { useRouter } from 'expo-router';
+import type { Finding, Level } from '@escale/core/model';
+import { render } from '@escale/core/say';
+import { sourceOf } from '@escale/core/sources';
+import { Button, Row } from '../../ui/button';
+import { T } from '../../ui/text';
+import { usePalette } from '../../ui/theme';
+import { mendHref } from '../../data/where';
+import { FigureView } from './figure-view';
+import { useDoMend } from './mend';
+import { useTrip } from './use-trip';
+
+export const LEVEL_WORD: Record<Level, string> = { stop: 'Stop', fix: 'Fix', mind: 'Mind', set: 'Set' };
+const HOW: Record<string, string> = { 'run-here': 'reckoned here by published code', 'closed-form': 'follows by arithmetic', recalled: 'written down from memory', 'common-practice': 'common practice, no published source', 'own-estimate': 'our own estimate' };
+const SURE: Record<string, string> = { H: 'quite sure', M: 'fairly sure', L: 'a hint only' };
+
+/** The edge that tells a level without colour: Stop a block, Fix a bar, Mind dots, Set nothing. */
+function Edge({ level }: { level: Level }) {
+  const p = usePalette();
+  if (level === 'fix') return <View style={{ width: 8, backgroundColor: p.ink }} />;
+  if (level === 'mind') return <View style={{ width: 8, borderLeftWidth: 7, borderStyle: 'dotted', borderColor: p.soft }} />;
+  return null;
+}
+
+/** So many sentences stand on a card; the rest under "why". */
+const SHOWN = 2;
+
+/** One finding: what was compared, why, and the one tap that mends it. */
+export function FindingCard({ finding }: { finding: Finding }) {
+  const p = usePalette();
+  const { reader, assessment } = useTrip();
+  const [open, setOpen] = useState(false);
+  const stop = finding.level === 'stop';
+  const ink = stop ? p.onCall : p.ink, soft = stop ? p.onCall : p.soft;
+  const lines = finding.because.map((because) => render(because, reader));
+  const first = lines.slice(0, SHOWN), more = lines.slice(SHOWN);
+  return (
+    <View role="group" aria-label={`${LEVEL_WORD[finding.level]}: ${render(finding.title, reader)}`} style={{ flexDirection: 'row', backgroundColor: stop ? p.call : p.raised, borderBottomWidth: 1, borderColor: stop ? p.call : p.line }}>
+      <Edge level={finding.level} />
+      <View style={{ flex: 1, padding: 12, gap: 4 }}>
+        <View style={{ flexDirection: 'row', justifyContent: 'space-between', gap: 8 }}>
+          <T as="section" heading={3} color={ink} style={{ flex: 1, fontSize: 17 }}>{render(finding.title, reader)}</T>
+          <T as="strong" color={ink} style={{ fontSize: 14 }}>{LEVEL_WORD[finding.level]}</T>
+        </View>
+        {first.map((line, i) => <T key={i} color={soft}>{line}</T>)}
+        <Row style={{ marginTop: 2 }}>
+          <MendButton finding={finding} />
+          <Button kind="quiet" ink={ink} label={`Why: ${render(finding.title, reader)}`} onPress={() => setOpen(!open)}>{open ? 'less' : 'why?'}</Button>
+        </Row>
+        {open ? (
+          <View style={{ gap: 6, ...(stop ? { backgroundColor: p.raised, padding: 10, marginHorizontal: -2 } : {}) }}>
+            {more.map((line, i) => <T key={i} as="soft">{line}</T>)}
+            {finding.assumed.length > 0 ? <T as="soft">Assumed: {finding.assumed.map((a) => render(a, reader)).join(' ')}</T> : null}
+            {finding.figures.flatMap((name) => (assessment.figures[name] ? <FigureView key={name} name={name} figure={assessment.figures[name]} small /> : []))}
+            <SourceLine finding={finding} />
+          </View>
+        ) : null}
+      </View>
+    </View>
+  );
+}
+
+/** The one tap: to the very field, or done on the spot. */
+export function MendButton({ finding: { mend, level } }: { finding: Finding }) {
+  const { reader, trip } = useTrip();
+  const router = useRouter();
+  const doMend = useDoMend();
+  if (!mend) return null;
+  const href = mendHref(mend, trip.id);
+  if (href === undefined && !('do' in mend)) return null;
+  const label = render(mend.label, reader);
+  return <Button kind={level === 'stop' ? 'onCall' : 'plain'} onPress={() => (href === undefined ? doMend(mend, label) : router.push(href))}>{label}</Button>;
+}
+
+/** Which text, which section, how sure, since when. Law is always sent to the authority. */
+export function SourceLine({ finding: { id, source } }: { finding: Pick<Finding, 'id' | 'source'> }) {
+  const { assessment, trip } = useTrip();
+  if (!source) return null;
+  const known = sourceOf(source.id);
+  const law = assessment.requirements.some((r) => r.layer === 'law' && id === `kit/${r.rule}/${trip.id}`);
+  return (
+    <View style={{ gap: 2 }}>
+      <T as="small">{[known?.title ?? source.id, source.section, known && HOW[known.how], source.confidence && SURE[source.confidence], source.noted && `noted ${source.noted}`, source.verified === false ? 'not verified' : undefined].filter(Boolean).join(' · ')}</T>
+      {law ? <T as="small">Ask the local authority what holds there today.</T> : null}
+    </View>
+  );
+}
+
+/** One line for a finding that is Set. */
+export function SetLine({ finding }: { finding: Finding }) {
+  const p = usePalette();
+  const { reader } = useTrip();
+  const [open, setOpen] = useState(false);
+  return (
+    <View role="group" aria-label={`Set: ${render(finding.title, reader)}`} style={{ borderBottomWidth: 1, borderColor: p.line, paddingVertical: 4, paddingHorizontal: 12 }}>
+      <View style={{ flexDirection: 'row', alignItems: 'center', gap: 8 }}>
+        <View style={{ flex: 1 }}>
+          <T as="strong">{render(finding.title, reader)}</T>
+          {finding.because[0] ? <T as="small">{render(finding.because[0], reader)}</T> : null}
+        </View>
+        <T as="strong" style={{ fontSize: 14 }}>Set</T>
+        <Button kind="quiet" label={`Why: ${render(finding.title, reader)}`} onPress={() => setOpen(!open)}>{open ? 'less' : 'why?'}</Button>
+      </View>
+      {open ? <View style={{ gap: 4, paddingBottom: 8 }}>{finding.because.slice(1).map((b, i) => <T key={i} as="soft">{render(b, reader)}</T>)}<SourceLine finding={finding} /></View> : null}
+    </View>
+  );
+}
+
+/** The findings of a section: open ones first and big, Set ones folded to lines. */
+export function FindingList({ findings, setTitle = 'Set' }: { findings: Finding[]; setTitle?: string }) {
+  const open = findings.filter((f) => f.level !== 'set'), set = findings.filter((f) => f.level === 'set');
+  return (
+    <View style={{ gap: 0 }}>
+      {open.map((f) => <FindingCard key={f.id} finding={f} />)}
+      {set.length > 0 ? <T as="caps" style={{ marginTop: 14, marginBottom: 2, paddingHorizontal: 12 }}>{`${setTitle}, ${set.length} ${set.length === 1 ? 'thing' : 'things'}`}</T> : null}
+      {set.map((f) => <SetLine key={f.id} finding={f} />)}
+    </View>
+  );
+}
+

@@ -1,0 +1,68 @@
+import { createContext, useContext, useMemo } from 'react';
+import { isOpen } from '@escale/core/floatplan';
+import type { Assessment, PlanView, Shed, Trip } from '@escale/core/model';
+import type { Reader } from '@escale/core/say';
+import { CATALOGUE, packsFor, prepare, stripAxis, type AssessInput, type Prepared } from '@escale/core/trip';
+import { useConditions, useKind, useNow, usePlans, useThings, useTicks } from '../../data/hooks';
+import { useReader } from '../../data/settings';
+import type { Held } from '../../data/things';
+
+export const packListOf = (trip: string) => `pack:${trip}`;
+
+/** Everything that screens of one trip share: the trip, what it leans on, and what core says of it. */
+export interface TripView {
+  held: Held<'trip'>;
+  trip: Trip;
+  shed: Shed;
+  input: AssessInput;
+  prepared: Prepared;
+  assessment: Assessment;
+  reader: Reader;
+  /** The newest plan of this trip, open or ended. */
+  plan?: PlanView;
+  ticks: ReadonlySet<string>;
+  /** The day strip's axis; it stands still while the departure is dragged. */
+  axis?: { from: number; until: number };
+  now: number;
+}
+
+/** Core is told the time by the minute: nothing in it changes faster. */
+const MINUTE = 60_000;
+
+export function useTripView(id: string): TripView | 'loading' | 'gone' {
+  const { ready, shed, error } = useThings();
+  const held = useKind('trip').find((h) => h.id === id);
+  const trip = held?.doc;
+  const conditions = useConditions(trip?.id, trip?.leave.date);
+  const plans = usePlans();
+  const ticks = useTicks(packListOf(id));
+  const now = useNow(MINUTE);
+  const plan = useMemo(() => plans?.filter((p) => p.trip === id).sort((a, b) => Number(isOpen(b.state)) - Number(isOpen(a.state)) || b.times.leave - a.times.leave)[0], [plans, id]);
+  const water = shed.waters.find((w) => w.id === trip?.water);
+  const reader = useReader(water?.zone ?? 'UTC');
+
+  const input = useMemo<AssessInput | undefined>(
+    () => trip && { trip, shed, conditions: conditions ?? {}, packs: packsFor(water?.jurisdiction ?? []), catalogue: CATALOGUE, now, ticks, ...(plan ? { plan } : {}) },
+    [trip, shed, conditions, water, now, ticks, plan],
+  );
+  const prepared = useMemo(() => input && prepare(input), [input]);
+  const assessment = useMemo(() => prepared?.whole(), [prepared]);
+  const axis = useMemo(() => input && assessment && stripAxis(input, assessment), [input, assessment]);
+
+  if (!held || !trip || !input || !prepared || !assessment) return ready || error ? 'gone' : 'loading';
+  return { held, trip, shed, input, prepared, assessment, reader, ticks, now, ...(plan ? { plan } : {}), ...(axis ? { axis } : {}) };
+}
+
+export const TripContext = createContext<TripView | undefined>(undefined);
+
+/** The trip at hand. Only below a trip's own layout. */
+export function useTrip(): TripView {
+  const view = useContext(TripContext);
+  if (!view) throw new Error('no trip at hand: this part stands outside a trip’s pages');
+  return view;
+}
+
+/** What is open about a departure while it is being dragged: the same trip at another hour. */
+export function useAt(view: TripView, leave: number | undefined): Assessment {
+  return useMemo(() => (leave === undefined ? view.assessment : view.prepared.at(leave)), [view, leave]);
+}

@@ -1,0 +1,73 @@
+import { Pressable, View } from 'react-native';
+import { useRouter } from 'expo-router';
+import { isOpen } from '@escale/core/floatplan';
+import type { PlanState, PlanView } from '@escale/core/model';
+import { clock, dayOf } from '@escale/core/say';
+import { MS, spanText } from '@escale/core/units';
+import { Empty, Page } from '../../ui/page';
+import { T } from '../../ui/text';
+import { usePalette } from '../../ui/theme';
+import { useCalls, useNow, useWatchedPlans } from '../../data/hooks';
+
+export const STATE: Record<PlanState, string> = { draft: 'not filed', filed: 'filed, not left yet', 'under-way': 'under way', late: 'late', overdue: 'overdue', alarm: 'overdue, alarm given', closed: 'closed, home', cancelled: 'cancelled', found: 'found' };
+export const DEADLINE: Record<string, string> = { 'check-in': 'check-in', late: 'home', overdue: 'overdue', alarm: 'the sheet goes out' };
+const urgent = (state: PlanState) => state === 'overdue' || state === 'alarm';
+
+/** Open float plans, soonest first, and what was sent about them. */
+export function WatchPage() {
+  const plans = useWatchedPlans();
+  const open = plans?.filter((pl) => isOpen(pl.state)) ?? [], ended = plans?.filter((pl) => !isOpen(pl.state)) ?? [];
+  return (
+    <Page title="Watch" lead="The server counts, not this phone.">
+      {plans && open.length === 0 ? <Empty title="No open plan" why="When a float plan is filed it stands here and counts down. If you don’t come home, the contact hears of it." /> : null}
+      {open.map((plan) => <PlanCard key={plan.id} plan={plan} />)}
+      {ended.length > 0 ? <T as="caps">Ended</T> : null}
+      {ended.map((plan) => <PlanCard key={plan.id} plan={plan} />)}
+      <Phones />
+    </Page>
+  );
+}
+
+function PlanCard({ plan }: { plan: PlanView }) {
+  const p = usePalette();
+  const router = useRouter();
+  const now = useNow();
+  const reader = { zone: plan.zone, locale: 'en-GB' };
+  const alarm = urgent(plan.state), ink = alarm ? p.onCall : p.ink;
+  const next = plan.nextDeadline;
+  const open = isOpen(plan.state);
+  return (
+    <Pressable role="link" aria-label={`${plan.title}, ${STATE[plan.state]}`} onPress={() => router.push(`/watch/${plan.id}`)} style={{ borderWidth: 1, borderColor: alarm ? p.call : p.line, backgroundColor: alarm ? p.call : p.raised, padding: 12, gap: 2 }}>
+      <View style={{ flexDirection: 'row', justifyContent: 'space-between' }}>
+        <T as="section" heading={2} color={ink} style={{ flex: 1 }}>{plan.title}</T>
+        <T as="strong" color={ink} style={{ fontSize: 14 }}>{STATE[plan.state]}</T>
+      </View>
+      {next ? <><T as="figure" color={ink}>{spanText((next.at - now) / MS.second)}</T><T as="label" color={ink}>until {DEADLINE[next.kind] ?? next.kind}, {clock(next.at, reader)}</T></> : <T color={ink}>{open ? `home was ${dayOf(plan.times.home, reader)} ${clock(plan.times.home, reader)}` : `home ${dayOf(plan.times.home, reader)}`}</T>}
+      {open ? plan.contacts.map((c) => <T key={c.id} color={ink}>{c.name}: {c.accepted ? 'accepted' : 'not accepted yet'}</T>) : null}
+    </Pressable>
+  );
+}
+
+/** The stand-in telephone: what lies on the contacts' phones. A real service would deliver it. */
+function Phones() {
+  const p = usePalette();
+  const calls = useCalls();
+  return (
+    <View style={{ gap: 8, marginTop: 12 }}>
+      <T as="section" heading={2}>Messages sent</T>
+      <T as="small">This Escale has a simulated telephone: nothing leaves the machine. Below is what would lie on each phone.</T>
+      {calls.length === 0 ? <T as="soft">Nothing was sent yet.</T> : null}
+      {calls.map((call) => {
+        const link = /https?:\/\/[^\s]+\/c\/[\w-]+/.exec(call.text)?.[0];
+        const words = link ? call.text.replace(link, '').trim() : call.text;
+        return (
+          <View key={call.key} style={{ borderLeftWidth: 2, borderColor: p.ink, paddingLeft: 10, gap: 2 }}>
+            <T as="label">to {call.to} · {dayOf(call.at, { zone: 'UTC', locale: 'en-GB' })} {clock(call.at, { zone: 'UTC', locale: 'en-GB' })} UTC</T>
+            <T>{words}</T>
+            {link ? <T role="link" {...{ href: new URL(link).pathname, hrefAttrs: { target: '_blank' } }} style={{ textDecorationLine: 'underline', paddingVertical: 12 }}>Open the contact’s page</T> : null}
+          </View>
+        );
+      })}
+    </View>
+  );
+}

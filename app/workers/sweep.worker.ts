@@ -1,0 +1,4 @@
+import { expose } from 'comlink';
+import { sweepJob } from './sweep-job';
+
+expose({ sweepJob });
