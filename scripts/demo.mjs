@@ -10,7 +10,7 @@ await buildServer();
 say('opening the memory (the first time makes it, which takes ten seconds) …');
 const server = spawn(process.execPath, ['server/dist/main.js'], {
   cwd: ROOT, stdio: ['ignore', 'pipe', 'inherit'],
-  env: { ...process.env, ESCALE_DEMO: '1', ESCALE_DATA: process.env.ESCALE_DATA ?? join(ROOT, '.data/demo'), ESCALE_APP: join(ROOT, 'app/dist'), NODE_ENV: 'production' },
+  env: { ...process.env, ESCALE_DEMO: '1', ESCALE_APP: join(ROOT, 'app/dist'), NODE_ENV: 'production' },
 });
 let told = false;
 server.stdout.on('data', (chunk) => {

@@ -1,9 +1,11 @@
+import { rmSync, writeFileSync } from 'node:fs';
 import { createServer } from 'node:http';
 import { dirname, join, resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { pino } from 'pino';
 import { httpApp } from './api/app';
 import { simulatedClock, systemClock, type Clock } from './clock';
+import { addressFile } from './db/lock';
 import { openDb } from './db/open';
 import { ensureHousehold, seedDemo } from './db/seed';
 import { simulatedTelephone } from './standins/telephone';
@@ -38,6 +40,7 @@ async function start(): Promise<void> {
   const watcher = watch(services);
   const server = createServer(httpApp(services, { kick: watcher.kick, appFolder: settings.appFolder }));
   await new Promise<void>((ready, failed) => server.once('error', failed).listen(settings.port, '127.0.0.1', ready));
+  if (!settings.url) writeFileSync(addressFile(settings.folder), base);
   log.info({ address: base }, 'Escale is ready');
 
   let stopping = false;
@@ -51,6 +54,7 @@ async function start(): Promise<void> {
     await closed;
     clearTimeout(cut);
     await watcher.stop();
+    rmSync(addressFile(settings.folder), { force: true });
     await close();
     process.exit(0);
   };

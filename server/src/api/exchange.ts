@@ -15,7 +15,7 @@ export function exchange(services: Services): Router {
   const routes = Router();
 
   routes.get('/export', async (_req, res) => {
-    res.set('Content-Disposition', 'attachment; filename="escale.json"').json(await exportBundle(db, household, clock.now()));
+    res.set('Content-Disposition', 'attachment; filename="escale.json"').json(await exportBundle(services));
   });
 
   routes.post('/import', express.json({ limit: MOST_BYTES }), async (req, res) => {
@@ -37,8 +37,13 @@ export function exchange(services: Services): Router {
   return routes;
 }
 
-export async function exportBundle(db: Db, household: string, now: number): Promise<Bundle> {
-  return { escale: 'bundle', schema: BUNDLE_SCHEMA, asOf: new Date(now).toISOString(), ...(await loadShed(db, household)) };
+/** The whole memory as a bundle, with the forecast of each trip that is still to come. */
+export async function exportBundle({ db, household, clock, weather }: Pick<Services, 'db' | 'household' | 'clock' | 'weather'>): Promise<Bundle> {
+  const now = clock.now();
+  const { shed, trips } = await loadShed(db, household);
+  const conditions: NonNullable<Bundle['conditions']> = {};
+  for (const trip of trips.filter((t) => t.status !== 'done')) conditions[trip.id] = await conditionsOf(trip, shed, { weather, clock });
+  return { escale: 'bundle', schema: BUNDLE_SCHEMA, asOf: new Date(now).toISOString(), shed, trips, conditions };
 }
 
 /** All of a bundle or nothing. A thing that is here already is replaced when it differs, and said so. */

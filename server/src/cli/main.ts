@@ -1,0 +1,76 @@
+import { readFileSync, writeFileSync } from 'node:fs';
+import { parseArgs } from 'node:util';
+import { demoBundle, readBundle, writeBundle } from '@escale/core/formats';
+import type { Bundle } from '@escale/core/model';
+import { simulatedWeather } from '../standins/weather';
+import { conditionsOf } from '../plans/shed';
+import { assessBundle, asText } from './assess';
+import { exportMemory, importMemory } from './memory';
+import { Refused } from './refused';
+
+const HELP = `escale: the headless door
+
+  assess FILE [--trip ID] [--at INSTANT] [--units us] [--json]   what a bundle's trip asks for and what was found
+  export [FILE]                                                  the whole shed and all trips as a bundle
+  import FILE                                                    take a bundle in, whole or not at all
+  demo [FILE] [--at INSTANT]                                     the demo's bundle, dated from now or from INSTANT
+
+FILE "-" is standard input. The memory is the folder ESCALE_DATA (default .data/escale) or DATABASE_URL.
+The bundle is described in docs/bundle.md. Exit: 0 done, 1 refused or failed, 2 a call that can't be understood.`;
+
+function bundleFrom(file: string | undefined): Bundle {
+  if (file === undefined) throw new Refused(['Which file?'], 2);
+  let text: string;
+  try {
+    text = readFileSync(file === '-' ? 0 : file, 'utf8');
+  } catch (error) {
+    throw new Refused([`${file} can’t be read: ${error instanceof Error ? error.message : 'unknown'}`]);
+  }
+  const read = readBundle(text);
+  if (!read.ok) throw new Refused([`${file} can’t be taken:`, ...read.faults.map((f) => `  ${f}`)]);
+  return read.bundle;
+}
+
+function instantFrom(text: string | undefined): number | undefined {
+  if (text === undefined) return undefined;
+  const at = Date.parse(text);
+  if (!/^\d{4}-\d\d-\d\dT.*(Z|[+-]\d\d:\d\d)$/.test(text) || Number.isNaN(at)) throw new Refused([`--at wants an instant such as 2026-05-12T04:10:00Z, not "${text}".`], 2);
+  return at;
+}
+
+function out(text: string, file: string | undefined): void {
+  if (file === undefined || file === '-') process.stdout.write(text);
+  else writeFileSync(file, text);
+}
+
+async function main(): Promise<void> {
+  const { values, positionals } = parseArgs({ allowPositionals: true, options: { json: { type: 'boolean' }, at: { type: 'string' }, trip: { type: 'string' }, units: { type: 'string' }, help: { type: 'boolean', short: 'h' } } });
+  const [command, file] = positionals;
+  if (values.help || command === undefined) return void console.log(HELP);
+  const at = instantFrom(values.at);
+  if (values.units !== undefined && values.units !== 'us' && values.units !== 'metric') throw new Refused(['--units is metric or us.'], 2);
+  if (command === 'assess') {
+    const result = assessBundle(bundleFrom(file), { ...(at === undefined ? {} : { at }), ...(values.trip ? { trip: values.trip } : {}), units: values.units ?? 'metric' });
+    process.stdout.write(values.json ? `${JSON.stringify(result, null, 2)}\n` : asText(result));
+  } else if (command === 'demo') {
+    const now = at ?? Date.now();
+    const bundle = demoBundle(now);
+    const conditions: Bundle['conditions'] = {};
+    for (const trip of bundle.trips) conditions[trip.id] = await conditionsOf(trip, bundle.shed, { weather: simulatedWeather(7), clock: { now: () => now } });
+    out(writeBundle({ ...bundle, conditions }), file);
+  } else if (command === 'export') out(writeBundle(await exportMemory()), file);
+  else if (command === 'import') {
+    const { added, changed, same } = await importMemory(bundleFrom(file));
+    console.log(`${added} added, ${changed} changed, ${same} as they were.`);
+  } else throw new Refused([`There is no "${command}".`, '', HELP], 2);
+}
+
+main().catch((error: unknown) => {
+  if (error instanceof Refused) {
+    for (const line of error.lines) console.error(line);
+    process.exit(error.code);
+  }
+  const usage = (error as { code?: string }).code?.startsWith('ERR_PARSE_ARGS') === true;
+  console.error(error instanceof Error ? error.message : error);
+  process.exit(usage ? 2 : 1);
+});
