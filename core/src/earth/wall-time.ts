@@ -6,7 +6,7 @@ export type WallResult = { at: number; twice: boolean } | { gap: true };
 /**
  * Wall time in a zone → epoch ms. On a clock-change night a time may not exist (`gap`) or come twice (the first is taken
  * and said). Other date libraries shift such a time silently.
- * @example wallToInstant('2026-05-12', '06:10', 'Atlantic/Azores') // { at: 1778569800000, twice: false }
+ * @example wallToInstant('2026-05-12', '06:10', 'Atlantic/Azores') // { at: Date.UTC(2026, 4, 12, 6, 10), twice: false }
  */
 export function wallToInstant(date: string, time: string, zone: string): WallResult {
   const key = `${date} ${time} ${zone}`;

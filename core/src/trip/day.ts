@@ -5,7 +5,7 @@ import { phrase } from '../say';
 import { MS } from '../units';
 import { spansAbove, worstWithin } from '../water';
 import { finding, type Context } from './context';
-import { AFTER_SUNSET, CHART_DATUMS, DAYLIGHT_LEAST, FORECAST_AGE, POOR_VISIBILITY } from './limits';
+import { AFTER_SUNSET, CHART_DATUMS, DAYLIGHT_LEAST, FORECAST_AGE, POOR_VISIBILITY, TIDAL } from './limits';
 
 type Figures = Record<string, Figure>;
 const instant = (value: number) => ({ value, quantity: 'instant' as const });
@@ -71,23 +71,25 @@ function tideFindings({ trip, launch, back, tide, water }: Context, schedule: Sc
   }
   const ends = [{ place: launch, at: schedule.leave, deed: 'deed.leave' as const }, { place: back, at: schedule.home, deed: 'deed.return' as const }];
   const bound = ends.filter((e) => e.place?.works !== undefined);
-  if (bound.length === 0) return [];
+  const untold = water && TIDAL.has(water.class) ? ends.find((e) => e.place && e.place.works === undefined)?.place : undefined;
+  const open = untold ? [finding({ id: `day/tide-works/${untold.id}`, level: 'mind', section: 'plan/water', title: phrase('launch.works.title', { place: untold.name }), because: [phrase('launch.works.why')], mend: { label: phrase('launch.works.mend'), go: { type: 'place', id: untold.id, pointer: '/works' } } })] : [];
+  if (bound.length === 0) return open;
   const known = bound.map((e) => ({ ...e, works: e.place!.works!, height: tide && CHART_DATUMS.has(tide.datum) ? tide.heightAt(e.at) : undefined }));
   const unknown = known.find((e) => e.height === undefined);
-  if (unknown) return [finding({ id: `day/tide/${trip.id}`, level: 'fix', section: 'plan/water', title: phrase('launch.tide.unknown.title'), because: [phrase('launch.tide.unknown.why', { place: unknown.place!.name, works: unknown.works, water: water?.name ?? '?' })] })];
+  if (unknown) return [...open, finding({ id: `day/tide/${trip.id}`, level: 'fix', section: 'plan/water', title: phrase('launch.tide.unknown.title'), because: [phrase('launch.tide.unknown.why', { place: unknown.place!.name, works: unknown.works, water: water?.name ?? '?' })] })];
   const dry = known.filter((e) => e.height! < e.works);
   if (dry.length === 0 || !tide) {
     const [first] = known, last = known.at(-1)!;
-    return [finding({ id: `day/tide/${trip.id}`, level: 'set', section: 'plan/water', title: phrase('launch.tide.ok.title'), because: [phrase('launch.tide.ok', { height: first.height!, back: last.height!, place: first.place!.name, works: first.works })], figures: ['tideLeave'], source: tide?.source })];
+    return [...open, finding({ id: `day/tide/${trip.id}`, level: 'set', section: 'plan/water', title: phrase('launch.tide.ok.title'), because: [phrase('launch.tide.ok', { height: first.height!, back: last.height!, place: first.place!.name, works: first.works })], figures: ['tideLeave'], source: tide?.source })];
   }
-  return dry.map((e) => {
+  return [...open, ...dry.map((e) => {
     const spans = spansAbove(tide, e.works, e.at - MS.day / 2, e.at + MS.day / 2);
     return finding({
       id: `day/tide-${e.deed === 'deed.leave' ? 'leave' : 'return'}/${trip.id}`, level: 'stop', section: 'plan/water', title: phrase('launch.tide.title', { deed: phrase(e.deed) }),
       because: [phrase('launch.tide.why', { at: e.at, height: e.height!, place: e.place!.name, works: e.works }), ...(spans.length > 0 ? [phrase('launch.tide.spans', { spans: spans.map((s) => phrase('launch.tide.span', { from: s.from, until: s.until })) })] : [])],
       figures: ['tideLeave'], source: tide.source, mend: { label: phrase('launch.tide.mend'), go: { type: 'trip', id: trip.id, pointer: '/leave/time' } },
     });
-  });
+  })];
 }
 
 function weatherFindings(context: Context, schedule: Schedule, figures: Figures): Finding[] {

@@ -4,10 +4,7 @@ import type { Schedule } from '../model';
 import { QUESTION, type Facts, type Person as RulePerson, type World } from '../rules';
 import { worstWithin } from '../water';
 import type { Context } from './context';
-import { POOR_VISIBILITY } from './limits';
-
-/** Waters with a tide, and the one great enough to count with the sea in practice. */
-const TIDAL: ReadonlySet<string> = new Set(['sheltered-tidal', 'coastal', 'open-sea']);
+import { POOR_VISIBILITY, TIDAL } from './limits';
 
 /** Facts that don't change with the hour of leaving. A field nobody filled is left out: absent is unknown. */
 export function standingFacts({ boat, trip, water, people, route }: Context): Facts {

@@ -15,3 +15,5 @@ export const EARLY_HOUR: Threshold = { value: 4, level: 'mind', source: 'own-est
 export const PLAN_DRIFT: Threshold = { value: 5 * MS.minute, level: 'fix', source: 'practice' };
 /** Datums on which a chart's heights stand; only heights above one of these can be held against a launch's own. */
 export const CHART_DATUMS: ReadonlySet<string> = new Set(['chart datum', 'LAT', 'MLLW']);
+/** Kinds of water with a tide. */
+export const TIDAL: ReadonlySet<string> = new Set(['sheltered-tidal', 'coastal', 'open-sea']);

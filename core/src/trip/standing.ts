@@ -34,7 +34,10 @@ function missingThings({ trip, boat, water, launch, halts, people, speed }: Cont
 function crewFindings({ trip, people }: Context): Finding[] {
   const found: Finding[] = [];
   if (people.length === 1 && trip.crew.length === 1) found.push(finding({ id: `crew/alone/${trip.id}`, level: 'mind', section: 'plan/boat', title: phrase('crew.alone.title'), because: [phrase('crew.alone.why')], source: 'practice' }));
-  for (const person of people) if (person.swimming === 'none' || person.swimming === 'weak') found.push(swimmer(person));
+  for (const person of people) {
+    if (person.swimming === undefined) found.push(finding({ id: `crew/swimming/${person.id}`, level: 'mind', section: 'plan/boat', title: phrase('crew.swim.unknown.title', { person: person.name }), because: [phrase('crew.swim.unknown.why')], source: 'practice', mend: { label: phrase('crew.swim.mend'), go: { type: 'person', id: person.id, pointer: '/swimming' } } }));
+    else if (person.swimming === 'none' || person.swimming === 'weak') found.push(swimmer(person));
+  }
   return found;
 }
 

@@ -1,0 +1,71 @@
+import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import { demo, NOW } from '../../test/demo';
+import { Bundle, Trip, type Patch } from '../model';
+import { applyPatch, demoBundle, readBundle, valueAt, writeBundle } from '.';
+
+describe('bundle', () => {
+  test('the demo holds against its schema on any day, and comes back as it went', () => {
+    fc.assert(fc.property(fc.integer({ min: Date.UTC(2024, 0, 1), max: Date.UTC(2034, 0, 1) }), (now) => {
+      const bundle = demoBundle(now);
+      expect(Bundle.safeParse(bundle).error).toBeUndefined();
+    }), { numRuns: 25 });
+    expect(readBundle(writeBundle(demo()))).toEqual({ ok: true, bundle: demo() });
+  });
+  test.each([
+    ['no JSON', '{', /no JSON/], ['a list', '[]', /no Escale bundle/], ['null', 'null', /no Escale bundle/], ['another file', '{"a":1}', /no Escale bundle/],
+    ['a newer one', JSON.stringify({ ...demo(), schema: 99 }), /newer Escale/], ['a byte-order mark and rubbish', '\uFEFF{', /no JSON/],
+  ])('%s is refused with a reason', (_name, text, reason) => {
+    const read = readBundle(text);
+    expect(read.ok).toBe(false);
+    if (!read.ok) expect(read.faults.join(' ')).toMatch(reason);
+  });
+  test('each fault is said with its place; nothing of the file is taken', () => {
+    const bad = demo() as unknown as { shed: { people: Record<string, unknown>[]; gear: Record<string, unknown>[]; boats: Record<string, unknown>[] } };
+    bad.shed.people[0].mass = -5;
+    bad.shed.people[1].name = 'x'.repeat(200);
+    bad.shed.gear[0].minMass = 90;
+    bad.shed.gear[0].maxMass = 40;
+    bad.shed.boats[0].hull = 'unknown field';
+    const read = readBundle(JSON.stringify(bad));
+    if (read.ok) throw new Error('taken');
+    for (const part of ['/shed/people/0/mass', '/shed/people/1/name: at most 120 characters', '/shed/gear/0/minMass: the lower weight stands above the upper', '/shed/boats/0']) expect(read.faults.join('\n')).toContain(part);
+  });
+  test('NaN and infinity can’t be written and don’t pass', () => {
+    const trip = demo().trips[0];
+    for (const speed of [NaN, Infinity, -1, 0]) expect(Trip.safeParse({ ...trip, speed }).success).toBe(false);
+  });
+  test('one id twice is refused', () => {
+    const twice = demo();
+    twice.shed.people[1].id = twice.shed.people[0].id;
+    const read = readBundle(writeBundle(twice));
+    expect(!read.ok && read.faults[0]).toMatch(/two things have the id/);
+  });
+  test('hostile text never throws', () => {
+    fc.assert(fc.property(fc.oneof(fc.string(), fc.json(), fc.json().map((j) => `{"escale":"bundle","schema":1,"shed":${j},"trips":${j}}`)), (text) => {
+      expect(readBundle(text).ok).toBe(false);
+    }), { numRuns: 200 });
+    const deep = `{"escale":"bundle","schema":1,"x":${'['.repeat(50_000)}${']'.repeat(50_000)}}`;
+    expect(readBundle(deep).ok).toBe(false);
+  });
+});
+
+describe('pointers', () => {
+  const doc = { a: { 'b/c': [1, 2, 3] }, list: [{ n: 1 }], 'm~n': 8 };
+  // RFC 6901: ~1 is a slash, ~0 a tilde.
+  test.each([['/a/b~1c/1', 2], ['/m~0n', 8], ['/list/0/n', 1], ['/nowhere/at/all', undefined], ['', doc]])('%s', (pointer, value) => expect(valueAt(doc, pointer)).toEqual(value));
+  test('set, unset, append, drop; the document itself is left as it was', () => {
+    const done = applyPatch(doc, [{ op: 'set', pointer: '/answers/x', value: true }, { op: 'append', pointer: '/list', value: { n: 2 } }, { op: 'drop', pointer: '/list/0' }, { op: 'unset', pointer: '/m~0n' }, { op: 'append', pointer: '/fresh', value: 1 }]) as Record<string, unknown>;
+    expect(done).toEqual({ a: doc.a, list: [{ n: 2 }], answers: { x: true }, fresh: [1] });
+    expect(doc.list).toHaveLength(1);
+  });
+  test.each<[string, Patch]>([
+    ['through a number', { op: 'set', pointer: '/m~0n/x', value: 1 }], ['to the prototype', { op: 'set', pointer: '/__proto__/polluted', value: 1 }], ['to a constructor', { op: 'set', pointer: '/constructor/prototype/x', value: 1 }],
+    ['outside a list', { op: 'set', pointer: '/list/7', value: 1 }], ['nowhere', { op: 'set', pointer: '', value: 1 }], ['to a text as a list', { op: 'append', pointer: '/m~0n', value: 1 }],
+  ])('a pointer that leads %s is refused', (_name, patch) => {
+    expect(() => applyPatch(doc, [patch])).toThrow(RangeError);
+    expect(({} as Record<string, unknown>).polluted).toBeUndefined();
+  });
+});
+
+test('the demo is dated from the day it is made', () => expect(demo().trips[0].leave.date).toBe(new Date(NOW + 86_400_000).toISOString().slice(0, 10)));

@@ -1,0 +1,86 @@
+import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import { check } from '../../test/check';
+import { NAUTICAL_MILE, KNOT } from '../units';
+import type { Place } from '../model';
+import { landingsFrom, plannedPosition, readyTasks, routeOf, scheduleOf, turnTime, upAt, REST_FACTOR, type ReadyRow } from '.';
+
+const MIN = 60_000, HOUR = 60 * MIN;
+/** Ten nautical miles along a meridian near 45°, where a minute of latitude is 1 852 m within a metre. */
+const points = [{ id: 'a', position: { lat: 45, lon: 0 }, minutes: 0 }, { id: 'b', position: { lat: 45 + 10 / 60, lon: 0 }, minutes: 30, doing: 'fish' }, { id: 'a', position: { lat: 45, lon: 0 }, minutes: 0 }];
+
+describe('route', () => {
+  check('recalled', 'paddle-pace', 'ten miles at three knots with ten minutes of rest an hour take 3.89 h', () => {
+    const route = routeOf(points, 3 * KNOT, REST_FACTOR);
+    expect(route.legs[0].metres / NAUTICAL_MILE).toBeCloseTo(10, 1);
+    expect(route.legs[0].seconds / 3600).toBeCloseTo(3.89, 1);
+  });
+  for (const [e, o, h, t] of [[4, 3.5, 2.5, 1.667], [6, 4, 2, 2]] as const) check('closed form', 'turn-time', `E ${e}, out ${o}, home ${h}: turn after ${t}`, () => expect(turnTime(e, o, h)).toBeCloseTo(t, 3));
+  test('time out and time home fill the time there is', () => {
+    fc.assert(fc.property(fc.double({ min: 0.5, max: 12, noNaN: true }), fc.double({ min: 0.5, max: 8, noNaN: true }), fc.double({ min: 0.5, max: 8, noNaN: true }), (e, o, h) => {
+      const out = turnTime(e, o, h);
+      expect(out + (out * o) / h).toBeCloseTo(e, 9);
+    }));
+  });
+  test('the clock runs on through legs and halts', () => {
+    const route = routeOf(points, 5 * KNOT, 1);
+    const s = scheduleOf(route, 1_000_000_000_000, 45, 60);
+    expect(s.legs[0].departs).toBe(s.leave);
+    expect(s.halts).toEqual([{ place: 'b', from: s.legs[0].arrives, until: s.legs[0].arrives + 30 * MIN, doing: 'fish' }]);
+    expect(s.turnBack).toBe(s.halts[0].until);
+    expect(s.home).toBe(s.legs[1].arrives);
+    expect(s.home! - s.leave).toBeCloseTo(route.seconds * 1000, -1);
+    expect(s.overdue! - s.home!).toBe(45 * MIN);
+    expect(s.checkIns).toEqual([1, 2, 3, 4].map((n) => s.leave + n * HOUR));
+    expect(scheduleOf(route, 0, 60, 0).checkIns).toEqual([]);
+  });
+});
+
+describe('ready', () => {
+  const rows: ReadyRow[] = [
+    { id: 'inflate-night', title: 'i', group: 'before', minutes: 30, days: 2, at: '18:00', needs: ['inflate'] }, { id: 'charge', title: 'c', group: 'evening', minutes: 15, at: '19:30' }, { id: 'pack', title: 'p', group: 'evening', minutes: 30, at: '19:30' },
+    { id: 'eat', title: 'e', group: 'morning', minutes: 30 }, { id: 'car', title: 'l', group: 'morning', minutes: 20 }, { id: 'rig', title: 'r', group: 'launch', minutes: 25 }, { id: 'go', title: 'g', group: 'launch', minutes: 10 },
+  ];
+  const leave = Date.UTC(2026, 4, 12, 6, 10);
+  const at = (tasks: ReturnType<typeof readyTasks>, id: string) => tasks.find((t) => t.id === id)?.starts;
+  test('backwards from leaving: launch, drive, morning', () => {
+    const tasks = readyTasks(rows, leave, 'UTC', new Set(), 35);
+    expect(at(tasks, 'go')).toBe(leave - 10 * MIN);
+    expect(at(tasks, 'rig')).toBe(leave - 35 * MIN);
+    expect(at(tasks, 'drive')).toBe(leave - 70 * MIN);
+    expect(upAt(tasks)).toBe(leave - (70 + 20 + 30) * MIN);
+    expect(at(tasks, 'pack')).toBe(Date.UTC(2026, 4, 11, 19, 45));
+    expect(at(tasks, 'inflate-night')).toBeUndefined();
+  });
+  test('what the trip has brings its tasks; without a drive the morning can’t be placed', () => {
+    const tasks = readyTasks(rows, leave, 'UTC', new Set(['inflate']), undefined);
+    expect(at(tasks, 'inflate-night')).toBe(Date.UTC(2026, 4, 10, 18));
+    expect(upAt(tasks)).toBeUndefined();
+  });
+  test('tasks of one morning never overlap, whatever the leave and the drive', () => {
+    fc.assert(fc.property(fc.integer({ min: Date.UTC(2026, 0, 1), max: Date.UTC(2027, 0, 1) }), fc.integer({ min: 0, max: 300 }), (when, drive) => {
+      const tasks = readyTasks(rows, when, 'America/New_York', new Set(), drive).filter((t) => t.group === 'morning' || t.group === 'launch');
+      tasks.slice(1).forEach((t, i) => expect(t.starts).toBe(tasks[i].ends));
+      expect(tasks.at(-1)?.ends).toBe(when);
+    }));
+  });
+});
+
+describe('havens', () => {
+  const place = (id: string, kind: Place['kind'], lat: number): Place => ({ id, name: id, kind, position: { lat, lon: 0 } });
+  const places = [place('a', 'launch', 45), place('b', 'haven', 45 + 10 / 60), place('x', 'hazard', 45.01)];
+  const schedule = scheduleOf(routeOf(points, 5 * KNOT, 1), 0, 60);
+  test('half way along a leg the plan has the boat half way', () => {
+    const half = plannedPosition(schedule, 'a', places, schedule.legs[0].arrives / 2)!;
+    expect(half.lat).toBeCloseTo(45 + 5 / 60, 4);
+    expect(plannedPosition(schedule, 'a', places, -1)).toEqual(places[0].position);
+    expect(plannedPosition(schedule, 'a', places, schedule.halts[0].from + 1)).toEqual(places[1].position);
+    expect(plannedPosition(schedule, 'gone', [], 5)).toBeUndefined();
+  });
+  test('landings nearest first; a hazard is none', () => {
+    const found = landingsFrom({ lat: 45 + 2 / 60, lon: 0 }, places, 1);
+    expect(found.map((l) => l.place.id)).toEqual(['a', 'b']);
+    expect(found[0].seconds).toBeCloseTo(found[0].metres, 6);
+    expect(found[0].bearing).toBeCloseTo(180, 6);
+  });
+});

@@ -1,0 +1,99 @@
+import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import { LogicEngine } from 'json-logic-engine';
+import { check } from '../../test/check';
+import type { Condition as Expression, RulePack as Pack, Truth } from '../model';
+import { Condition } from '../model';
+import { applyPacks, contentHash, evaluate, packFaults, type World } from '.';
+
+const world = (facts: World['facts'], crew: World['crew'] = []): World => ({ facts, crew });
+const leaf = (truth: Truth): Expression => (truth === 'unknown' ? { fact: 'boat.sail', is: true } : { fact: 'boat.motor', is: truth === 'yes' });
+const facts = { 'boat.motor': true };
+const T: Truth[] = ['yes', 'no', 'unknown'];
+
+describe('three values', () => {
+  // Kleene's strong tables, written out.
+  const and: Record<string, Truth> = { 'yes yes': 'yes', 'yes no': 'no', 'yes unknown': 'unknown', 'no yes': 'no', 'no no': 'no', 'no unknown': 'no', 'unknown yes': 'unknown', 'unknown no': 'no', 'unknown unknown': 'unknown' };
+  const or: Record<string, Truth> = { 'yes yes': 'yes', 'yes no': 'yes', 'yes unknown': 'yes', 'no yes': 'yes', 'no no': 'no', 'no unknown': 'unknown', 'unknown yes': 'yes', 'unknown no': 'unknown', 'unknown unknown': 'unknown' };
+  for (const a of T) for (const b of T)
+    check('closed form', { title: 'Kleene, strong three-valued logic' }, `${a} with ${b}`, () => {
+      expect(evaluate({ all: [leaf(a), leaf(b)] }, world(facts)).truth).toBe(and[`${a} ${b}`]);
+      expect(evaluate({ any: [leaf(a), leaf(b)] }, world(facts)).truth).toBe(or[`${a} ${b}`]);
+      expect(evaluate({ not: { all: [leaf(a), leaf(b)] } }, world(facts)).truth).toBe(evaluate({ any: [{ not: leaf(a) }, { not: leaf(b) }] }, world(facts)).truth);
+    });
+  test('a missing fact is named, but only where it decides', () => {
+    expect(evaluate({ all: [leaf('no'), leaf('unknown')] }, world(facts))).toMatchObject({ truth: 'no', missing: [] });
+    expect(evaluate({ all: [leaf('yes'), leaf('unknown')] }, world(facts))).toMatchObject({ truth: 'unknown', missing: ['boat.sail'] });
+  });
+  test('a range that straddles a limit settles nothing; one beside it does', () => {
+    const under13: Expression = { some: 'crew', where: { fact: 'person.age', under: { value: 13, unit: 'years' } } };
+    const child = (low: number, high: number) => world({}, [{ id: 'p', name: 'P', facts: { 'person.age': { low, high } } }]);
+    expect(evaluate(under13, child(12, 12)).truth).toBe('yes');
+    expect(evaluate(under13, child(13, 13)).truth).toBe('no');
+    expect(evaluate(under13, child(12, 13))).toMatchObject({ truth: 'unknown', missing: ['person.age@p'] });
+    expect(evaluate(under13, world({})).truth).toBe('no');
+  });
+});
+
+/** Boundary values on both sides: 15 ft 11 in, 16 ft 0 in, 16 ft 1 in. */
+for (const [feet, truth] of [[15 + 11 / 12, 'no'], [16, 'yes'], [16 + 1 / 12, 'yes']] as const)
+  test(`${feet.toFixed(2)} ft against "16 ft and more"`, () => expect(evaluate({ fact: 'boat.length', atLeast: { value: 16, unit: 'ft' } }, world({ 'boat.length': feet * 0.3048 })).truth).toBe(truth));
+
+describe('differential', () => {
+  const NAMES = ['boat.length', 'crew.count', 'day.hours'];
+  const expression = fc.letrec<{ node: Expression; leaf: Expression }>((tie) => ({
+    node: fc.oneof({ maxDepth: 4 }, tie('leaf'), fc.array(tie('node'), { minLength: 1, maxLength: 3 }).map((all) => ({ all })), fc.array(tie('node'), { minLength: 1, maxLength: 3 }).map((any) => ({ any })), tie('node').map((not) => ({ not }))),
+    leaf: fc.oneof(
+      fc.tuple(fc.constantFrom(...NAMES), fc.integer({ min: 0, max: 5 })).map(([fact, under]) => ({ fact, under })),
+      fc.tuple(fc.constantFrom(...NAMES), fc.integer({ min: 0, max: 5 })).map(([fact, atLeast]) => ({ fact, atLeast })),
+      fc.tuple(fc.constantFrom(...NAMES), fc.integer({ min: 0, max: 5 })).map(([fact, is]) => ({ fact, is })),
+      fc.tuple(fc.constantFrom(...NAMES), fc.array(fc.integer({ min: 0, max: 5 }), { minLength: 1, maxLength: 3 })).map(([fact, list]) => ({ fact, in: list })),
+    ),
+  })).node;
+  const theirs = (c: Expression): unknown => {
+    if ('all' in c) return { and: c.all.map(theirs) };
+    if ('any' in c) return { or: c.any.map(theirs) };
+    if ('not' in c) return { '!': [theirs(c.not)] };
+    if (!('fact' in c)) return true;
+    const value = { var: c.fact.replace('.', '_') };
+    return 'under' in c ? { '<': [value, c.under] } : 'atLeast' in c ? { '>=': [value, c.atLeast] } : 'in' in c ? { in: [value, c.in] } : { '===': [value, c.is] };
+  };
+  const engine = new LogicEngine();
+  const values = fc.record(Object.fromEntries(NAMES.map((n) => [n, fc.integer({ min: 0, max: 5 })])));
+  check('run here', { title: 'json-logic-engine 5.0.7' }, 'generated conditions over complete facts', () => {
+    fc.assert(fc.property(expression, values, (condition, given) => {
+      const said = engine.run(theirs(condition), Object.fromEntries(Object.entries(given).map(([k, v]) => [k.replace('.', '_'), v]))) as unknown;
+      expect(evaluate(condition, world(given)).truth).toBe(said ? 'yes' : 'no');
+    }), { numRuns: 400 });
+  });
+  test('taking a fact away never turns yes into no: it may only become unknown', () => {
+    fc.assert(fc.property(expression, values, fc.constantFrom(...NAMES), (condition, given, gone) => {
+      const whole = evaluate(condition, world(given)).truth;
+      const less = evaluate(condition, world({ ...given, [gone]: undefined })).truth;
+      expect([whole, 'unknown']).toContain(less);
+    }), { numRuns: 300 });
+  });
+});
+
+describe('packs', () => {
+  const rule = (more: object) => ({ id: 'R-1', layer: 'law', title: 'R', text: 't', source: 's', section: '1', confidence: 'H', verified: false, noted: '2026-01-01', when: { always: true }, anyOf: [[{ capability: 'sound' }]], ...more });
+  const pack = (...rules: object[]) => ({ schema: 1, id: 'p', title: 'P', authority: 'A', jurisdiction: '*', version: '1', rules }) as unknown as Pack;
+  test('what a schema can’t see is said rule by rule', () => {
+    let deep: unknown = { always: true };
+    for (let i = 0; i < 30; i += 1) deep = { not: deep };
+    const faults = packFaults(pack(rule({}), rule({}), rule({ id: 'R-2', when: { fact: 'boat.colour', is: 'red' } }), rule({ id: 'R-3', layer: 'advice' }), rule({ id: 'R-4', when: { fact: 'question.nobody-asked', is: true } }), rule({ id: 'R-5', anyOf: [] }), rule({ id: 'R-6', when: deep })));
+    for (const part of ['R-1: two rules', 'R-2: no fact is called "boat.colour"', 'R-3: advice needs a weight', 'R-4: no fact', 'R-5: asks for nothing', 'R-6: conditions nested deeper']) expect(faults.join('\n')).toContain(part);
+  });
+  test('an unknown operator is refused by the schema', () => {
+    expect(Condition.safeParse({ fact: 'boat.length', over: 3 }).success).toBe(false);
+    expect(Condition.safeParse({ all: [] }).success).toBe(false);
+  });
+  test('an exemption that can’t be told leaves the rule open', () => {
+    const [result] = applyPacks([pack(rule({ unless: { fact: 'boat.manual', is: true } }))], world({}));
+    expect(result).toMatchObject({ applies: 'unknown', missing: ['boat.manual'] });
+  });
+  test('the same content has the same hash whatever the order of its fields', () => {
+    expect(contentHash({ a: 1, b: [{ c: 2, d: 3 }] })).toBe(contentHash({ b: [{ d: 3, c: 2 }], a: 1 }));
+    expect(contentHash({ a: 1 })).not.toBe(contentHash({ a: 2 }));
+  });
+});

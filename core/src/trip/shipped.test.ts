@@ -1,0 +1,42 @@
+import { describe, expect, test } from '@jest/globals';
+import { Catalogue, RulePack } from '../model';
+import { packFaults } from '../rules';
+import { SOURCES, sourceOf } from '../sources';
+import { CATALOGUE, packsFor, PACKS, PROCEDURES, READY } from '.';
+
+describe('what ships as data', () => {
+  test('the catalogue holds against its schema; each kind once, with a known source', () => {
+    expect(Catalogue.safeParse(CATALOGUE).error).toBeUndefined();
+    expect(new Set(CATALOGUE.kinds.map((k) => k.id)).size).toBe(CATALOGUE.kinds.length);
+    for (const kind of CATALOGUE.kinds) expect(sourceOf(kind.source)).toBeDefined();
+  });
+  for (const pack of PACKS) {
+    test(`pack ${pack.id}: schema, facts, sources, and something in the catalogue for each demand`, () => {
+      expect(RulePack.safeParse(pack).error).toBeUndefined();
+      expect(packFaults(pack)).toEqual([]);
+      const supplied = new Set(CATALOGUE.kinds.flatMap((k) => k.supplies.map((s) => s.capability)));
+      for (const rule of pack.rules) {
+        expect(sourceOf(rule.source)).toBeDefined();
+        for (const demand of rule.anyOf.flat()) expect(supplied).toContain(demand.capability);
+        if (rule.layer === 'law') expect(rule.section).toMatch(/\d/);
+      }
+    });
+  }
+  test('the water chooses the packs; practice holds everywhere', () => {
+    expect(packsFor(['US']).map((p) => p.id)).toEqual(['us-federal', 'practice']);
+    expect(packsFor([]).map((p) => p.id)).toEqual(['practice']);
+  });
+  test('procedures: steps once each, leaning only on steps that are there, with a known source', () => {
+    for (const p of PROCEDURES) {
+      const ids = p.steps.map((s) => s.id);
+      expect(new Set(ids).size).toBe(ids.length);
+      for (const step of p.steps) for (const before of step.after ?? []) expect(ids.indexOf(before)).toBeLessThan(ids.indexOf(step.id));
+      expect(sourceOf(p.source)).toBeDefined();
+    }
+    expect(new Set(READY.map((r) => r.id)).size).toBe(READY.length);
+  });
+  test('nothing written down from memory is passed off as verified', () => {
+    for (const [id, s] of Object.entries(SOURCES)) if (s.how === 'recalled') expect({ id, verified: s.verified }).toEqual({ id, verified: false });
+    for (const pack of PACKS) for (const rule of pack.rules) expect(rule.verified).toBe(false);
+  });
+});

@@ -1,0 +1,7 @@
+// core and server, as ES modules. Run: node --experimental-vm-modules node_modules/jest/bin/jest.js -c jest.node.config.mjs
+export default {
+  rootDir: '.', roots: ['<rootDir>/core', '<rootDir>/server', '<rootDir>/scripts'], testMatch: ['**/*.test.ts'], testEnvironment: 'node', extensionsToTreatAsEsm: ['.ts'], testTimeout: 30_000, maxWorkers: 2,
+  transform: { '^.+\\.ts$': ['babel-jest', { babelrc: false, configFile: false, presets: [['@babel/preset-typescript', { onlyRemoveTypeImports: false }]] }] },
+  globalSetup: '<rootDir>/server/test/template.mjs',
+  moduleNameMapper: { '^astronomy-engine$': '<rootDir>/node_modules/astronomy-engine/astronomy.js', '^@escale/core/formats/pointer$': '<rootDir>/core/src/formats/pointer.ts', '^@escale/core/data/(.*)$': '<rootDir>/core/data/$1', '^@escale/core/(.*)$': '<rootDir>/core/src/$1/index.ts' },
+};
