@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { inputOf } from '../../test/demo';
-import type { EventKind, PlanEvent, PlanTimes } from '../model';
+import type { EventKind, PlanEvent, PlanState, PlanTimes } from '../model';
 import { assess } from '../trip';
 import { ALARM_AFTER, CHECK_IN_GRACE, checkInKept, deadlinesOf, fold, isOpen, positionText, sheetOf } from '.';
 
@@ -11,10 +11,10 @@ const event = (kind: EventKind, at: number, more: Partial<PlanEvent> = {}): Plan
 const filed = event('filed', -H, { times });
 
 describe('state', () => {
-  test.each([
+  test.each<[PlanEvent[], number, PlanState]>([
     [[], -1, 'filed'], [[event('under-way', 0)], H, 'under-way'], [[], 4 * H - 1, 'filed'], [[event('under-way', 0)], 4 * H, 'late'], [[], 5 * H - 1, 'late'], [[], 5 * H, 'overdue'], [[], 5 * H + ALARM_AFTER, 'alarm'],
     [[event('closed', 3 * H)], 9 * H, 'closed'], [[event('closed', 5 * H + ALARM_AFTER)], 9 * H, 'found'], [[event('cancelled', 0)], 9 * H, 'cancelled'],
-  ] as const)('%j at %d is %s', (more, now, state) => expect(fold([filed, ...more], now).state).toBe(state));
+  ])('%j at %d is %s', (more, now, state) => expect(fold([filed, ...more], now).state).toBe(state));
   test('a later home has to be accepted again; an earlier one does not', () => {
     const accepted = event('accepted', 0, { contact: 'c' });
     expect(fold([filed, accepted, event('amended', H, { times: { ...times, home: 3 * H } })], H).accepted.has('c')).toBe(true);

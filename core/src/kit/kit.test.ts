@@ -4,7 +4,8 @@ import { aBoat, anItem, aPerson } from '../../test/demo';
 import type { Demand, GearItem, Person, Requirement, Rule, Trip } from '../model';
 import { CATALOGUE } from '../trip';
 import type { RuleResult } from '../rules';
-import { forgottenBefore, forgottenKey, matchKit, packGroups, packList, type KitInput } from '.';
+import { forgottenBefore, forgottenKey, matchKit, packGroups, packList } from '.';
+import type { KitInput } from './match';
 
 const ruleOf = (anyOf: Demand[][], more: Partial<Rule> = {}): RuleResult => ({ rule: { id: 'R', layer: 'law', title: 'R', text: '', source: 's', section: '1', confidence: 'H', verified: false, noted: '2026-01-01', when: { always: true }, anyOf, ...more }, pack: { id: 'p' } as RuleResult['pack'], applies: 'yes', because: [], missing: [] });
 

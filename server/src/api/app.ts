@@ -19,7 +19,7 @@ const onlyHere: RequestHandler = (req, _res, next) => {
   const host = req.headers.host ?? '';
   if (!LOOPBACK.test(host)) throw new Problem(421, 'This server answers to localhost only.');
   const { origin } = req.headers;
-  if (origin !== undefined && origin !== 'null' && new URL(origin).host !== host) throw new Problem(403, 'This came from another site.');
+  if (origin !== undefined && origin !== 'null' && (!URL.canParse(origin) || new URL(origin).host !== host)) throw new Problem(403, 'This came from another site.');
   if (origin === 'null' && req.method !== 'GET') throw new Problem(403, 'This came from another site.');
   next();
 };

@@ -1,4 +1,4 @@
-import { and, asc, desc, eq } from 'drizzle-orm';
+import { and, desc, eq } from 'drizzle-orm';
 import { Router } from 'express';
 import * as z from 'zod';
 import { FileRequest, Id, PlanDeed, type MessageView } from '@escale/core/model';
@@ -49,13 +49,13 @@ export function plans(services: Services, kick: () => Promise<void>): Router {
   });
 
   routes.get('/messages', async (_req, res) => {
-    const rows = await db.select().from(message).where(eq(message.household, household)).orderBy(desc(message.madeAt), asc(message.id)).limit(100);
+    const rows = await db.select().from(message).where(eq(message.household, household)).orderBy(desc(message.madeAt), desc(message.id)).limit(100);
     res.json({ messages: rows.map((row): MessageView => ({ id: row.id, plan: row.plan, ...(row.contact ? { contact: row.contact } : {}), to: row.to, kind: row.kind, text: row.text, made: row.madeAt.getTime(), ...(row.deliveredAt ? { delivered: row.deliveredAt.getTime() } : {}) })) });
   });
 
   // What lies on the simulated phones; a real telephone service would have no such page.
   routes.get('/standins/telephone', async (_req, res) => {
-    const calls = await db.select().from(phoneCall).orderBy(desc(phoneCall.at), asc(phoneCall.key)).limit(100);
+    const calls = await db.select().from(phoneCall).orderBy(desc(phoneCall.at), desc(phoneCall.key)).limit(100);
     res.json({ calls: calls.map((c) => ({ key: c.key, to: c.to, text: c.text, at: c.at.getTime() })) });
   });
 

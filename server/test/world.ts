@@ -1,0 +1,59 @@
+import { readFileSync } from 'node:fs';
+import { PGlite } from '@electric-sql/pglite';
+import { sql } from 'drizzle-orm';
+import { drizzle } from 'drizzle-orm/pglite';
+import { pino } from 'pino';
+import request from 'supertest';
+import { v7 as uuid } from 'uuid';
+import { demoBundle } from '@escale/core/formats';
+import type { PlanView } from '@escale/core/model';
+import { httpApp } from '../src/api/app';
+import { importBundle } from '../src/api/exchange';
+import { simulatedClock } from '../src/clock';
+import * as schema from '../src/db/schema';
+import { ensureHousehold, HOME } from '../src/db/seed';
+import type { Db } from '../src/db/open';
+import type { Services } from '../src/services';
+import { simulatedTelephone } from '../src/standins/telephone';
+import { simulatedWeather } from '../src/standins/weather';
+import { deliver, sweepDeadlines } from '../src/watch/watcher';
+// @ts-expect-error a plain script: it runs before any transform
+import { templatePath } from './template.mjs';
+
+export const NOW = Date.UTC(2026, 4, 11, 15);
+export const TRIP = '01890000-0000-7000-8000-000000000055', BOAT = '01890000-0000-7000-8000-000000000005', WHISTLE = '01890000-0000-7000-8000-000000000013', ADA = '01890000-0000-7000-8000-000000000053';
+
+/** A whole server without a port: a fresh memory with the demo in it, a clock to set, and the watch on call. */
+export async function makeWorld() {
+  const client = await PGlite.create({ loadDataDir: new Blob([readFileSync(templatePath() as string)]) });
+  const db = drizzle(client, { schema }) as unknown as Db;
+  const clock = simulatedClock(NOW, false);
+  const household = await ensureHousehold(db, NOW);
+  const services: Services = { db, clock, household, log: pino({ level: 'silent' }), base: 'http://localhost:4280', weather: simulatedWeather(7), telephone: simulatedTelephone() };
+  const watchOnce = async () => {
+    while ((await sweepDeadlines(services)) > 0);
+    while ((await deliver(services)) > 0);
+  };
+  const http = request(httpApp(services, { kick: watchOnce }));
+  const device = uuid();
+  const world = {
+    db, clock, services, http, device, watchOnce,
+    set: (at: number) => clock.set?.(at),
+    close: () => client.close(),
+    /** Everything forgotten, the demo put back. */
+    reset: async () => {
+      clock.set?.(NOW);
+      await db.execute(sql`TRUNCATE thing, command, tick, plan, plan_version, plan_event, deadline, message, contact_token, phone_call, device`);
+      await db.transaction((tx) => importBundle(tx, demoBundle(NOW), HOME, NOW));
+    },
+    get: async <T>(path: string) => (await http.get(path).set('Host', 'localhost:4280')).body as T,
+    post: (path: string, body: unknown) => http.post(path).set('Host', 'localhost:4280').set('Content-Type', 'application/json').send(JSON.stringify(body)),
+    command: (thing: string, type: string, baseVersion: number, deed: unknown, more: object = {}) => world.post('/api/commands', { id: uuid(), device, type, thing, baseVersion, deed, ...more }),
+    file: async (more: object = {}): Promise<PlanView> => (await world.post('/api/plans', { id: uuid(), trip: TRIP, ...more })).body as PlanView,
+    deed: (plan: string, kind: string, more: object = {}) => world.post(`/api/plans/${plan}/deeds`, { id: uuid(), kind, madeAt: new Date(clock.now()).toISOString(), ...more }),
+    calls: async () => (await world.get<{ calls: { to: string; text: string; at: number }[] }>('/api/standins/telephone')).calls,
+  };
+  return world;
+}
+export type World = Awaited<ReturnType<typeof makeWorld>>;
+export { uuid };
