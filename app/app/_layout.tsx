@@ -12,7 +12,7 @@ startWorker();
 export default function Layout() {
   const { theme } = useSettings();
   return (
-    <SWRConfig value={{ revalidateOnFocus: true }}>
+    <SWRConfig value={{ revalidateOnFocus: true, dedupingInterval: 500 }}>
       <SafeAreaProvider>
         <Themed theme={theme}>
           <UndoProvider><Frame><Slot /></Frame></UndoProvider>

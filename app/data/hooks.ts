@@ -27,7 +27,7 @@ async function read(path: string): Promise<Answer<unknown>> {
 const OFTEN = 4000, NOW_AND_THEN = 30_000;
 
 function useRead<T>(path: string | null, every = NOW_AND_THEN) {
-  const swr = useSWR<Answer<unknown>, Error>(path, read, { refreshInterval: every, keepPreviousData: true, shouldRetryOnError: true, errorRetryInterval: 5000, dedupingInterval: 500 });
+  const swr = useSWR<Answer<unknown>, Error>(path, read, { refreshInterval: every, keepPreviousData: true, shouldRetryOnError: true, errorRetryInterval: 5000 });
   return { answer: swr.data as Answer<T> | undefined, error: swr.error, again: () => void swr.mutate() };
 }
 
@@ -88,7 +88,9 @@ export function useTicks(list: string): ReadonlySet<string> {
     for (const { path, body } of waiting) {
       if (path !== '/api/ticks') continue;
       const t = body as { list: string; item: string; on: boolean };
-      if (t.list === list) (t.on ? ticked.add(t.item) : ticked.delete(t.item));
+      if (t.list !== list) continue;
+      if (t.on) ticked.add(t.item);
+      else ticked.delete(t.item);
     }
     return ticked;
   }, [answer, waiting, list]);

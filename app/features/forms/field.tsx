@@ -57,8 +57,9 @@ function useError(name: string): string | undefined {
   return found?.message ?? found?.root?.message;
 }
 
-function Fault({ name }: { name: string }) {
-  const message = useError(name);
+function Fault({ name, own }: { name: string; own?: string | undefined }) {
+  const found = useError(name);
+  const message = own ?? found;
   return message ? <HelperText type="error" role="alert" visible style={{ fontSize: 14, paddingHorizontal: 0 }}>{message}</HelperText> : null;
 }
 
@@ -89,25 +90,26 @@ function Text({ name, shape, label, onLeft }: Inner) {
 /** A number in the person's own unit; SI inside. What is typed stays as typed until the field is left. */
 function Measure({ name, shape, label, onLeft }: Inner) {
   const { field, fieldState } = useController({ name });
-  const { setError } = useFormContext();
   const quantity = (shape.meta.quantity ?? 'count') as Quantity;
   const unit = unitOf(quantity, useSettings().units);
   const shown = typeof field.value === 'number' ? String(Number(fromSI(field.value, unit).toFixed(Math.max(unit.digits, 2)))) : '';
   const [typed, setTyped] = useState<string>();
+  const [fault, setFault] = useState<string>();
   const leave = () => {
     field.onBlur();
     if (typed === undefined) return;
     const text = typed.trim().replace(',', '.');
     const number = Number(text);
-    if (text !== '' && !Number.isFinite(number)) return setError(name, { message: `${label} is a number${unit.symbol ? ` in ${unit.symbol}` : ''}` });
+    if (text !== '' && !Number.isFinite(number)) return setFault(`${label} is a number${unit.symbol ? ` in ${unit.symbol}` : ''}`);
+    setFault(undefined);
     field.onChange(text === '' ? undefined : toSI(number, unit));
     setTyped(undefined);
     void onLeft(name);
   };
   return (
     <>
-      <TextInput mode="outlined" dense inputMode="decimal" accessibilityLabel={unit.symbol ? `${label}, ${unit.symbol}` : label} id={fieldId(pointerOf(name))} error={fieldState.error !== undefined} value={typed ?? shown} onChangeText={setTyped} onBlur={leave} {...(unit.symbol ? { right: <TextInput.Affix text={unit.symbol} /> } : {})} style={{ minHeight: TOUCH, maxWidth: 240 }} />
-      <Fault name={name} />
+      <TextInput mode="outlined" dense inputMode="decimal" accessibilityLabel={unit.symbol ? `${label}, ${unit.symbol}` : label} id={fieldId(pointerOf(name))} error={fault !== undefined || fieldState.error !== undefined} value={typed ?? shown} onChangeText={setTyped} onBlur={leave} {...(unit.symbol ? { right: <TextInput.Affix text={unit.symbol} /> } : {})} style={{ minHeight: TOUCH, maxWidth: 240 }} />
+      <Fault name={name} own={fault} />
     </>
   );
 }

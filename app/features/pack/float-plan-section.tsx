@@ -1,4 +1,4 @@
-import { useMemo, useRef, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { Link } from 'expo-router';
 import { TextInput } from 'react-native-paper';
@@ -12,7 +12,7 @@ import { usePalette } from '../../ui/theme';
 import { useOutbox } from '../../data/hooks';
 import { file, newId } from '../../data/send';
 import { TripForm } from '../plan/trip-form';
-import { useTrip } from '../trip/use-trip';
+import { useTrip, type TripView } from '../trip/use-trip';
 
 /** Drafted from the trip; filing starts the clock on the server. */
 export function FloatPlanSection() {
@@ -23,7 +23,7 @@ export function FloatPlanSection() {
       {open ? <Filed plan={plan} /> : null}
       <TripForm fields={['contacts', 'graceMinutes', 'ifLate', 'parked']} />
       <Link href={'/shed/contact/new'} style={{ paddingVertical: 12 }}><T style={{ textDecorationLine: 'underline' }}>A new contact</T></Link>
-      <Draft key={trip.id} amends={open ? plan.id : undefined} />
+      <Draft key={`${plan?.id ?? trip.id} ${plan?.version ?? 0} ${open}`} amends={open ? plan.id : undefined} />
     </View>
   );
 }
@@ -42,17 +42,16 @@ function Filed({ plan }: { plan: PlanView }) {
 
 /** What the contact will read, before it is sent; and the one button that alarms people when nobody comes home. */
 function Draft({ amends }: { amends: string | undefined }) {
-  const { trip, shed, assessment, now, reader } = useTrip();
+  const view = useTrip();
+  const { trip, assessment, reader } = view;
   const [reason, setReason] = useState('');
-  // One id for one filing: pressed twice or sent twice it files once.
-  const id = useRef(newId());
+  // One id for one filing: pressed twice or sent twice it files once. Filed, the part is made anew with the next id.
+  const [id] = useState(newId);
   const waiting = useOutbox().some((s) => s.path === '/api/plans' && s.thing === trip.id && !s.refused);
-  const sheet = useMemo(() => draftSheet(), [trip, shed, assessment, now]); // eslint-disable-line react-hooks/exhaustive-deps
+  const sheet = useMemo(() => draftSheet(view), [view]);
   const lacks = sheet === undefined;
   const send = () => {
-    const request = { id: id.current, trip: trip.id, ...(amends ? { amends } : {}), ...(reason.trim() ? { reason: reason.trim() } : {}) };
-    id.current = newId();
-    setReason('');
+    const request = { id, trip: trip.id, ...(amends ? { amends } : {}), ...(reason.trim() ? { reason: reason.trim() } : {}) };
     void file(request, amends ? `the change to ${trip.title}` : `the float plan of ${trip.title}`);
   };
   return (
@@ -67,14 +66,15 @@ function Draft({ amends }: { amends: string | undefined }) {
       <T as="small">{amends ? 'Contacts hear of it. A later time home has to be accepted again.' : `Filing starts a clock on the server. Your contacts hear of it now, and again if you are not home by ${assessment.schedule?.overdue ? clock(assessment.schedule.overdue, reader) : 'the overdue time'}. Escale never rings a rescue service by itself.`}</T>
     </View>
   );
+}
 
-  function draftSheet(): Sheet | undefined {
-    const boat = shed.boats.find((b) => b.id === trip.boat), water = shed.waters.find((w) => w.id === trip.water);
-    const people = trip.crew.flatMap((c) => shed.people.find((who) => who.id === c.person) ?? []);
-    const contacts = trip.contacts.flatMap((c) => shed.contacts.find((who) => who.id === c) ?? []);
-    if (!boat || !water || people.length === 0 || contacts.length === 0 || !assessment.schedule?.home) return undefined;
-    return sheetOf({ trip, boat, people, water, places: shed.places, gear: shed.gear, contacts, assessment, filedAt: now });
-  }
+/** The sheet of the trip as it stands, or undefined while something it needs is missing. */
+function draftSheet({ trip, shed, assessment, now }: TripView): Sheet | undefined {
+  const boat = shed.boats.find((b) => b.id === trip.boat), water = shed.waters.find((w) => w.id === trip.water);
+  const people = trip.crew.flatMap((c) => shed.people.find((who) => who.id === c.person) ?? []);
+  const contacts = trip.contacts.flatMap((c) => shed.contacts.find((who) => who.id === c) ?? []);
+  if (!boat || !water || people.length === 0 || contacts.length === 0 || !assessment.schedule?.home) return undefined;
+  return sheetOf({ trip, boat, people, water, places: shed.places, gear: shed.gear, contacts, assessment, filedAt: now });
 }
 
 /** The sheet as it stands frozen: never reckoned again. */

@@ -1,4 +1,4 @@
-import { useMemo, useRef, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { THINGS } from '@escale/core/model';
@@ -28,11 +28,11 @@ export function ThingPage() {
 function NewThing({ type }: { type: ShedType }) {
   const router = useRouter();
   const { kind, back } = useLocalSearchParams<{ kind?: string; back?: string }>();
-  const id = useRef(newId());
-  const start = useMemo(() => startOf(type, id.current, kind), [type, kind]);
+  const [id] = useState(newId);
+  const start = useMemo(() => startOf(type, id, kind), [type, id, kind]);
   const add = (doc: Record<string, unknown>) => {
-    void create(type, { ...doc, id: id.current }, String(doc.name));
-    router.replace((back?.startsWith('/trips/') ? back : `/shed/${type}/${id.current}`));
+    void create(type, { ...doc, id: id }, String(doc.name));
+    router.replace((back?.startsWith('/trips/') ? back : `/shed/${type}/${id}`));
   };
   return (
     <Page title={`A new ${ONE[type]}`}>

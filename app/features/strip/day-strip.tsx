@@ -1,5 +1,5 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
-import { PanResponder, View } from 'react-native';
+import { View } from 'react-native';
 import Svg, { G, Line, Path, Polygon, Rect, Text as SvgText } from 'react-native-svg';
 import type { Level, Schedule } from '@escale/core/model';
 import { clock, type Reader } from '@escale/core/say';
@@ -33,14 +33,13 @@ export function DayStrip({ strip, schedule, leave, departures, reader, onMove, o
   const wind = useMemo(() => windPaths(strip.wind, x), [strip, x]);
   const strokes = useMemo(() => windStrokes(strip.wind, x), [strip, x]);
   const box = useRef<View>(null);
-  const pan = useDrag({ x, leave, strip, onMove, onLeave });
-  useKeys(box, { leave, strip, onMove, onLeave });
+  useHandle(box, { x, leave, strip, onMove, onLeave });
 
   const text = leave === undefined ? 'no time set' : `leave ${clock(leave, reader)}${schedule?.home ? `, home ${clock(schedule.home, reader)}` : ''}`;
   return (
     <View
       ref={box} {...(onLeave ? { role: 'slider', tabIndex: 0, 'aria-label': 'Departure. Left and right arrows move it ten minutes, with Shift an hour.', 'aria-valuemin': strip.from, 'aria-valuemax': strip.until, 'aria-valuenow': leave ?? strip.from, 'aria-valuetext': text } : { role: 'img', 'aria-label': `Day strip: ${text}` })}
-      onLayout={(e) => setWidth(Math.round(e.nativeEvent.layout.width))} style={{ height: BAND.height, touchAction: 'pan-y', cursor: onLeave ? 'grab' : 'auto' } as object} {...(onLeave ? pan : {})} testID="day-strip"
+      onLayout={(e) => setWidth(Math.round(e.nativeEvent.layout.width))} style={{ height: BAND.height, touchAction: 'pan-y', cursor: onLeave ? 'grab' : 'auto' } as object} testID="day-strip"
     >
       {width > 0 ? (
         <Svg width={width} height={BAND.height} aria-hidden>
@@ -118,43 +117,44 @@ function Departures({ departures, x, p }: { departures: Departure[]; x: X; p: Pa
   );
 }
 
-interface Moving extends Pick<Props, 'leave' | 'onMove' | 'onLeave'> { strip: Strip }
+interface Moving extends Pick<Props, 'leave' | 'onMove' | 'onLeave'> { strip: Strip; x: X }
 
 const snapped = (at: number, { from, until }: Strip) => Math.min(until, Math.max(from, Math.round(at / STEP) * STEP));
+/** A finger that moves less than this has not begun to drag, px. */
+const SLACK = 4;
 
-function useDrag({ x, ...moving }: Moving & { x: X }) {
-  const now = useRef({ x, ...moving });
-  useEffect(() => {
-    now.current = { x, ...moving };
-  });
-  const start = useRef(0);
-  return useMemo(() => {
-    const at = (dx: number) => {
-      const { x: scale, strip } = now.current;
-      return snapped(scale.invert(scale(start.current) + dx), strip);
-    };
-    return PanResponder.create({
-      onStartShouldSetPanResponder: () => false,
-      onMoveShouldSetPanResponder: (_event, g) => now.current.leave !== undefined && Math.abs(g.dx) > 4 && Math.abs(g.dx) > Math.abs(g.dy),
-      onPanResponderGrant: () => { start.current = now.current.leave ?? 0; },
-      onPanResponderMove: (_event, g) => now.current.onMove?.(at(g.dx)),
-      onPanResponderRelease: (_event, g) => now.current.onLeave?.(at(g.dx)),
-      onPanResponderTerminate: () => now.current.onLeave?.(start.current),
-    }).panHandlers;
-  }, []);
-}
-
-function useKeys(box: React.RefObject<View | null>, { leave, strip, onLeave }: Moving): void {
+/** Drag by finger or mouse, or move by arrow keys. */
+function useHandle(box: React.RefObject<View | null>, { x, leave, strip, onMove, onLeave }: Moving): void {
+  const grab = useRef<{ pointer: number; at: number; leave: number; moved: boolean }>(undefined);
   useEffect(() => {
     const element = box.current as unknown as HTMLElement | null;
     if (!element?.addEventListener || !onLeave || leave === undefined) return;
-    const onKey = (event: KeyboardEvent) => {
+    const aim = (event: PointerEvent, g: NonNullable<typeof grab.current>) => snapped(x.invert(x(g.leave) + event.clientX - g.at), strip);
+    const down = (event: PointerEvent) => {
+      if (event.button === 0) grab.current = { pointer: event.pointerId, at: event.clientX, leave, moved: false };
+    };
+    const move = (event: PointerEvent) => {
+      const g = grab.current;
+      if (!g || g.pointer !== event.pointerId || (!g.moved && Math.abs(event.clientX - g.at) < SLACK)) return;
+      if (!g.moved) element.setPointerCapture(event.pointerId);
+      g.moved = true;
+      onMove?.(aim(event, g));
+    };
+    const up = (event: PointerEvent) => {
+      const g = grab.current;
+      grab.current = undefined;
+      if (g?.moved) onLeave(event.type === 'pointerup' ? aim(event, g) : g.leave);
+    };
+    const key = (event: KeyboardEvent) => {
       const way = event.key === 'ArrowRight' ? 1 : event.key === 'ArrowLeft' ? -1 : 0;
       if (way === 0) return;
       event.preventDefault();
       onLeave(snapped(leave + way * (event.shiftKey ? BIG_STEP : STEP), strip));
     };
-    element.addEventListener('keydown', onKey);
-    return () => element.removeEventListener('keydown', onKey);
-  }, [box, leave, strip, onLeave]);
+    const handlers = { pointerdown: down, pointermove: move, pointerup: up, pointercancel: up, keydown: key } as Record<string, EventListener | ((e: never) => void)>;
+    for (const [name, handler] of Object.entries(handlers)) element.addEventListener(name, handler as EventListener);
+    return () => {
+      for (const [name, handler] of Object.entries(handlers)) element.removeEventListener(name, handler as EventListener);
+    };
+  }, [box, x, leave, strip, onMove, onLeave]);
 }

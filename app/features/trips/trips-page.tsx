@@ -1,4 +1,4 @@
-import { useEffect, useMemo } from 'react';
+import { useCallback, useEffect, useRef } from 'react';
 import { Pressable, View } from 'react-native';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { civilDate, plusDays } from '@escale/core/earth';
@@ -22,7 +22,7 @@ export function TripsPage() {
   const plans = usePlans();
   const now = useNow(60_000);
   const { new: wanted } = useLocalSearchParams<{ new?: string }>();
-  const begin = useMemo(() => () => {
+  const begin = useCallback(() => {
     const id = newId();
     // What a new trip most likely shares with the last one: the boat, the launch and its water, the contact.
     const last = trips.toSorted((a, b) => b.leave.date.localeCompare(a.leave.date))[0];
@@ -31,9 +31,12 @@ export function TripsPage() {
     void create('trip', trip, 'a new trip');
     router.replace(`/trips/${id}/plan/boat`);
   }, [trips, shed, now, router]);
+  const begun = useRef(false);
   useEffect(() => {
-    if (wanted === '1' && ready) begin();
-  }, [wanted, ready]); // eslint-disable-line react-hooks/exhaustive-deps
+    if (wanted !== '1' || !ready || begun.current) return;
+    begun.current = true;
+    begin();
+  }, [wanted, ready, begin]);
 
   return (
     <Page title="Trips" aside={<Button kind="main" onPress={begin} disabled={!ready}>New trip</Button>}>

@@ -1,8 +1,7 @@
 import { monthsBetween } from '../earth';
-import type { Boat, Capability, Catalogue, GearItem, GearKind, NearMiss, Person, ReasonCode, Stowage, Trip } from '../model';
+import type { Boat, Capability, Catalogue, GearItem, GearKind, NearMiss, Person, PhraseValue, ReasonCode, Stowage, Trip } from '../model';
 import { STOWAGE } from '../model/lists';
 import { phrase, type WordKey } from '../say';
-import type { PhraseValue } from '../model';
 
 export type Reason = NearMiss['reasons'][number];
 

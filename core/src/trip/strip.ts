@@ -1,8 +1,7 @@
-import { skySpans, type Sky } from '../earth';
+import { dayLight, skySpans, type Sky } from '../earth';
 import type { Assessment } from '../model';
 import { MS } from '../units';
 import { spansAbove, tideOf, weatherAt, sortForecast } from '../water';
-import { dayLight } from '../earth';
 import type { AssessInput } from './context';
 
 /** Everything the day strip draws, on one axis. Instants epoch ms, heights metres, speeds m/s. */

@@ -1,0 +1,130 @@
+import { waitFor } from '@testing-library/react';
+import { applyPatch } from '@escale/core/formats/pointer';
+import { demoBundle } from '@escale/core/formats';
+import { THINGS, type Mend } from '@escale/core/model';
+import { assess, CATALOGUE, packsFor } from '@escale/core/trip';
+import { fakeServer, NOW, TRIP } from '../test/world';
+import { SECTIONS } from '../features/trip/sections';
+import { outbox } from './store';
+import { change, create, flush, giveUp, insist, newId, remove, tick } from './send';
+import { inverseOf, overlay, readThings, withBasis, type Held } from './things';
+import { fieldHref, mendHref } from './where';
+
+const empty = async () => {
+  for (const s of await outbox()) await giveUp(s);
+};
+let server: ReturnType<typeof fakeServer>;
+beforeEach(async () => {
+  server = fakeServer();
+  await empty();
+});
+const trip = () => readThings({ now: NOW, simulated: true, things: server.things }).things.find((h) => h.id === TRIP) as Held<'trip'>;
+const title = (value: string) => [{ op: 'set' as const, pointer: '/title', value }];
+
+describe('the outbox', () => {
+  test('with signal a write goes out at once; without, it waits and goes in order, each once', async () => {
+    await change(trip(), title('One'), 'title');
+    expect(trip().doc.title).toBe('One');
+    server.up = false;
+    const held = trip();
+    await change(held, title('Two'), 'title');
+    await change({ ...held, version: held.version + 1 }, [{ op: 'set', pointer: '/parked', value: 'there' }], 'car');
+    await tick('pack:1', 'whistle', true, NOW);
+    expect(await outbox()).toHaveLength(3);
+    // What waits is already seen.
+    expect(overlay(server.things, await outbox()).find((h) => h.id === TRIP)?.doc).toMatchObject({ title: 'Two', parked: 'there' });
+    server.up = true;
+    await Promise.all([flush(), flush()]);
+    expect(await outbox()).toHaveLength(0);
+    expect(server.sent.map((s) => s.path)).toEqual(['/api/commands', '/api/commands', '/api/commands', '/api/ticks']);
+    expect(trip().doc).toMatchObject({ title: 'Two', parked: 'there' });
+  });
+  test('a refused write is kept and put to the person; what stood behind it on the same thing waits, the rest goes on', async () => {
+    server.refuse = { status: 409, title: 'Changed on another device.' };
+    await change(trip(), title('Mine'), 'title');
+    server.refuse = undefined;
+    await change({ ...trip(), version: 2 }, [{ op: 'set', pointer: '/parked', value: 'x' }], 'car');
+    await tick('pack:1', 'horn', true, NOW);
+    const waiting = await outbox();
+    expect(waiting.map((s) => [s.said, s.refused?.title])).toEqual([['title', 'Changed on another device.'], ['car', undefined]]);
+    expect(server.ticks.has('horn')).toBe(true);
+    await insist(waiting[0], { ...trip(), version: 7 });
+    expect(await outbox()).toHaveLength(0);
+    const [first, second] = server.sent.filter((s) => s.path === '/api/commands').map((s) => s.body as { baseVersion: number; id: string });
+    expect([first.baseVersion, second.baseVersion]).toEqual([7, 8]);
+    expect(trip().doc).toMatchObject({ title: 'Mine', parked: 'x' });
+  });
+  test('given up, it and what stood behind it are gone', async () => {
+    server.refuse = { status: 422, title: 'No.' };
+    await change(trip(), title(''), 'title');
+    await giveUp((await outbox())[0]);
+    expect(await outbox()).toHaveLength(0);
+  });
+  test('a new thing can be changed and removed before the server has heard of it', async () => {
+    server.up = false;
+    const id = newId();
+    await create('contact', { id, name: 'Ada' } as { id: string }, 'a contact');
+    const held = () => outbox().then((q) => overlay(server.things, q).find((h) => h.id === id));
+    expect((await held())?.version).toBe(1);
+    await change((await held())!, [{ op: 'set', pointer: '/phone', value: '555 1' }], 'phone');
+    expect((await held())?.doc).toMatchObject({ name: 'Ada', phone: '555 1' });
+    await remove((await held())!, 'gone');
+    expect(await held()).toBeUndefined();
+    server.up = true;
+    await flush();
+    await waitFor(() => expect(server.things.find((h) => h.id === id)?.deleted).toBe(true));
+  });
+});
+
+describe('undo and guesses', () => {
+  test('the inverse of a patch takes it back to the letter', () => {
+    const { doc } = trip();
+    const patch = [{ op: 'set' as const, pointer: '/limits/wind', value: 5 }, { op: 'append' as const, pointer: '/stow', value: { item: newId(), place: 'hatch' } }, { op: 'set' as const, pointer: '/notes', value: 'n' }];
+    expect(applyPatch(applyPatch(doc, patch), inverseOf(doc, patch))).toEqual(doc);
+  });
+  test('what is stated is no guess any more', () => {
+    const patch = withBasis({ basis: { '/length': 'guessed', '/beam': 'guessed', '/mass': 'measured' } }, [{ op: 'set', pointer: '/length', value: 4 }]);
+    expect(patch[1]).toEqual({ op: 'set', pointer: '/basis', value: { '/beam': 'guessed', '/mass': 'measured' } });
+    expect(withBasis({}, title('x'))).toEqual(title('x'));
+  });
+  test('a document that can’t be read is left out and counted, not thrown at the screen', () => {
+    const things = server.things.map((h, i) => (i === 0 ? { ...h, doc: { id: h.id, name: 3 } } : i === 1 ? { ...h, type: 'spaceship' } : h));
+    expect(readThings({ now: NOW, simulated: false, things })).toMatchObject({ unreadable: 2 });
+  });
+});
+
+describe('every mend leads somewhere', () => {
+  const bundle = demoBundle(NOW);
+  /** Every mend that core emits for the demo's trips, whole and with each thing and fact taken away in turn. */
+  function mends(): Mend[] {
+    const found: Mend[] = [];
+    for (const whole of bundle.trips) {
+      const variants = [whole, ...Object.keys(whole).map((key) => ({ ...whole, ...(Array.isArray(whole[key as 'halts']) ? { [key]: [] } : ['boat', 'water', 'launch', 'driveMinutes', 'speed'].includes(key) ? { [key]: undefined } : {}) }))];
+      for (const t of variants) {
+        for (const strip of [false, true]) {
+          const bare = <D extends object>(doc: D): D => Object.fromEntries(Object.entries(doc).filter(([key]) => !strip || ['id', 'name', 'kind', 'propulsion', 'openings', 'count', 'stowage', 'state', 'position', 'class', 'jurisdiction', 'zone'].includes(key))) as D;
+          const shed = { ...bundle.shed, boats: bundle.shed.boats.map(bare), people: bundle.shed.people.map(bare), gear: bundle.shed.gear.map(bare), waters: bundle.shed.waters.map(bare) };
+          found.push(...assess({ trip: t, shed, conditions: {}, packs: packsFor(['US']), catalogue: CATALOGUE, now: NOW }).findings.flatMap((f) => f.mend ?? []));
+        }
+      }
+    }
+    return found;
+  }
+  test('to a route and a field that is there, or a deed', () => {
+    const all = mends();
+    expect(all.length).toBeGreaterThan(200);
+    const sections = new Set<string>(SECTIONS.map((s) => s.id));
+    for (const mend of all) {
+      if ('do' in mend) continue;
+      const href = mendHref(mend, TRIP);
+      expect({ mend, href }).toMatchObject({ href: expect.stringMatching(/^\/(trips|shed)/) });
+      const section = /^\/trips\/[^/]+\/([a-z-]+\/[a-z-]+)/.exec(href!)?.[1];
+      if (section) expect(sections).toContain(section);
+      if ('go' in mend && mend.go.type !== 'trip') {
+        const field = mend.go.pointer.split('/')[1];
+        if (field && field !== 'answers') expect(Object.keys((THINGS[mend.go.type] as unknown as { shape: object }).shape)).toContain(field);
+      }
+    }
+  });
+  test('a type that no page edits leads nowhere', () => expect(fieldHref({ type: 'run', id: 'x', pointer: '/a' })).toBeUndefined());
+});

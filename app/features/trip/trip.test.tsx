@@ -1,0 +1,167 @@
+import { act, screen, waitFor, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { fakeServer, show, TRIP } from '../../test/world';
+import { at, visited } from '../../test/router';
+import { outbox } from '../../data/store';
+import { giveUp } from '../../data/send';
+import { KitSection } from '../pack/kit-section';
+import { ReadySection } from '../pack/ready-section';
+import { LoadSection } from '../pack/load-section';
+import { FloatPlanSection } from '../pack/float-plan-section';
+import { BoatSection } from '../plan/boat-section';
+import { DaySection } from '../plan/day-section';
+import { LaunchSection, TroubleSection } from '../go/procedure-sections';
+import { RunPage } from '../go/run-page';
+import { UnderWay } from '../go/under-way';
+import { FindingsPage } from './findings-page';
+import { VerdictBar } from './verdict-bar';
+
+let server: ReturnType<typeof fakeServer>;
+beforeEach(async () => {
+  server = fakeServer();
+  visited.length = 0;
+  at({ id: TRIP });
+  for (const s of await outbox()) await giveUp(s);
+});
+const user = userEvent.setup({ delay: null });
+const trip = () => server.things.find((h) => h.id === TRIP)!.doc as unknown as Record<string, unknown>;
+const group = (name: RegExp) => screen.findByRole('group', { name });
+
+describe('kit', () => {
+  test('law, advice and one’s own are never mixed; open things stand first', async () => {
+    show(<KitSection />, { trip: TRIP });
+    await group(/^Stop: A sound signal/);
+    const heads = screen.getAllByRole('heading', { level: 3 }).map((h) => h.textContent);
+    const order = ['Law here', 'A sound signal', 'Advised for this trip', 'A whistle on the body', 'Your own'].map((t) => heads.indexOf(t));
+    expect(order).toEqual([...order].sort((a, b) => a - b));
+    expect(order.every((i) => i >= 0)).toBe(true);
+  });
+  test('it says why the whistle does not count, and one tap moves it; undo puts it back', async () => {
+    show(<KitSection />, { trip: TRIP });
+    const stop = await group(/^Stop: A sound signal/);
+    expect(within(stop).getByText('Whistle doesn’t count: it is fixed to Blue jacket, which does not come.')).toBeTruthy();
+    await user.click(within(stop).getByRole('button', { name: 'Move it to Red jacket' }));
+    await group(/^Set: A sound signal/);
+    await user.click(await screen.findByRole('button', { name: 'Undo' }));
+    await group(/^Stop: A sound signal/);
+  });
+  test('why: the comparison, the source with how sure, and the authority', async () => {
+    show(<KitSection />, { trip: TRIP });
+    const stop = await group(/^Stop: A sound signal/);
+    await user.click(within(stop).getByRole('button', { name: /^Why/ }));
+    expect(within(stop).getByText(/Inland Navigation Rules.*Inland Rules 33, 35.*from memory.*not verified/)).toBeTruthy();
+    expect(within(stop).getByText(/Ask the local authority/)).toBeTruthy();
+  });
+});
+
+test('verdict: counts, the next thing, and where it leads', async () => {
+  show(<VerdictBar />, { trip: TRIP });
+  const bar = await screen.findByRole('region', { name: 'Verdict' });
+  await waitFor(() => expect(bar.textContent).toMatch(/1 Stop · \d Fix · \d+ Mind/));
+  await user.click(within(bar).getByRole('link'));
+  expect(visited.at(-1)).toBe(`/trips/${TRIP}/findings`);
+});
+
+test('all findings, by phase', async () => {
+  show(<FindingsPage />, { trip: TRIP });
+  await group(/^Stop: A sound signal/);
+  expect(screen.getAllByRole('heading', { level: 2 }).map((h) => h.textContent)).toEqual(['Plan', 'Pack']);
+});
+
+test('ready: backwards from leaving, and a tick that is sent', async () => {
+  show(<ReadySection />, { trip: TRIP });
+  const hat = await screen.findByRole('checkbox', { name: 'Hat' });
+  expect(screen.getByText('Breakfast and something warm')).toBeTruthy();
+  await user.click(hat);
+  await waitFor(() => expect(server.ticks.has('forgotten:hat')).toBe(true));
+});
+
+describe('edited in place', () => {
+  test('crew: clothing is chosen, saved by itself', async () => {
+    show(<BoatSection />, { trip: TRIP });
+    const wears = await screen.findByRole('radiogroup', { name: 'Clothing of Rowan Pike' });
+    await user.click(within(wears).getByRole('radio', { name: 'Dry suit with layers' }));
+    await waitFor(() => expect(trip().crew).toEqual([expect.objectContaining({ clothing: 'dry-suit' })]));
+  });
+  test('a number is typed in the person’s unit and kept in SI; a word instead is told at the field and never sent', async () => {
+    show(<DaySection />, { trip: TRIP });
+    const speed = await screen.findByLabelText('Speed today, kn');
+    await user.type(speed, 'fast');
+    await user.tab();
+    expect(await screen.findByText('Speed today is a number in kn')).toBeTruthy();
+    await user.clear(speed);
+    await user.type(speed, '3,5');
+    await user.tab();
+    await waitFor(() => expect(trip().speed).toBeCloseTo(1.80056, 4));
+    const grace = screen.getByLabelText('Minutes of driving to the launch');
+    await user.clear(grace);
+    await user.type(grace, '-5');
+    await user.tab();
+    expect((await screen.findByRole('alert')).textContent).toMatch(/>=?\s*0|too small/i);
+    expect(trip().driveMinutes).toBe(35);
+  });
+  test('load: a thing is added and counted', async () => {
+    show(<LoadSection />, { trip: TRIP });
+    expect((await screen.findByRole('img', { name: /Loaded to 66 per cent/ }))).toBeTruthy();
+    await user.click(screen.getByRole('button', { name: 'Add to What goes in' }));
+    const names = await screen.findAllByLabelText('What');
+    await user.type(names.at(-1)!, 'Anchor');
+    await user.type(screen.getAllByLabelText('Weight, kg').at(-1)!, '6');
+    await user.tab();
+    await waitFor(() => expect(trip().load).toHaveLength(5));
+  });
+});
+
+test('float plan: the sheet as the contact will read it; pressed twice it is filed once', async () => {
+  show(<FloatPlanSection />, { trip: TRIP });
+  expect(await screen.findByText(/This is the float plan of Rowan Pike/)).toBeTruthy();
+  await user.dblClick(screen.getByRole('button', { name: 'File' }));
+  await waitFor(() => expect(server.sent.filter((s) => s.path === '/api/plans').length).toBeGreaterThan(0));
+  const ids = server.sent.filter((s) => s.path === '/api/plans').map((s) => (s.body as { id: string }).id);
+  expect(new Set(ids).size).toBe(1);
+});
+
+describe('go', () => {
+  test('one big step at a time, a second look where it sank boats, not-now kept open, ticks kept', async () => {
+    at({ id: TRIP, procedure: 'hand-launch' });
+    show(<RunPage />, { trip: TRIP });
+    await user.click(await screen.findByRole('button', { name: 'Begin' }));
+    // What was forgotten before is asked first.
+    await screen.findByRole('heading', { name: 'Hold it in your hand: Fishing licence.' });
+    await user.click(screen.getByRole('button', { name: 'Not now' }));
+    await screen.findByRole('heading', { name: 'Hold it in your hand: Hat.' });
+    await user.click(screen.getByRole('button', { name: 'Done' }));
+    await screen.findByRole('heading', { name: 'Feel every plug and hatch shut with your own hand.' });
+    await user.click(screen.getByRole('button', { name: 'Done' }));
+    // The second look comes later, after something else.
+    await screen.findByRole('heading', { name: /Whistle, phone or radio/ });
+    const run = () => server.things.find((h) => h.type === 'run')?.doc as { ticks: unknown[] } | undefined;
+    await waitFor(() => expect(run()?.ticks).toHaveLength(3));
+  });
+  test('the words to say, with boat, people and place filled in', async () => {
+    show(<TroubleSection />, { trip: TRIP });
+    expect(await screen.findByText('Mayday, mayday, mayday. This is Sprat, Sprat, Sprat.')).toBeTruthy();
+    expect(screen.getByText(/41° 12.000′ N, 029?° ?30.000′ W|41° 12.000′ N, 29° 30.000′ W/)).toBeTruthy();
+    expect(screen.getByText(/Stay with the boat/)).toBeTruthy();
+  });
+  test('a boat without steps of its own is told so', async () => {
+    show(<LaunchSection />, { trip: '01890000-0000-7000-8000-000000000056' });
+    expect(await screen.findByText(/Launching a trailer boat has no steps in Escale yet/)).toBeTruthy();
+  });
+  test('under way: the time to turn, no plan said plainly, Trouble across the screen', async () => {
+    show(<UnderWay />, { trip: TRIP });
+    expect(await screen.findByText('Turn back in')).toBeTruthy();
+    expect(screen.getByText(/nobody is watching the clock/)).toBeTruthy();
+    await user.click(screen.getByRole('button', { name: 'Trouble' }));
+    expect(visited.at(-1)).toBe(`/trips/${TRIP}/go/trouble`);
+  });
+});
+
+test('without signal the page goes on with what the device has kept', async () => {
+  const first = show(<KitSection />, { trip: TRIP });
+  await group(/^Stop: A sound signal/);
+  first.unmount();
+  await act(async () => { server.up = false; });
+  show(<KitSection />, { trip: TRIP });
+  await group(/^Stop: A sound signal/);
+});

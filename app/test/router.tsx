@@ -1,0 +1,21 @@
+import type { ReactNode } from 'react';
+import { Text } from 'react-native';
+
+/** The router as a list of where one was sent: screens are tested, not the router. */
+export const visited: string[] = [];
+let params: Record<string, string> = {};
+export const at = (next: Record<string, string>) => { params = next; };
+
+const go = (href: string) => { visited.push(href); };
+const router = { push: go, replace: go, back: () => go('back') };
+export const useRouter = () => router;
+export const useLocalSearchParams = () => params;
+export const usePathname = () => (params.id ? `/trips/${params.id}/${params.phase ?? 'plan'}` : '/trips');
+export const Slot = () => null;
+export function Redirect({ href }: { href: string }) {
+  go(href);
+  return null;
+}
+export function Link({ href, children, ...rest }: { href: string; children: ReactNode }) {
+  return <Text {...{ href }} role="link" {...rest}>{children}</Text>;
+}

@@ -1,0 +1,77 @@
+// `npm run bench`: our work against a reference in the same run; this kind of machine swings 1.8 times, so ratios are what counts.
+import { LogicEngine } from 'json-logic-engine';
+import { getTimes } from 'suncalc';
+import { dayLight, solarNoon } from '../core/src/earth';
+import { demoBundle } from '../core/src/formats';
+import type { Condition } from '../core/src/model';
+import { applyPacks, evaluate } from '../core/src/rules';
+import { assess, CATALOGUE, packsFor, prepare, sweep, type AssessInput } from '../core/src/trip';
+import { tideOf } from '../core/src/water';
+import { conditionsOf } from '../server/src/plans/shed';
+import { simulatedWeather } from '../server/src/standins/weather';
+
+const NOW = Date.UTC(2026, 4, 11, 15);
+const bundle = demoBundle(NOW);
+/** The largest demo trip: four people, two halts, the trailer boat. */
+const trip = bundle.trips[1];
+const water = bundle.shed.waters.find((w) => w.id === trip.water)!;
+const conditions = await conditionsOf(trip, bundle.shed, { weather: simulatedWeather(7), clock: { now: () => NOW } });
+const input: AssessInput = { trip, shed: bundle.shed, conditions, packs: packsFor(water.jurisdiction), catalogue: CATALOGUE, now: NOW };
+
+interface Row { name: string; median: number; p95: number; n: number; reference?: string; ratio?: number }
+const rows: Row[] = [];
+
+function time(work: () => unknown, n: number): { median: number; p95: number } {
+  for (let i = 0; i < Math.min(30, n); i += 1) work();
+  const took: number[] = [];
+  for (let i = 0; i < n; i += 1) {
+    const from = performance.now();
+    work();
+    took.push(performance.now() - from);
+  }
+  took.sort((a, b) => a - b);
+  return { median: took[Math.floor(n / 2)], p95: took[Math.floor(n * 0.95)] };
+}
+
+/** A fixed piece of plain work: what one unit of this machine is worth in this run. */
+let sink = 0;
+const calibration = time(() => {
+  const list = Array.from({ length: 20_000 }, (_, i) => (i * 7919) % 10_007);
+  sink += list.sort((a, b) => a - b)[5];
+}, 60);
+rows.push({ name: 'calibration: sort 20,000 numbers', ...calibration, n: 60 });
+
+function bench(name: string, n: number, work: () => unknown, reference?: { name: string; work: () => unknown }): void {
+  const ours = time(work, n);
+  const theirs = reference ? time(reference.work, n) : calibration;
+  rows.push({ name, ...ours, n, reference: reference?.name ?? 'calibration', ratio: ours.median / theirs.median });
+}
+
+const prepared = prepare(input);
+let minute = 0;
+bench('assess(), largest demo trip', 400, () => assess(input));
+bench('prepared.at(), another minute each time', 800, () => prepared.at(prepared.leave! + ((minute += 1) % 600) * 60_000));
+bench('sweep of a day, 108 departures', 12, () => sweep(input, prepared.leave! - 6 * 36e5, prepared.leave! + 12 * 36e5));
+
+const position = { lat: 41.2, lon: -29.5 };
+let day = 0;
+bench('sun of a day, not seen before', 300, () => dayLight({ lat: position.lat + (day += 1) * 1e-7, lon: position.lon }, NOW + day * 864e5), { name: 'suncalc 2.0.2', work: () => getTimes(new Date(solarNoon(NOW + (day += 1) * 864e5, position.lon)), position.lat, position.lon) });
+
+const tide = tideOf(water.tide!);
+const station = water.tide as { constituents: { name: string; amplitude: number; phase: number }[]; z0: number };
+const SPEED: Record<string, number> = { M2: 28.9841042, S2: 30, N2: 28.4397295, K2: 30.0821373, K1: 15.0410686, O1: 13.9430356, M4: 57.9682084 };
+let at = NOW;
+bench('tide at 1,000 instants', 60, () => { for (let i = 0; i < 1000; i += 1) sink += tide.heightAt((at += 61_000)) ?? 0; }, { name: 'plain sum of cosines, no node factors', work: () => { for (let i = 0; i < 1000; i += 1) { at += 61_000; for (const c of station.constituents) sink += c.amplitude * Math.cos(((SPEED[c.name] * at) / 36e5 - c.phase) * (Math.PI / 180)); } } });
+
+const RULES: Condition[] = Array.from({ length: 300 }, (_, i) => ({ all: [{ fact: 'boat.length', atLeast: 3 + (i % 7) }, { any: [{ fact: 'crew.count', under: 1 + (i % 5) }, { not: { fact: 'day.hours', atLeast: i % 9 } }] }] }));
+const facts = { 'boat.length': 5.2, 'crew.count': 4, 'day.hours': 6 };
+const plain = { boat_length: 5.2, crew_count: 4, day_hours: 6 };
+const engine = new LogicEngine();
+const theirs = Array.from({ length: 300 }, (_, i) => ({ and: [{ '>=': [{ var: 'boat_length' }, 3 + (i % 7)] }, { or: [{ '<': [{ var: 'crew_count' }, 1 + (i % 5)] }, { '!': [{ '>=': [{ var: 'day_hours' }, i % 9] }] }] }] }));
+bench('300 conditions with the whole explanation', 200, () => { for (const rule of RULES) sink += evaluate(rule, { facts, crew: [] }).truth.length; }, { name: 'json-logic-engine 5.0.7, the answer only', work: () => { for (const rule of theirs) sink += engine.run(rule, plain) ? 1 : 0; } });
+const { world } = prepared.match();
+bench('the shipped packs applied', 300, () => applyPacks(input.packs, world));
+
+if (process.argv.includes('--json')) for (const row of rows) console.log(JSON.stringify(row));
+else for (const r of rows) console.log(`${r.name.padEnd(46)} ${r.median.toFixed(3).padStart(9)} ms  p95 ${r.p95.toFixed(3).padStart(9)} ms${r.ratio === undefined ? '' : `  ${r.ratio.toFixed(2)} × ${r.reference}`}`);
+if (sink === Infinity) console.log('never');
