@@ -26,7 +26,8 @@ export function contactPage(services: Services): Router {
     const [row] = await db.select().from(plan).where(eq(plan.id, link.plan));
     return row && { link, view: await viewPlan(db, row, time.now()) };
   };
-  const send = (res: Response, status: number, html: string) => res.status(status).set({ 'Cache-Control': 'no-store', 'Referrer-Policy': 'no-referrer', 'X-Robots-Tag': 'noindex' }).type('html').send(html);
+  // `same-origin`, not `no-referrer`: under the latter a browser sends the form with the origin "null", which is refused.
+  const send = (res: Response, status: number, html: string) => res.status(status).set({ 'Cache-Control': 'no-store', 'Referrer-Policy': 'same-origin', 'X-Robots-Tag': 'noindex' }).type('html').send(html);
 
   routes.get('/c/:token', async (req, res) => {
     const found = await open(req.params.token);

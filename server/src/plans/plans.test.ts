@@ -150,7 +150,7 @@ describe('the contact’s page', () => {
     for (const part of ['Tern Holm, at dawn', 'Overdue', 'I accept', 'If they are overdue', 'To read aloud', 'Gannow ramp', 'green van']) expect(text).toContain(part);
     expect(text).not.toContain('<script');
     expect(Buffer.byteLength(text)).toBeLessThan(30_000);
-    expect(headers['referrer-policy']).toBe('no-referrer');
+    expect(headers['referrer-policy']).toBe('same-origin');
   });
   test('what a person typed stays text', async () => {
     await world.command(TRIP, 'trip', 1, { kind: 'patch', patch: [{ op: 'set', pointer: '/title', value: '<img src=x onerror=alert(1)>' }, { op: 'set', pointer: '/parked', value: '"><script>x</script>' }] });

@@ -1,0 +1,88 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { createServer } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { test as base, type Page } from '@playwright/test';
+
+const ROOT = fileURLToPath(new URL('..', import.meta.url));
+/** The instant at which every journey starts: the afternoon before the demo's dawn. */
+export const START = '2026-05-11T15:00:00Z';
+export const TRIP = '/trips/01890000-0000-7000-8000-000000000055', TRIP_ID = '01890000-0000-7000-8000-000000000055';
+
+const freePort = () => new Promise<number>((done) => {
+  const probe = createServer().listen(0, '127.0.0.1', () => {
+    const { port } = probe.address() as { port: number };
+    probe.close(() => done(port));
+  });
+});
+
+/** The real server, bundled, with the demo on a clock that stands still until it is set. */
+export class Server {
+  private child?: ChildProcess;
+  readonly folder = mkdtempSync(join(tmpdir(), 'escale-e2e-'));
+  constructor(readonly port: number) {}
+  get base(): string {
+    return `http://localhost:${this.port}`;
+  }
+
+  async start(): Promise<void> {
+    const child = spawn(process.execPath, ['server/dist/main.js'], { cwd: ROOT, stdio: ['ignore', 'pipe', 'inherit'], env: { ...process.env, NODE_ENV: 'production', PORT: String(this.port), ESCALE_DEMO: '1', ESCALE_DATA: join(this.folder, 'memory'), ESCALE_CLOCK: START } });
+    this.child = child;
+    await new Promise<void>((ready, failed) => {
+      child.stdout.on('data', (chunk: Buffer) => String(chunk).includes('Escale is ready') && ready());
+      child.once('exit', (code) => failed(new Error(`the server ended with ${code}`)));
+    });
+  }
+
+  async stop(signal: NodeJS.Signals = 'SIGTERM'): Promise<void> {
+    const { child } = this;
+    if (!child || child.exitCode !== null) return;
+    const gone = new Promise((done) => child.once('exit', done));
+    child.kill(signal);
+    await gone;
+  }
+
+  async ask<T>(path: string, body?: unknown): Promise<T> {
+    const answer = await fetch(this.base + path, body === undefined ? {} : { method: 'POST', headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) });
+    return (await answer.json()) as T;
+  }
+
+  async setClock(at: number | string): Promise<void> {
+    await this.ask('/api/clock', { at: new Date(at).toISOString() });
+  }
+
+  async calls(): Promise<{ to: string; text: string }[]> {
+    return (await this.ask<{ calls: { to: string; text: string }[] }>('/api/standins/telephone')).calls;
+  }
+
+  async doc(id: string): Promise<Record<string, unknown> | undefined> {
+    return (await this.ask<{ things: { id: string; doc: Record<string, unknown> }[] }>('/api/things')).things.find((t) => t.id === id)?.doc;
+  }
+}
+
+/** A server of its own for each file; `go` opens a path and fails the test on any error of the page. */
+export const test = base.extend<{ go: (path: string) => Promise<Page>; faults: string[] }, { server: Server }>({
+  server: [async ({}, use) => { // eslint-disable-line no-empty-pattern
+    const server = new Server(await freePort());
+    await server.start();
+    await use(server);
+    await server.stop();
+    rmSync(server.folder, { recursive: true, force: true });
+  }, { scope: 'worker', timeout: 60_000 }],
+  faults: async ({ page }, use) => {
+    const faults: string[] = [];
+    page.on('pageerror', (error) => faults.push(error.message));
+    page.on('console', (message) => { if (message.type() === 'error' && !/Failed to load resource/.test(message.text())) faults.push(message.text()); });
+    await use(faults);
+    if (faults.length > 0) throw new Error(`the page complained: ${faults.join(' | ')}`);
+  },
+  go: async ({ page, server, faults: _faults }, use) => {
+    await use(async (path) => {
+      await page.goto(server.base + path);
+      return page;
+    });
+  },
+});
+export { expect } from '@playwright/test';
