@@ -64,7 +64,7 @@ export class Server {
 
 /** A server of its own for each file; `go` opens a path and fails the test on any error of the page. */
 export const test = base.extend<{ go: (path: string) => Promise<Page>; faults: string[] }, { server: Server }>({
-  server: [async ({}, use) => { // eslint-disable-line no-empty-pattern
+  server: [async ({}, use) => {
     const server = new Server(await freePort());
     await server.start();
     await use(server);

@@ -28,7 +28,9 @@ function Screen() {
   const waiting = useOutbox().length;
   const open = plan !== undefined && isOpen(plan.state);
   const times = open ? plan.times : assessment.schedule;
-  const turn = assessment.schedule?.latestTurn ?? times?.turnBack;
+  const limit = assessment.schedule?.latestTurn;
+  // What was filed binds first: whoever turns later is overdue before the light goes.
+  const turn = open && plan.times.turnBack !== undefined ? Math.min(plan.times.turnBack, limit ?? Infinity) : (limit ?? times?.turnBack);
   const next = times?.checkIns.find((at) => at > now);
   const left = open && (plan.state === 'under-way' || plan.events.some((e) => e.kind === 'under-way'));
   const say = (kind: 'under-way' | 'check-in' | 'closed', said: string) => {
@@ -43,11 +45,7 @@ function Screen() {
         <Button kind="quiet" label="Leave this screen" onPress={() => router.replace(`/trips/${trip.id}/go`)}>leave</Button>
       </View>
 
-      <View>
-        <T as="caps">{turn === undefined ? 'Turn back' : now <= turn ? 'Turn back in' : 'Turn back now, late by'}</T>
-        <T as="giant" numberOfLines={1} aria-label={turn === undefined ? 'not known' : spanText((turn - now) / MS.second)}>{turn === undefined ? '–' : countdown(Math.abs(turn - now))}</T>
-        <T as="section">{turn === undefined ? 'No limit could be reckoned: set a time to be home.' : `at ${clock(turn, reader)}, the latest that brings you home inside your limits`}</T>
-      </View>
+      <Countdown now={now} leave={left ? undefined : times?.leave} turn={turn} home={open ? times?.home : undefined} limit={limit} />
 
       <Panel title="Check-in">
         <View style={{ flexDirection: 'row', justifyContent: 'space-between', alignItems: 'center' }}>
@@ -66,6 +64,24 @@ function Screen() {
       </Row>
       <Button kind="main" wet style={{ minHeight: 88 }} onPress={() => router.push(`/trips/${trip.id}/go/trouble`)}>Trouble</Button>
     </ScrollView>
+  );
+}
+
+/** The one figure of the screen: until leaving, then until the latest turn. */
+function Countdown({ now, leave, turn, home, limit }: { now: number; leave: number | undefined; turn: number | undefined; home: number | undefined; limit: number | undefined }) {
+  const { reader } = useTrip();
+  const before = leave !== undefined && now < leave;
+  const at = before ? leave : turn;
+  const head = before ? 'Leave in' : turn === undefined ? 'Turn back' : now <= turn ? 'Turn back in' : 'Turn back now, late by';
+  const tail = turn === undefined ? 'No limit could be reckoned: set a time to be home.' : before ? `leave ${clock(leave, reader)}, turn by ${clock(turn, reader)} at the latest` : home === undefined ? `at ${clock(turn, reader)}, the latest that brings you home inside your limits` : `at ${clock(turn, reader)}, to be home at ${clock(home, reader)} as you filed`;
+  const later = !before && limit !== undefined && turn !== undefined && limit > turn ? `Your limits would allow ${clock(limit, reader)}: send a change first.` : undefined;
+  return (
+    <View>
+      <T as="caps">{head}</T>
+      <T as="giant" numberOfLines={1} aria-label={at === undefined ? 'not known' : spanText((at - now) / MS.second)}>{at === undefined ? '–' : countdown(Math.abs(at - now))}</T>
+      <T as="section">{tail}</T>
+      {later ? <T as="soft">{later}</T> : null}
+    </View>
   );
 }
 

@@ -70,7 +70,7 @@ function Header({ view: { trip, shed, reader, assessment, input } }: { view: Tri
         <T as="title" heading={1} numberOfLines={1}>{trip.title}</T>
         <T as="label" numberOfLines={1}>{[assessment.leave === undefined ? trip.leave.date : dayOf(assessment.leave, reader), water?.name, boat?.name, crew].filter(Boolean).join(' · ')}</T>
       </View>
-      <T as="label" style={{ textAlign: 'right', maxWidth: 68 }}>{age === undefined ? 'no forecast' : `forecast ${spanText(Math.max(0, age)).replace(/ h \d\d$/, ' h')} old`}</T>
+      <T as="label" style={{ textAlign: 'right', ...(wide ? {} : { maxWidth: 68 }) }}>{age === undefined ? 'no forecast' : `forecast ${spanText(Math.max(0, age)).replace(/ h \d\d$/, ' h')} old`}</T>
     </View>
   );
 }

@@ -150,7 +150,7 @@ describe('go', () => {
   });
   test('under way: the time to turn, no plan said plainly, Trouble across the screen', async () => {
     show(<UnderWay />, { trip: TRIP });
-    expect(await screen.findByText('Turn back in')).toBeTruthy();
+    expect(await screen.findByText('Leave in')).toBeTruthy();
     expect(screen.getByText(/nobody is watching the clock/)).toBeTruthy();
     await user.click(screen.getByRole('button', { name: 'Trouble' }));
     expect(visited.at(-1)).toBe(`/trips/${TRIP}/go/trouble`);

@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
+import { runs } from '../../test/runs';
 import LatLonEllipsoidal from 'geodesy/latlon-ellipsoidal-vincenty.js';
 import { getTimes } from 'suncalc';
 import { Temporal } from 'temporal-polyfill';
@@ -18,7 +19,7 @@ describe('distance', () => {
       const ours = distance(from, to);
       expect(ours.metres).toBeCloseTo(there.distanceTo(back), 2);
       expect(Math.abs(((ours.bearing - there.initialBearingTo(back) + 540) % 360) - 180)).toBeLessThan(1e-4);
-    }), { numRuns: 150 });
+    }), { numRuns: runs(150) });
   });
   check('closed form', 'geodesic', 'a minute of longitude on the equator is 1 855.325 m (a·π/10 800)', () => expect(distance({ lat: 0, lon: 0 }, { lat: 0, lon: 1 / 60 }).metres).toBeCloseTo((6_378_137 * Math.PI) / 10_800, 4));
 });
@@ -59,7 +60,7 @@ describe('light', () => {
         if (i > 0) expect(span.from).toBe(spans[i - 1].until);
         expect(skyAt({ lat, lon }, (span.from + span.until) / 2)).toBe(span.sky);
       });
-    }), { numRuns: 60 });
+    }), { numRuns: runs(60) });
   });
   test('a minute before sunrise is dark, a minute after is not', () => {
     const place = { lat: 41.2, lon: -29.5 };
@@ -82,7 +83,7 @@ describe('wall time', () => {
       const back = wallToInstant(civilDate(minute, zone), wallTime(minute, zone), zone);
       if ('gap' in back) throw new Error('an instant that exists has a wall time that exists');
       expect(back.twice || back.at === minute).toBe(true);
-    }), { numRuns: 100 });
+    }), { numRuns: runs(100) });
   });
   const day = fc.integer({ min: 0, max: 40_000 }).map((n) => plusDays('1960-01-01', n));
   check('run here', { title: 'temporal-polyfill 1.0.8' }, 'months and days between civil dates', () => {

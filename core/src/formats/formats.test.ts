@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
+import { runs } from '../../test/runs';
 import { demo, NOW } from '../../test/demo';
 import { Bundle, Trip, type Patch } from '../model';
 import { applyPatch, demoBundle, readBundle, valueAt, writeBundle } from '.';
@@ -9,7 +10,7 @@ describe('bundle', () => {
     fc.assert(fc.property(fc.integer({ min: Date.UTC(2024, 0, 1), max: Date.UTC(2034, 0, 1) }), (now) => {
       const bundle = demoBundle(now);
       expect(Bundle.safeParse(bundle).error).toBeUndefined();
-    }), { numRuns: 25 });
+    }), { numRuns: runs(25) });
     expect(readBundle(writeBundle(demo()))).toEqual({ ok: true, bundle: demo() });
   });
   test.each([
@@ -44,7 +45,7 @@ describe('bundle', () => {
   test('hostile text never throws', () => {
     fc.assert(fc.property(fc.oneof(fc.string(), fc.json(), fc.json().map((j) => `{"escale":"bundle","schema":1,"shed":${j},"trips":${j}}`)), (text) => {
       expect(readBundle(text).ok).toBe(false);
-    }), { numRuns: 200 });
+    }), { numRuns: runs(200) });
     const deep = `{"escale":"bundle","schema":1,"x":${'['.repeat(50_000)}${']'.repeat(50_000)}}`;
     expect(readBundle(deep).ok).toBe(false);
   });

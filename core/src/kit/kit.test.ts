@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
+import { runs } from '../../test/runs';
 import { aBoat, anItem, aPerson } from '../../test/demo';
 import type { Demand, GearItem, Person, Requirement, Rule, Trip } from '../model';
 import { CATALOGUE } from '../trip';
@@ -107,7 +108,7 @@ describe('jackets', () => {
       const again = match(EACH, [...gear].reverse(), { people: [...people].reverse() });
       const key = (uses: Requirement['metBy']) => uses.map((u) => `${u.person} ${u.item}`).sort();
       expect(key(again.metBy)).toEqual(key(r.metBy));
-    }), { numRuns: 150 });
+    }), { numRuns: runs(150) });
   });
   /** Brute force: the most people that can have a jacket of their own. */
   function most(people: Person[], gear: GearItem[]): number {

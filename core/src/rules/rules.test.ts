@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
+import { runs } from '../../test/runs';
 import { LogicEngine } from 'json-logic-engine';
 import { check } from '../../test/check';
 import type { Condition as Expression, RulePack as Pack, Truth } from '../model';
@@ -64,14 +65,14 @@ describe('differential', () => {
     fc.assert(fc.property(expression, values, (condition, given) => {
       const said = engine.run(theirs(condition), Object.fromEntries(Object.entries(given).map(([k, v]) => [k.replace('.', '_'), v]))) as unknown;
       expect(evaluate(condition, world(given)).truth).toBe(said ? 'yes' : 'no');
-    }), { numRuns: 400 });
+    }), { numRuns: runs(400) });
   });
   test('taking a fact away never turns yes into no: it may only become unknown', () => {
     fc.assert(fc.property(expression, values, fc.constantFrom(...NAMES), (condition, given, gone) => {
       const whole = evaluate(condition, world(given)).truth;
       const less = evaluate(condition, world({ ...given, [gone]: undefined })).truth;
       expect([whole, 'unknown']).toContain(less);
-    }), { numRuns: 300 });
+    }), { numRuns: runs(300) });
   });
 });
 

@@ -32,11 +32,16 @@ export function dayOf(at: number, reader: Pick<Reader, 'zone' | 'locale'>): stri
   return formatter(reader.zone, reader.locale, { weekday: 'short', day: 'numeric', month: 'short' }, 'day').format(at).replace(',', '');
 }
 
+/** A civil date (`2026-05-12`) as people write it: `12 May 2026`. It has no zone. */
+export function dateOf(date: string, reader: Pick<Reader, 'locale'>): string {
+  return formatter('UTC', reader.locale, { day: 'numeric', month: 'short', year: 'numeric' }, 'date').format(Date.parse(`${date}T00:00:00Z`));
+}
+
 const PLACEHOLDER = /\{(\w+)(?::([\w-]+)|#([^}|]*)\|([^}]*))?\}/g;
 
 /**
  * A phrase in words. Placeholders: `{x}` text, `{x:mass}` a quantity in the reader's units, `{x:clock}` `{x:day}` an
- * instant, `{x:span}` seconds as hours and minutes, `{x:list}` an enumeration, `{n#jacket|jackets}` a counted noun.
+ * instant, `{x:span}` seconds as hours and minutes, `{x:date}` a civil date, `{x:list}` an enumeration, `{n#jacket|jackets}` a counted noun.
  * @throws Error for an unknown template or a missing value: a sentence with a hole never reaches a screen.
  */
 export function render(what: Phrase, reader: Reader): string {
@@ -53,7 +58,7 @@ export function render(what: Phrase, reader: Reader): string {
 function word(value: PhraseValue, as: string | undefined, reader: Reader): string {
   if (Array.isArray(value)) return listOf(value.map((v) => (typeof v === 'string' ? v : render(v, reader))), as, reader);
   if (typeof value === 'object') return render(value, reader);
-  if (typeof value === 'string') return value;
+  if (typeof value === 'string') return as === 'date' ? dateOf(value, reader) : value;
   if (as === 'clock') return clock(value, reader);
   if (as === 'day') return dayOf(value, reader);
   if (as === 'span') return spanText(value);

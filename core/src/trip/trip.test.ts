@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
+import { runs } from '../../test/runs';
 import { aBoat, aPerson, aPlace, aWater, inputOf, steady } from '../../test/demo';
 import { dayLight } from '../earth';
 import { applyPatch } from '../formats';
@@ -154,7 +155,7 @@ describe('properties', () => {
           expect([f.title, ...f.because, ...f.assumed].map((p) => render(p, reader)).join(' ')).not.toMatch(/undefined|NaN|null/);
         }
         for (const r of less.requirements) if (r.applies !== 'no' && r.met !== 'yes') expect(find(less, `kit/${r.rule}/`)?.level).not.toBe('set');
-      }), { numRuns: 120 });
+      }), { numRuns: runs(120) });
     }
   });
   test('assess never throws on a valid model: any departure, any speed, any mix of crew and halts', () => {
@@ -170,7 +171,7 @@ describe('properties', () => {
       const a = assess({ ...base, trip: made });
       for (const f of a.findings) for (const p of [f.title, ...f.because]) render(p, reader);
       for (const figure of Object.values(a.figures)) expect(Number.isFinite(figure.value)).toBe(true);
-    }), { numRuns: 120 });
+    }), { numRuns: runs(120) });
   });
   test('every finding leans on figures that are there and sources that are known; ids are never twice', () => {
     for (const n of [0, 1, 2]) {

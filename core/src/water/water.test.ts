@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
+import { runs } from '../../test/runs';
 import { check } from '../../test/check';
 import demo from '../../data/demo.json';
 import type { TideStation } from '../model';
@@ -76,7 +77,7 @@ describe('tide', () => {
         // At the very edge a straight line between samples may be off by a millimetre.
         if (Math.abs(height - level) > 0.003) expect(inside).toBe(height >= level);
       }
-    }), { numRuns: 40 });
+    }), { numRuns: runs(40) });
   });
 });
 

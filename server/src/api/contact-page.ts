@@ -69,9 +69,9 @@ function pageOf(view: PlanView, contact: string, now: number, token: string): st
 <p class="${urgent ? 'urgent' : 'state'}" role="status">${STATE[view.state]}</p>
 <dl class="times"><div><dt>Home</dt><dd>${when(view.times.home)}</dd></div><div><dt>Overdue</dt><dd>${when(view.times.overdue)}</dd></div></dl>
 <p class="zone">Times of ${esc(view.zone)}. It is ${when(now)} there now.</p>
-${open && me && !me.accepted ? `<form method="post" action="/c/${encodeURIComponent(token)}/accept"><p><strong>${esc(me.name)}, you are the contact.</strong> If they are not home by the overdue time, you act as described below. Press to say that you will.</p><button>I accept</button></form>` : ''}
 ${open && me?.accepted ? '<p><strong>You have accepted.</strong> Keep this page.</p>' : ''}
 ${urgent ? `<h2>Do this now</h2>${list(view.sheet.ifLate)}` : ''}
+${open && me && !me.accepted ? `<form method="post" action="/c/${encodeURIComponent(token)}/accept"><p><strong>${esc(me.name)}, you are the contact.</strong> If they are not home by the overdue time, you act as described below. Press to say that you will.</p><button>I accept</button></form>` : ''}
 <h2>What to expect</h2>${list(view.sheet.expect)}
 ${urgent ? '' : `<h2>If they are overdue</h2>${list(view.sheet.ifLate)}`}
 ${heard.length + changes.length > 0 ? `<h2>Heard so far</h2>${list([...heard, ...changes])}` : ''}

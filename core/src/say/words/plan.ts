@@ -26,7 +26,7 @@ export const PLAN_WORDS = {
   'ready.drive.why': 'How long you drive to the launch was not entered, so getting up can’t be reckoned.',
   'ready.drive.mend': 'Enter the drive',
   'forgot.title': 'Forgotten before: {what}',
-  'forgot.why': 'You noted it after your trip on {on}. Tick it on the packing list when you hold it in your hand.',
+  'forgot.why': 'You noted it after your trip on {on:date}. Tick it on the packing list when you hold it in your hand.',
   'forgot.mend': 'Open the packing list',
   'forgot.set': 'You hold it: {what}.',
   'sheet.boat': '{kind}, {length:length}, {colours}',
