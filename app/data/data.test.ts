@@ -3,22 +3,18 @@ import { applyPatch } from '@escale/core/formats/pointer';
 import { demoBundle } from '@escale/core/formats';
 import { THINGS, type Mend } from '@escale/core/model';
 import { assess, CATALOGUE, packsFor } from '@escale/core/trip';
-import { fakeServer, NOW, TRIP } from '../test/world';
+import { fresh, type fakeServer, NOW, TRIP } from '../test/world';
 import { SECTIONS } from '../features/trip/sections';
 import { outbox } from './store';
-import { change, create, flush, giveUp, insist, newId, remove, tick } from './send';
-import { inverseOf, overlay, readThings, withBasis, type Held } from './things';
+import { change, create, flush, giveUp, insist, newId, remove, settle, tick } from './send';
+import { heldOf, inverseOf, overlay, readThings, withBasis, type Held } from './things';
 import { fieldHref, mendHref } from './where';
 
-const empty = async () => {
-  for (const s of await outbox()) await giveUp(s);
-};
 let server: ReturnType<typeof fakeServer>;
 beforeEach(async () => {
-  server = fakeServer();
-  await empty();
+  server = await fresh();
 });
-const trip = () => readThings({ now: NOW, simulated: true, things: server.things }).things.find((h) => h.id === TRIP) as Held<'trip'>;
+const trip = () => readThings({ now: NOW, simulated: true, done: [], things: server.things }).things.find((h) => h.id === TRIP) as Held<'trip'>;
 const title = (value: string) => [{ op: 'set' as const, pointer: '/title', value }];
 
 describe('the outbox', () => {
@@ -32,10 +28,20 @@ describe('the outbox', () => {
     await tick('pack:1', 'whistle', true, NOW);
     expect(await outbox()).toHaveLength(3);
     // What waits is already seen.
-    expect(overlay(server.things, await outbox()).find((h) => h.id === TRIP)?.doc).toMatchObject({ title: 'Two', parked: 'there' });
+    expect(overlay({ things: server.things, done: [] }, await outbox()).find((h) => h.id === TRIP)?.doc).toMatchObject({ title: 'Two', parked: 'there' });
     server.up = true;
     await Promise.all([flush(), flush()]);
+    // Through, they stay until what is read shows them, and are not done to it twice.
+    const through = await outbox();
+    expect(through.map((s) => s.sent)).toEqual([true, true]);
+    const done = through.map((s) => s.id);
+    expect(overlay({ things: server.things, done }, through).find((h) => h.id === TRIP)?.version).toBe(trip().version);
+    await settle([done[0]]);
+    expect(await outbox()).toHaveLength(1);
+    await settle(done);
     expect(await outbox()).toHaveLength(0);
+    // The server names only the latest; what went through before one of them is there too.
+    expect([...heldOf(through, [done[1]])]).toEqual(through.map((s) => s.key));
     expect(server.sent.map((s) => s.path)).toEqual(['/api/commands', '/api/commands', '/api/commands', '/api/ticks']);
     expect(trip().doc).toMatchObject({ title: 'Two', parked: 'there' });
   });
@@ -49,7 +55,7 @@ describe('the outbox', () => {
     expect(waiting.map((s) => [s.said, s.refused?.title])).toEqual([['title', 'Changed on another device.'], ['car', undefined]]);
     expect(server.ticks.has('horn')).toBe(true);
     await insist(waiting[0], { ...trip(), version: 7 });
-    expect(await outbox()).toHaveLength(0);
+    expect((await outbox()).every((s) => s.sent)).toBe(true);
     const [first, second] = server.sent.filter((s) => s.path === '/api/commands').map((s) => s.body as { baseVersion: number; id: string });
     expect([first.baseVersion, second.baseVersion]).toEqual([7, 8]);
     expect(trip().doc).toMatchObject({ title: 'Mine', parked: 'x' });
@@ -64,7 +70,7 @@ describe('the outbox', () => {
     server.up = false;
     const id = newId();
     await create('contact', { id, name: 'Ada' } as { id: string }, 'a contact');
-    const held = () => outbox().then((q) => overlay(server.things, q).find((h) => h.id === id));
+    const held = () => outbox().then((q) => overlay({ things: server.things, done: [] }, q).find((h) => h.id === id));
     expect((await held())?.version).toBe(1);
     await change((await held())!, [{ op: 'set', pointer: '/phone', value: '555 1' }], 'phone');
     expect((await held())?.doc).toMatchObject({ name: 'Ada', phone: '555 1' });
@@ -89,7 +95,7 @@ describe('undo and guesses', () => {
   });
   test('a document that can’t be read is left out and counted, not thrown at the screen', () => {
     const things = server.things.map((h, i) => (i === 0 ? { ...h, doc: { id: h.id, name: 3 } } : i === 1 ? { ...h, type: 'spaceship' } : h));
-    expect(readThings({ now: NOW, simulated: false, things })).toMatchObject({ unreadable: 2 });
+    expect(readThings({ now: NOW, simulated: false, done: [], things })).toMatchObject({ unreadable: 2 });
   });
 });
 

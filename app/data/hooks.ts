@@ -2,7 +2,7 @@ import { useEffect, useMemo, useSyncExternalStore } from 'react';
 import useSWR, { mutate } from 'swr';
 import { Conditions, type MessageView, type PlanView, type ThingType } from '@escale/core/model';
 import { ask, NoSignal } from './api';
-import { flush } from './send';
+import { deviceId, flush, settle } from './send';
 import { keep, kept, outbox, type Queued } from './store';
 import { overlay, readThings, shedOf, type Held } from './things';
 
@@ -10,9 +10,11 @@ import { overlay, readThings, shedOf, type Held } from './things';
 
 export interface Answer<T> { body: T; /** No signal: this is what the device had, from then (epoch ms). */ since?: number }
 
+const THINGS = '/api/things';
+
 async function read(path: string): Promise<Answer<unknown>> {
   try {
-    const body = await ask(path);
+    const body = await ask(path === THINGS ? `${THINGS}?device=${await deviceId()}` : path);
     await keep(path, body);
     return { body };
   } catch (error) {
@@ -32,16 +34,20 @@ function useRead<T>(path: string | null, every = NOW_AND_THEN) {
 }
 
 const NOTHING: Queued[] = [];
+const useQueue = (): Queued[] => useSWR('outbox', outbox, { refreshInterval: 0 }).data ?? NOTHING;
+
+/** What waits to be sent, or was refused. */
 export function useOutbox(): Queued[] {
-  return useSWR('outbox', outbox, { refreshInterval: 0 }).data ?? NOTHING;
+  const queue = useQueue();
+  return useMemo(() => queue.filter((s) => !s.sent), [queue]);
 }
 
 /** Everything the household owns and plans, with what waits in the outbox already done. */
 export function useThings() {
-  const { answer, error, again } = useRead<unknown>('/api/things');
-  const waiting = useOutbox();
+  const { answer, error, again } = useRead<unknown>(THINGS);
+  const queue = useQueue();
   const base = useMemo(() => (answer ? readThings(answer.body) : undefined), [answer]);
-  const things = useMemo(() => (base ? overlay(base.things, waiting) : []), [base, waiting]);
+  const things = useMemo(() => (base ? overlay(base, queue) : []), [base, queue]);
   const { shed, trips } = useMemo(() => shedOf(things), [things]);
   return { ready: base !== undefined, error, again, things, shed, trips, unreadable: base?.unreadable ?? 0, offlineSince: answer?.since, served: base };
 }
@@ -98,8 +104,12 @@ export function useTicks(list: string): ReadonlySet<string> {
 
 /** Things on the server are read again and the outbox is sent: at the start, when the signal is back, and now and then. */
 export function useSending(): void {
+  const { served, offlineSince } = useThings();
   useEffect(() => {
-    const go = () => void flush().then(() => mutate('/api/things'));
+    if (served && offlineSince === undefined) void settle(served.done);
+  }, [served, offlineSince]);
+  useEffect(() => {
+    const go = () => void flush().then(() => mutate(THINGS));
     go();
     const timer = setInterval(() => void flush(), OFTEN);
     window.addEventListener('online', go);

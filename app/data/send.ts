@@ -3,12 +3,12 @@ import { v7 as uuid } from 'uuid';
 import type { FileRequest, Patch, PlanDeed, ThingType } from '@escale/core/model';
 import { ask, NoSignal, Refusal } from './api';
 import { dequeue, enqueue, outbox, requeue, setSetting, setting, type Queued, type Sending } from './store';
-import { COMMANDS, withBasis, type Command, type Deed, type Held } from './things';
+import { COMMANDS, heldOf, withBasis, type Command, type Deed, type Held } from './things';
 
 /** Everything that is written goes through here: into the outbox first, then to the server, in order, each by an id that makes twice once. */
 
 let device: Promise<string> | undefined;
-async function deviceId(): Promise<string> {
+export async function deviceId(): Promise<string> {
   device ??= (async () => {
     const known = await setting('device');
     if (typeof known === 'string') return known;
@@ -84,14 +84,15 @@ async function locked(work: () => Promise<void>): Promise<void> {
 }
 
 async function sendAll(): Promise<void> {
-  let sent = 0;
   const held = new Set<string>();
+  const through: number[] = [];
   // The list is read again after each, so that what was added meanwhile goes too.
-  for (let next = await nextOf(held); next; next = await nextOf(held)) {
+  for (let next = await nextOf(held, through); next; next = await nextOf(held, through)) {
     try {
       await ask(next.path, next.body);
-      await dequeue(next.key);
-      sent += 1;
+      // A command stays until what is read shows it; the rest has nothing to show before the next reading.
+      if (next.path === COMMANDS) await requeue({ ...next, sent: true });
+      through.push(next.key);
     } catch (error) {
       if (error instanceof NoSignal) break;
       if (!(error instanceof Refusal)) throw error;
@@ -99,23 +100,33 @@ async function sendAll(): Promise<void> {
       if (next.thing) held.add(next.thing);
     }
   }
-  if (sent > 0) {
+  if (through.length > 0) {
     await refresh();
+    for (const s of await outbox()) if (through.includes(s.key) && !s.sent) await dequeue(s.key);
     others?.postMessage('written');
   }
   await mutate('outbox');
 }
 
-/** The first that may go: not refused, and not behind a refused one of the same thing. */
-async function nextOf(held: Set<string>): Promise<Queued | undefined> {
-  const waiting = await outbox();
+/** The first that may go: neither sent nor refused, and not behind a refused one of the same thing. */
+async function nextOf(held: Set<string>, through: number[]): Promise<Queued | undefined> {
+  const waiting = (await outbox()).filter((s) => !s.sent && !through.includes(s.key));
   for (const sending of waiting) if (sending.refused && sending.thing) held.add(sending.thing);
   return waiting.find((s) => !s.refused && !(s.thing && held.has(s.thing)));
 }
 
+/** What was read shows these commands: they need not be kept any more. */
+export async function settle(done: readonly string[]): Promise<void> {
+  const queue = await outbox();
+  const there = heldOf(queue, done);
+  const settled = queue.filter((s) => s.sent && there.has(s.key));
+  for (const s of settled) await dequeue(s.key);
+  if (settled.length > 0) await mutate('outbox');
+}
+
 /** A refused write is given up, with everything that waited behind it. */
 export async function giveUp(refused: Queued): Promise<void> {
-  for (const s of await outbox()) if (s.key === refused.key || (refused.thing && s.thing === refused.thing)) await dequeue(s.key);
+  for (const s of await outbox()) if (!s.sent && (s.key === refused.key || (refused.thing && s.thing === refused.thing))) await dequeue(s.key);
   await mutate('outbox');
   await refresh();
 }
@@ -124,12 +135,13 @@ export async function giveUp(refused: Queued): Promise<void> {
 export async function insist(refused: Queued, current: Held | undefined): Promise<void> {
   let version = current?.version ?? 0;
   for (const s of await outbox()) {
-    if (s.key !== refused.key && !(refused.thing && s.thing === refused.thing)) continue;
+    if (s.sent || (s.key !== refused.key && !(refused.thing && s.thing === refused.thing))) continue;
     const { refused: _refused, ...rest } = s;
     if (s.path !== COMMANDS) await requeue(rest);
     else {
       const body = s.body as Command;
-      await requeue({ ...rest, body: { ...body, id: uuid(), baseVersion: version } });
+      const id = uuid();
+      await requeue({ ...rest, id, body: { ...body, id, baseVersion: version } });
       version += 1;
     }
   }

@@ -11,6 +11,8 @@ export interface Sending {
   /** What a person is told it is. */
   said: string;
   madeAt: string;
+  /** The server has it; it stays until what is read from there shows it. */
+  sent?: true;
   /** Why the server would not take it. A person decides. */
   refused?: { status: number; title: string; faults: string[] };
 }

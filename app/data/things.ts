@@ -8,23 +8,24 @@ export interface Held<T extends ThingType = ThingType> { id: string; type: T; ve
 export type Deed = { kind: 'create'; doc: Record<string, unknown> } | { kind: 'patch'; patch: Patch[] } | { kind: 'remove' } | { kind: 'restore' };
 export interface Command { id: string; device: string; type: ThingType; thing: string; baseVersion: number; deed: Deed }
 
-export interface ThingsAnswer { now: number; simulated: boolean; things: Held[] }
+export interface ThingsAnswer { now: number; simulated: boolean; /** Ids of this device's commands that the answer holds. */ done: string[]; things: Held[] }
 
 /** What came from the server or from this device's store passes its schema once; a document that does not is left out and counted. */
 export function readThings(body: unknown): ThingsAnswer & { unreadable: number } {
-  const { now, simulated, things } = body as ThingsAnswer;
+  const { now, simulated, done, things } = body as ThingsAnswer;
   const good = things.flatMap((held) => {
     const read = THINGS[held.type]?.safeParse(held.doc);
     return read?.success ? [{ ...held, doc: read.data } as Held] : [];
   });
-  return { now, simulated, things: good, unreadable: things.length - good.length };
+  return { now, simulated, done, things: good, unreadable: things.length - good.length };
 }
 
-/** The server's things with the commands that wait done to them: what the person sees at once. */
-export function overlay(things: Held[], waiting: Queued[]): Held[] {
-  const byId = new Map(things.map((held) => [held.id, held]));
-  for (const { path, body, refused } of waiting) {
-    if (path !== COMMANDS || refused) continue;
+/** What was read, with the commands that it does not hold yet done to it: what the person sees at once. */
+export function overlay({ things, done: held }: Pick<ThingsAnswer, 'things' | 'done'>, queue: Queued[]): Held[] {
+  const byId = new Map(things.map((thing) => [thing.id, thing]));
+  const there = heldOf(queue, held);
+  for (const { key, path, body, refused } of queue) {
+    if (path !== COMMANDS || refused || there.has(key)) continue;
     const next = done(byId.get((body as Command).thing), body as Command);
     if (next) byId.set(next.id, next);
   }
@@ -32,6 +33,13 @@ export function overlay(things: Held[], waiting: Queued[]): Held[] {
 }
 
 export const COMMANDS = '/api/commands';
+
+/** Keys of what an answer holds: commands it names, and those that went through before one it names. The list of names is bounded; the order is not. */
+export function heldOf(queue: Queued[], done: readonly string[]): Set<number> {
+  const named = new Set(done);
+  const last = queue.findLastIndex((s) => named.has(s.id));
+  return new Set(queue.filter((s, i) => named.has(s.id) || (s.sent && i < last)).map((s) => s.key));
+}
 
 function done(held: Held | undefined, { type, thing, deed }: Command): Held | undefined {
   if (deed.kind === 'create') return held ?? { id: thing, type, version: 1, deleted: false, doc: deed.doc as ThingOf<ThingType> };

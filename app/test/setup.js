@@ -9,6 +9,8 @@ if (!globalThis.crypto?.subtle) Object.defineProperty(globalThis, 'crypto', { va
 AbortSignal.timeout ??= () => new AbortController().signal;
 Element.prototype.scrollIntoView ??= () => undefined;
 
+URL.createObjectURL ??= () => 'blob:test';
+
 // Layout does not happen in jsdom: everything that measures itself is as wide as a phone.
 class Observer {
   constructor(callback) { this.callback = callback; }

@@ -8,6 +8,7 @@ import { UndoProvider } from '../features/shell/undo';
 import { TripContext, useTripView } from '../features/trip/use-trip';
 import { Themed } from '../ui/theme';
 import type { ThemeName } from '../ui/tokens';
+import { dequeue, outbox } from '../data/store';
 import type { Command, Held } from '../data/things';
 
 // The first render of a screen is slow where every module is transformed.
@@ -18,7 +19,6 @@ export const TRIP = '01890000-0000-7000-8000-000000000055';
 
 /** A server in a few lines behind `fetch`: it keeps things and ticks, and can be switched off. */
 export function fakeServer() {
-  void mutate(() => true, undefined, { revalidate: false });
   const bundle = demoBundle(NOW);
   const things: Held[] = [
     ...(Object.entries(SHELF) as [ThingType, keyof typeof bundle.shed][]).flatMap(([type, shelf]) => bundle.shed[shelf].map((doc) => ({ id: doc.id, type, version: 1, deleted: false, doc }) as Held)),
@@ -39,7 +39,7 @@ export function fakeServer() {
       if (path === '/api/ticks') server.ticks.add((body as { item: string }).item);
       return {};
     }
-    if (path === '/api/things') return { now: NOW, simulated: true, things: things.filter((h) => !h.deleted) };
+    if (path.startsWith('/api/things')) return { now: NOW, simulated: true, done: server.sent.filter((s) => s.path === '/api/commands').map((s) => (s.body as { id: string }).id), things: things.filter((h) => !h.deleted) };
     if (path.startsWith('/api/conditions')) return { forecast: { issuedAt: new Date(NOW - 3 * 36e5).toISOString(), source: 'test', hours } };
     if (path === '/api/plans') return { plans: server.plans };
     if (path.startsWith('/api/ticks')) return { items: [...server.ticks] };
@@ -52,6 +52,14 @@ export function fakeServer() {
     return Promise.resolve({ ok: !refuse, status: refuse?.status ?? 200, text: () => Promise.resolve(body) });
   }) as unknown as typeof fetch;
   return server;
+}
+
+/** A server of its own for each test, with nothing left over from the one before: no write waiting, nothing cached, nothing on its way. */
+export async function fresh() {
+  for (const sending of await outbox()) await dequeue(sending.key);
+  await new Promise((settled) => setTimeout(settled, 20));
+  await mutate(() => true, undefined, { revalidate: false });
+  return fakeServer();
 }
 
 function OneTrip({ id, children }: { id: string; children: ReactNode }) {

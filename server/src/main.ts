@@ -34,9 +34,9 @@ async function start(): Promise<void> {
   const { clock } = settings;
   const { db, close } = await openDb(settings);
   const household = await ensureHousehold(db, clock.now());
-  if (settings.demo && (await seedDemo(db, clock.now()))) log.info('demo data made: an invented coast, not for navigation');
   const base = `http://localhost:${settings.port}`;
   const services = { db, clock, household, log, base, weather: simulatedWeather(settings.seed), telephone: simulatedTelephone() };
+  if (settings.demo && (await seedDemo(services))) log.info('demo data made: an invented coast, not for navigation');
   const watcher = watch(services);
   const server = createServer(httpApp(services, { kick: watcher.kick, appFolder: settings.appFolder }));
   await new Promise<void>((ready, failed) => server.once('error', failed).listen(settings.port, '127.0.0.1', ready));

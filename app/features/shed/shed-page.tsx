@@ -4,7 +4,6 @@ import type { GearItem, GearKind, ThingType } from '@escale/core/model';
 import { CRAFT, STOWAGE } from '@escale/core/model/lists';
 import { CATALOGUE } from '@escale/core/trip';
 import { format } from '@escale/core/units';
-import { Button } from '../../ui/button';
 import { Choice, Tick } from '../../ui/choice';
 import { Empty, Page } from '../../ui/page';
 import { T } from '../../ui/text';
@@ -12,6 +11,7 @@ import { usePalette } from '../../ui/theme';
 import { useKind, useThings } from '../../data/hooks';
 import { setSettings, useSettings } from '../../data/settings';
 import type { Held } from '../../data/things';
+import { Exchange } from './exchange';
 import { thingHref, type ShedType } from '../../data/where';
 
 const SHELVES: { type: ShedType; title: string; one: string; why: string }[] = [
@@ -97,11 +97,7 @@ function Own() {
       <T as="label">Units</T>
       <Choice label="Units" options={[{ value: 'metric', label: 'Metres, kilograms, °C' }, { value: 'us', label: 'Feet, pounds, °F' }]} value={settings.units} onChange={(units) => units && void setSettings({ units: units as typeof settings.units })} />
       <Tick label="Single-key shortcuts" note="Press ? for the list" on={settings.shortcuts} onChange={(shortcuts) => void setSettings({ shortcuts })} />
-      <Bundles />
+      <Exchange />
     </View>
   );
-}
-
-function Bundles() {
-  return <Button onPress={() => window.open('/api/export', '_blank')}>Save the shed and trips as a file</Button>;
 }

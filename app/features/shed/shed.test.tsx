@@ -1,17 +1,14 @@
 import { screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { fakeServer, show } from '../../test/world';
+import { fresh, type fakeServer, show } from '../../test/world';
 import { at, visited } from '../../test/router';
-import { giveUp } from '../../data/send';
-import { outbox } from '../../data/store';
 import { ShedPage } from './shed-page';
 import { ThingPage } from './thing-page';
 
 let server: ReturnType<typeof fakeServer>;
 beforeEach(async () => {
-  server = fakeServer();
+  server = await fresh();
   visited.length = 0;
-  for (const s of await outbox()) await giveUp(s);
 });
 const user = userEvent.setup({ delay: null });
 const WHISTLE = '01890000-0000-7000-8000-000000000013';

@@ -1,9 +1,7 @@
 import { act, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { fakeServer, show, TRIP } from '../../test/world';
+import { fresh, type fakeServer, show, TRIP } from '../../test/world';
 import { at, visited } from '../../test/router';
-import { outbox } from '../../data/store';
-import { giveUp } from '../../data/send';
 import { KitSection } from '../pack/kit-section';
 import { ReadySection } from '../pack/ready-section';
 import { LoadSection } from '../pack/load-section';
@@ -18,10 +16,9 @@ import { VerdictBar } from './verdict-bar';
 
 let server: ReturnType<typeof fakeServer>;
 beforeEach(async () => {
-  server = fakeServer();
+  server = await fresh();
   visited.length = 0;
   at({ id: TRIP });
-  for (const s of await outbox()) await giveUp(s);
 });
 const user = userEvent.setup({ delay: null });
 const trip = () => server.things.find((h) => h.id === TRIP)!.doc as unknown as Record<string, unknown>;

@@ -1,4 +1,4 @@
-import { and, asc, eq, gt, isNull, lt } from 'drizzle-orm';
+import { and, asc, desc, eq, gt, isNull, lt } from 'drizzle-orm';
 import { Router } from 'express';
 import * as z from 'zod';
 import { applyPatch, faultsOf } from '@escale/core/formats';
@@ -24,15 +24,21 @@ export type Command = z.infer<typeof Command>;
 
 export const Tick = z.strictObject({ list: z.string().min(1).max(120), item: z.string().min(1).max(120), device: Id, at: z.iso.datetime(), on: z.boolean() });
 
+/** How many of its commands a device is told of: more than can wait between two readings. */
+const TOLD = 300;
+
 type Row = typeof thing.$inferSelect;
 const shown = (row: Row) => ({ id: row.id, type: row.type, version: row.version, deleted: row.deletedAt !== null, doc: evolve(row.doc, row.schema) });
 
 export function things({ db, clock, household }: Services): Router {
   const routes = Router();
 
-  routes.get('/things', async (_req, res) => {
+  // A device is told which of its latest commands are in what it reads, so that it does not do them to the answer again.
+  routes.get('/things', async (req, res) => {
+    const by = Id.safeParse(req.query.device);
+    const done = by.success ? await db.select({ id: command.id }).from(command).where(and(eq(command.household, household), eq(command.device, by.data))).orderBy(desc(command.at), desc(command.id)).limit(TOLD) : [];
     const rows = await db.select().from(thing).where(and(eq(thing.household, household), isNull(thing.deletedAt))).orderBy(asc(thing.createdAt), asc(thing.id));
-    res.json({ now: clock.now(), simulated: clock.set !== undefined, things: rows.map(shown) });
+    res.json({ now: clock.now(), simulated: clock.set !== undefined, done: done.map((c) => c.id), things: rows.map(shown) });
   });
 
   routes.post('/commands', async (req, res) => {

@@ -22,7 +22,7 @@ export const thing = pgTable('thing', {
 export const command = pgTable('command', {
   id: uuid('id').primaryKey(), household: uuid('household').notNull(), device: uuid('device').notNull(), thing: uuid('thing').notNull(), version: integer('version').notNull(),
   touches: doc<string[]>('touches').notNull(), at: instant('at').notNull(),
-}, (t) => [index('command_by_thing').on(t.thing, t.version)]);
+}, (t) => [index('command_by_thing').on(t.thing, t.version), index('command_by_device').on(t.device, t.at)]);
 
 export const tick = pgTable('tick', {
   household: uuid('household').notNull(), list: text('list').notNull(), item: text('item').notNull(), device: uuid('device').notNull(), at: instant('at').notNull(), on: boolean('is_on').notNull(),

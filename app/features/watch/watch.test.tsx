@@ -1,0 +1,140 @@
+import { screen, waitFor, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import type { PlanState, PlanView } from '@escale/core/model';
+import { fresh, type fakeServer, NOW, show, TRIP } from '../../test/world';
+import { at, visited } from '../../test/router';
+import { CloseSection } from '../home/close-section';
+import { DebriefSection } from '../home/debrief-section';
+import { DrillPage, PracticePage } from '../practice/practice-page';
+import { TripsPage } from '../trips/trips-page';
+import { UnderWay } from '../go/under-way';
+import { PlanPage } from './plan-page';
+import { WatchPage } from './watch-page';
+
+const H = 3_600_000;
+const sheet = { title: 'Tern Holm, at dawn', filedAt: new Date(NOW).toISOString(), zone: 'Atlantic/Azores', lines: [{ head: 'People', rows: [{ label: 'Rowan Pike', text: '82 kg' }] }], expect: ['Nothing yet.'], ifLate: ['First ring 555 0141.', 'Ring 555 0100.'], read: 'This is the float plan of Rowan Pike.' };
+const plan = (state: PlanState, more: Partial<PlanView> = {}): PlanView => ({
+  id: '01890000-0000-7000-8000-0000000000aa', trip: TRIP, version: 1, title: 'Tern Holm, at dawn', state, zone: 'Atlantic/Azores', times: { leave: NOW - H, turnBack: NOW + H, home: NOW + 2 * H, overdue: NOW + 3 * H, checkIns: [NOW + H / 2] },
+  contacts: [{ id: 'c', name: 'Ada Tolley', accepted: false }], sheet, events: [{ seq: 1, plan: 'p', kind: 'filed', at: NOW - 2 * H }], nextDeadline: { kind: 'check-in', at: NOW + H / 2 }, ...more,
+});
+
+let server: ReturnType<typeof fakeServer>;
+beforeEach(async () => {
+  server = await fresh();
+  visited.length = 0;
+  at({ id: TRIP });
+});
+const user = userEvent.setup({ delay: null });
+const deeds = () => server.sent.filter((s) => s.path.endsWith('/deeds')).map((s) => (s.body as { kind: string }).kind);
+
+describe('watch', () => {
+  test('an open plan counts down; one that is overdue is the loud one', async () => {
+    server.plans = [plan('under-way'), plan('overdue', { id: '01890000-0000-7000-8000-0000000000ab', title: 'Lamp Rock', nextDeadline: { kind: 'alarm', at: NOW + 20 * 60_000 } })];
+    show(<WatchPage />);
+    const calm = await screen.findByRole('link', { name: 'Tern Holm, at dawn, under way' });
+    expect(await within(calm).findByText('30 min')).toBeTruthy();
+    expect(within(calm).getByText('Ada Tolley: not accepted yet')).toBeTruthy();
+    const loud = screen.getByRole('link', { name: 'Lamp Rock, overdue' });
+    expect(within(loud).getByText(/until the sheet goes out/)).toBeTruthy();
+  });
+  test('nothing open: what belongs here and why', async () => {
+    show(<WatchPage />);
+    expect(await screen.findByText('No open plan')).toBeTruthy();
+    expect(screen.getByText(/simulated telephone/)).toBeTruthy();
+  });
+  test('one plan: what happened, its sheet, and what can be said', async () => {
+    at({ id: plan('filed').id });
+    server.plans = [plan('filed', { events: [{ seq: 1, plan: 'p', kind: 'filed', at: NOW - H }, { seq: 2, plan: 'p', kind: 'accepted', at: NOW, contact: 'c' }] })];
+    show(<PlanPage />);
+    expect(await screen.findByText('Ada Tolley accepted')).toBeTruthy();
+    expect(screen.getByText('This is the float plan of Rowan Pike.')).toBeTruthy();
+    await user.click(screen.getByRole('button', { name: 'We have left' }));
+    await waitFor(() => expect(screen.getByRole('button', { name: 'I’m fine' }).getAttribute('aria-disabled')).not.toBe('true'));
+    await user.click(screen.getByRole('button', { name: 'I’m fine' }));
+    await waitFor(() => expect(deeds()).toEqual(['under-way', 'check-in']));
+  });
+  test('a plan that is not here', async () => {
+    at({ id: 'nothing' });
+    show(<PlanPage />);
+    await user.click(await screen.findByRole('button', { name: 'All plans' }));
+    expect(visited).toEqual(['/watch']);
+  });
+});
+
+describe('under way with a plan', () => {
+  test('counts to the turn that was filed and names the later limit with what to do first', async () => {
+    server.plans = [plan('under-way', { events: [{ seq: 1, plan: 'p', kind: 'filed', at: NOW - H }, { seq: 2, plan: 'p', kind: 'under-way', at: NOW - H }] })];
+    show(<UnderWay />, { trip: TRIP });
+    expect(await screen.findByText('1:00')).toBeTruthy();
+    expect(screen.getByText(/to be home at .* as you filed/)).toBeTruthy();
+    expect(screen.getByText(/send a change first/)).toBeTruthy();
+    await user.click(screen.getByRole('button', { name: 'I’m fine' }));
+    await waitFor(() => expect(deeds()).toEqual(['check-in']));
+  });
+});
+
+describe('home', () => {
+  test('closing says so once; without signal it says that the contact still counts', async () => {
+    server.plans = [plan('under-way')];
+    show(<CloseSection />, { trip: TRIP });
+    const close = await screen.findByRole('button', { name: 'We’re home, close the plan' });
+    server.up = false;
+    await user.click(close);
+    expect(await screen.findByText(/your contacts still count the time/)).toBeTruthy();
+    expect(close.getAttribute('aria-disabled')).toBe('true');
+  });
+  test('without a plan the trip can still be over', async () => {
+    show(<CloseSection />, { trip: TRIP });
+    await user.click(await screen.findByRole('button', { name: 'This trip is over' }));
+    await waitFor(() => expect((server.things.find((h) => h.id === TRIP)?.doc as unknown as { status: string }).status).toBe('done'));
+  });
+  test('the debrief: what was forgotten, one a line, blank lines left out', async () => {
+    show(<DebriefSection />, { trip: TRIP });
+    await user.click(await screen.findByRole('button', { name: 'Begin' }));
+    const field = await screen.findByLabelText('Forgotten, one a line');
+    await user.type(field, 'Thermos{enter}{enter} Towel ');
+    await user.tab();
+    await waitFor(() => expect(server.things.find((h) => h.type === 'debrief' && (h.doc as { trip?: string }).trip === TRIP)?.doc).toMatchObject({ forgotten: ['Thermos', 'Towel'] }));
+  });
+});
+
+describe('trips', () => {
+  test('planned and done, each with its day, water, boat and crew', async () => {
+    show(<TripsPage />);
+    expect(await screen.findByRole('link', { name: /^Tern Holm, at dawn\. Tue 12 May, 06:20 · Sallow Water · Sprat · alone/ })).toBeTruthy();
+    await user.click(screen.getByRole('link', { name: /^Heron Reach/ }));
+    expect(visited.at(-1)).toMatch(/\/home$/);
+  });
+  test('a new trip starts with what it most likely shares with the last one', async () => {
+    show(<TripsPage />);
+    const button = await screen.findByRole('button', { name: 'New trip' });
+    await waitFor(() => expect(button.getAttribute('aria-disabled')).not.toBe('true'));
+    await user.click(button);
+    const made = await waitFor(() => {
+      const found = server.things.filter((h) => h.type === 'trip').at(-1)!.doc as unknown as Record<string, unknown>;
+      expect(found.title).toBe('A new trip');
+      return found;
+    });
+    expect(made).toMatchObject({ launch: '01890000-0000-7000-8000-000000000048', crew: [], halts: [], leave: { date: '2026-05-12', time: '08:00' } });
+    expect(visited.at(-1)).toBe(`/trips/${String(made.id)}/plan/boat`);
+  });
+});
+
+describe('practice', () => {
+  test('a procedure is walked through at home without a trip, and its day is kept', async () => {
+    at({ procedure: 'capsize-sit-on-top' });
+    const page = show(<DrillPage />);
+    await user.click(await screen.findByRole('button', { name: 'Begin' }));
+    for (let i = 0; i < 60 && !screen.queryByText('All done.'); i += 1) {
+      const button = await screen.findByRole('button', { name: /^(Done|Seen again)$/ });
+      const before = screen.getByRole('main').textContent;
+      await user.click(button);
+      await waitFor(() => expect(screen.getByRole('main').textContent).not.toBe(before));
+    }
+    await user.click(screen.getByRole('button', { name: 'Close' }));
+    await waitFor(() => expect(server.things.find((h) => h.type === 'run')?.doc).toHaveProperty('endedAt'));
+    page.unmount();
+    show(<PracticePage />);
+    expect(await screen.findByText(/Last walked through Mon 11 May/)).toBeTruthy();
+  });
+});

@@ -1,0 +1,1 @@
+CREATE INDEX "command_by_device" ON "command" USING btree ("device","at");
