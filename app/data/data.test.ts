@@ -21,6 +21,7 @@ describe('the outbox', () => {
   test('with signal a write goes out at once; without, it waits and goes in order, each once', async () => {
     await change(trip(), title('One'), 'title');
     expect(trip().doc.title).toBe('One');
+    await settle((await outbox()).map((s) => s.id));
     server.up = false;
     const held = trip();
     await change(held, title('Two'), 'title');
