@@ -37,9 +37,11 @@ export function loadOf(boat: Boat, people: Person[], trip: Pick<Trip, 'load'>): 
 
 const MOTORS: ReadonlySet<string> = new Set(['outboard', 'electric', 'inboard']);
 /** How she moves, for rules that turn on it. An empty list means nobody said. */
-export function drives(boat: Boat): { motor?: boolean; combustion?: boolean; sail?: boolean; manual?: boolean; human?: boolean } {
+export function drives(boat: Boat): { motor?: boolean; combustion?: boolean; inboard?: boolean; sail?: boolean; manual?: boolean; human?: boolean; /** W, the most of any motor. */ power?: number } {
   if (boat.propulsion.length === 0) return {};
   const motor = boat.propulsion.some((p) => MOTORS.has(p.kind));
   const sail = boat.propulsion.some((p) => p.kind === 'sail');
-  return { motor, sail, combustion: boat.propulsion.some((p) => p.kind === 'outboard' || p.kind === 'inboard'), manual: !motor && !sail, human: boat.propulsion[0].kind === 'paddle' || boat.propulsion[0].kind === 'oars' || boat.propulsion[0].kind === 'pedals' };
+  const motors = boat.propulsion.filter((p) => MOTORS.has(p.kind));
+  const power = motors.length === 0 ? 0 : motors.some((p) => p.power === undefined) ? undefined : Math.max(...motors.map((p) => p.power ?? 0));
+  return { motor, sail, ...(power === undefined ? {} : { power }), inboard: boat.propulsion.some((p) => p.kind === 'inboard'), combustion: boat.propulsion.some((p) => p.kind === 'outboard' || p.kind === 'inboard'), manual: !motor && !sail, human: boat.propulsion[0].kind === 'paddle' || boat.propulsion[0].kind === 'oars' || boat.propulsion[0].kind === 'pedals' };
 }

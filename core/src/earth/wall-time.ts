@@ -53,6 +53,14 @@ export function monthsBetween(from: string, to: string): number {
 }
 
 /**
+ * Some months after a civil date; a day that the month lacks becomes its last.
+ * @example plusMonths('2026-01-31', 1) // '2026-02-28'
+ */
+export function plusMonths(date: string, months: number): string {
+  return Temporal.PlainDate.from(date).add({ months }).toString();
+}
+
+/**
  * Age on a day from a birth date known as year, month or day: a range, since `2014` may be 11 or 12.
  * Who was born on 29 February is a year older on 1 March of a common year.
  * @example ageRange('2014', '2026-05-12') // [11, 12]

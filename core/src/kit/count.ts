@@ -1,7 +1,8 @@
-import { monthsBetween } from '../earth';
-import type { Boat, Capability, Catalogue, GearItem, GearKind, NearMiss, Person, PhraseValue, ReasonCode, Stowage, Trip } from '../model';
+import { monthsBetween, plusMonths } from '../earth';
+import type { Boat, Capability, Catalogue, Demand, GearItem, GearKind, NearMiss, Person, PhraseValue, ReasonCode, Stowage, Trip } from '../model';
 import { STOWAGE } from '../model/lists';
 import { phrase, type WordKey } from '../say';
+import { limitInSI } from '../units';
 
 export type Reason = NearMiss['reasons'][number];
 
@@ -85,8 +86,9 @@ function ownFaults(item: GearItem, kind: GearKind, { boat, endsOn }: CountContex
   if (item.state === 'failed') say('failed');
   if (item.state === 'used-up') say('failed', undefined, false, 'reason.used-up');
   if (item.state === 'unknown') say('state-unknown', undefined, true);
-  if (kind.dated && item.expires === undefined) say('expiry-unknown', undefined, true);
-  if (item.expires !== undefined && item.expires < endsOn) say('expired', { on: item.expires });
+  const ends = item.expires ?? (kind.lastsMonths !== undefined && item.made !== undefined ? plusMonths(item.made, kind.lastsMonths) : undefined);
+  if ((kind.dated || kind.lastsMonths !== undefined) && ends === undefined) say('expiry-unknown', undefined, true);
+  if (ends !== undefined && ends < endsOn) say('expired', { on: ends });
   if (kind.test?.mustHavePassed) testFault(item, kind.test.everyMonths, endsOn, say);
   if (kind.charged !== undefined) {
     if (item.charge === undefined) say('charge-unknown', undefined, true);
@@ -104,8 +106,8 @@ function testFault(item: GearItem, months: number, endsOn: string, say: (...args
   else if (item.state === 'due' || monthsBetween(item.inspected, endsOn) >= months) say('not-tested', { on: item.inspected, months }, true);
 }
 
-/** What keeps a thing from counting for one demand, beyond its own faults: reach and approval. */
-export function demandFaults(piece: Piece, capability: Capability, within: Stowage | undefined, approved: boolean | undefined): Reason[] {
+/** What keeps a thing from counting for one demand, beyond its own faults: reach, approval, the length of its line. */
+export function demandFaults(piece: Piece, { capability, within, approved, leastLength }: Demand): Reason[] {
   const faults: Reason[] = [];
   const own = piece.kind.supplies.find((s) => s.capability === capability)?.within;
   const limit = own !== undefined && !reaches(own, within) ? within : (own ?? within);
@@ -113,6 +115,11 @@ export function demandFaults(piece: Piece, capability: Capability, within: Stowa
   if (approved) {
     if (piece.item.approval === undefined) faults.push(reason('approval-unknown', undefined, true));
     else if (/^\s*(none|no)?\s*$/i.test(piece.item.approval)) faults.push(reason('not-approved'));
+  }
+  if (leastLength) {
+    const least = limitInSI(leastLength), { line } = piece.item;
+    if (line === undefined) faults.push(reason('length-unknown', undefined, true));
+    else if (line < least) faults.push(reason('too-short', { line, least }));
   }
   return faults;
 }

@@ -1,7 +1,6 @@
 import type { Capability, Demand, Finding, GearItem, Level, Mend, NearMiss, Person, Phrase, ReasonCode, Requirement, Trip } from '../model';
 import { phrase } from '../say';
 import { FACTS, QUESTION } from '../rules';
-import { mayBeChild } from './match';
 
 export interface KitFindingContext {
   trip: Trip;
@@ -72,10 +71,10 @@ function outcome(requirement: Requirement, context: KitFindingContext): Phrase[]
 }
 
 const MOST_NEAR_MISSES = 6;
-function declaredOutcome(requirement: Requirement, { trip, people, on }: KitFindingContext): Phrase[] {
+function declaredOutcome(requirement: Requirement, { trip, people }: KitFindingContext): Phrase[] {
   const concerned = trip.crew.flatMap((c) => {
     const who = people.find((p) => p.id === c.person);
-    return who && (requirement.rule !== 'US-PFD-05' || mayBeChild(who, on)) ? [{ name: who.name, wears: c.wearsJacket }] : [];
+    return who && requirement.concerns?.includes(who.id) ? [{ name: who.name, wears: c.wearsJacket }] : [];
   });
   const list = (wears: boolean | undefined) => concerned.filter((c) => c.wears === wears).map((c) => c.name);
   const lines: Phrase[] = [];
@@ -86,13 +85,13 @@ function declaredOutcome(requirement: Requirement, { trip, people, on }: KitFind
 }
 
 /** Cheapest first: what one tap or one step ashore mends stands before what costs money. */
-const MEND_ORDER: ReasonCode[] = ['host-stays', 'stays-home', 'out-of-reach', 'not-tested', 'uncharged', 'charge-unknown', 'companion', 'approval-unknown', 'expiry-unknown', 'registration-unknown', 'size-unknown', 'state-unknown', 'mass-unknown', 'age-unknown', 'unregistered'];
+const MEND_ORDER: ReasonCode[] = ['host-stays', 'stays-home', 'out-of-reach', 'not-tested', 'uncharged', 'charge-unknown', 'companion', 'approval-unknown', 'expiry-unknown', 'registration-unknown', 'size-unknown', 'length-unknown', 'state-unknown', 'mass-unknown', 'age-unknown', 'unregistered'];
 const rankOf = (miss: NearMiss) => Math.max(...miss.reasons.map((r) => (MEND_ORDER.includes(r.code) ? MEND_ORDER.indexOf(r.code) : MEND_ORDER.length)));
 /** What lacks least and is mended cheapest stands first. */
 const byHope = (misses: NearMiss[]) => misses.toSorted((a, b) => a.reasons.length - b.reasons.length || rankOf(a) - rankOf(b));
 const POINTER: Partial<Record<ReasonCode, string>> = {
   'not-tested': '/inspected', uncharged: '/charge', 'charge-unknown': '/charge', 'approval-unknown': '/approval', 'expiry-unknown': '/expires', 'registration-unknown': '/registered', unregistered: '/registered',
-  'size-unknown': '/maxMass', 'state-unknown': '/state', expired: '/expires', failed: '/state', 'none-left': '/count',
+  'size-unknown': '/maxMass', 'length-unknown': '/line', 'too-short': '/line', 'state-unknown': '/state', expired: '/expires', failed: '/state', 'none-left': '/count',
 };
 
 function mendOf(requirement: Requirement, context: KitFindingContext): Mend | undefined {

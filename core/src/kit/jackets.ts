@@ -1,6 +1,7 @@
 import { ageRange } from '../earth';
 import type { Boat, Person, Trip } from '../model';
 import { phrase } from '../say';
+import { assign } from './assign';
 import { demandFaults, isJacket, reason, type Piece, type Reason } from './count';
 
 export interface JacketFit { piece: Piece; faults: Reason[] }
@@ -14,38 +15,32 @@ export interface JacketPlan {
 
 type CrewMember = Trip['crew'][number];
 
+/** What a fit costs beside another: first that everyone has one at all, then that it surely counts, then whose it is and how tightly it fits. */
+const NONE = 1e9, OPEN = 1e6, OTHERS = 2000, NOBODYS = 1000, WIDEST = 500;
+
 /**
- * One jacket for each body: a matching between people and jackets. First every sure fit, as many people as can be
- * served at all (augmenting paths), then fits that hang on a missing fact. A jacket that somebody stated is theirs and
- * nobody else's. Preference: own before others', tightest size first, then by id, so that the answer is always the same.
+ * One jacket for each body, exactly: as many people as can be served at all, of those as many as can be served for sure,
+ * and then the least cost: one's own before others', the tightest size, then by id. A jacket that somebody stated is
+ * theirs and nobody else's.
  */
 export function matchJackets(people: Person[], crew: CrewMember[], pieces: Piece[], boat: Boat | undefined, on: string, approved: boolean): JacketPlan {
-  const jackets = pieces.filter((piece) => isJacket(piece.kind)).flatMap((piece) => Array.from({ length: Math.min(piece.item.count, people.length) || 1 }, (_, n) => ({ piece, key: `${piece.item.id}#${n}` })));
+  const jackets = pieces.filter((piece) => isJacket(piece.kind)).sort((a, b) => (a.item.id < b.item.id ? -1 : 1)).flatMap((piece) => Array.from({ length: Math.min(piece.item.count, people.length) || 1 }, (_, n) => ({ piece, key: `${piece.item.id}#${n}` })));
   const stated = new Map(crew.flatMap((c) => (c.jacket ? [[c.person, c.jacket] as const] : [])));
   const statedItems = new Set(stated.values());
-  const options = new Map(people.map((person) => [person.id, jackets
-    .filter(({ piece }) => (stated.has(person.id) ? stated.get(person.id) === piece.item.id : !statedItems.has(piece.item.id)))
-    .map(({ piece, key }) => ({ piece, key, faults: fitFaults(person, piece, boat, on, approved) }))
-    .sort((a, b) => preference(person, a.piece) - preference(person, b.piece) || (a.key < b.key ? -1 : 1))]));
-
-  const holder = new Map<string, string>();
-  const serve = (person: string, usable: (faults: Reason[]) => boolean, tried: Set<string>): boolean => {
-    for (const option of options.get(person) ?? []) {
-      if (tried.has(option.key) || !usable(option.faults)) continue;
-      tried.add(option.key);
-      const other = holder.get(option.key);
-      if (other === undefined || serve(other, usable, tried)) {
-        holder.set(option.key, person);
-        return true;
-      }
-    }
-    return false;
-  };
-  const order = people.map((p) => p.id).sort();
-  const served = new Set<string>();
-  for (const person of order) if (serve(person, (faults) => faults.length === 0, new Set())) served.add(person);
-  // With open facts allowed a path may hand a sure fit on, but never leaves anyone worse than "may count".
-  for (const person of order) if (!served.has(person) && serve(person, (faults) => faults.every((f) => f.unknown), new Set())) served.add(person);
+  const mayWear = (person: Person, item: string) => (stated.has(person.id) ? stated.get(person.id) === item : !statedItems.has(item));
+  const options = new Map(people.map((person) => [person.id, jackets.filter(({ piece }) => mayWear(person, piece.item.id)).map(({ piece, key }) => ({ piece, key, faults: fitFaults(person, piece, boat, on, approved) }))]));
+  const order = [...people].sort((a, b) => (a.id < b.id ? -1 : 1));
+  // A column of nothing for each person: going without is dear, but always possible.
+  const cost = order.map((person) => [
+    ...jackets.map(({ piece, key }) => {
+      const option = options.get(person.id)?.find((o) => o.key === key);
+      if (!option || !option.faults.every((f) => f.unknown)) return NONE + 1;
+      return (option.faults.length > 0 ? OPEN : 0) + preference(person, piece);
+    }),
+    ...order.map(() => NONE),
+  ]);
+  const columns = order.length === 0 ? [] : assign(cost);
+  const holder = new Map(order.flatMap((person, i) => (columns[i] < jackets.length && cost[i][columns[i]] < NONE ? [[jackets[columns[i]].key, person.id] as const] : [])));
 
   const fits = new Map<string, JacketFit>();
   for (const [key, person] of holder) {
@@ -72,15 +67,15 @@ function uniqueByItem<T extends { piece: Piece }>(options: T[]): T[] {
 
 /** Lower is better: one's own jacket, then the tightest range that still fits. */
 function preference(person: Person, { item }: Piece): number {
-  const own = item.owner === person.id ? 0 : item.owner === undefined ? 1000 : 2000;
-  return own + (item.maxMass ?? 500) - (item.minMass ?? 0);
+  const own = item.owner === person.id ? 0 : item.owner === undefined ? NOBODYS : OTHERS;
+  return own + (item.maxMass ?? WIDEST) - (item.minMass ?? 0);
 }
 
 /** Why a jacket does not count for a body: size by weight, age, craft; label and reach as for any thing. Masses in kg. */
 export function fitFaults(person: Person, piece: Piece, boat: Boat | undefined, on: string, approved: boolean): Reason[] {
   const { item, kind } = piece;
   // On the body of its wearer a jacket is where it has to be; the locker it usually rides in does not matter.
-  const faults = [...piece.faults, ...demandFaults({ ...piece, place: piece.place === 'home' ? 'home' : 'on-body' }, 'wearable', 'in-reach', approved)];
+  const faults = [...piece.faults, ...demandFaults({ ...piece, place: piece.place === 'home' ? 'home' : 'on-body' }, { capability: 'wearable', within: 'in-reach', ...(approved ? { approved } : {}) })];
   const least = Math.max(item.minMass ?? 0, kind.leastMass ?? 0);
   if (item.minMass === undefined && item.maxMass === undefined) faults.push(reason('size-unknown', undefined, true));
   if (person.mass === undefined) {

@@ -1,34 +1,53 @@
-import type { Boat, Capability, Catalogue, Demand, GearKind, NearMiss, Person, Requirement, Shortfall, Trip, Truth, Use } from '../model';
-import { ageRange } from '../earth';
-import type { RuleResult } from '../rules';
+import type { Boat, Capability, Catalogue, Condition, Demand, GearKind, NearMiss, Person, Requirement, Shortfall, Trip, Truth } from '../model';
+import { evaluate, type RuleResult, type World } from '../rules';
 import { demandFaults, indexCatalogue, piecesOf, stowages, type CountContext, type Piece } from './count';
+import { cover, type Answered, type Ask, type Unit } from './cover';
 import { matchJackets, whoLacks, type JacketPlan } from './jackets';
 
 export interface KitInput {
   rules: RuleResult[];
   trip: Pick<Trip, 'stow' | 'crew'>;
   people: Person[];
+  /** Facts of each person, for deeds that concern only some. */
+  crew?: World['crew'];
   boat?: Boat;
   gear: CountContext['gear'];
   catalogue: Catalogue | Map<string, GearKind>;
   /** Civil dates at the launch: the day of leaving (ages) and the day the trip ends (dates, tests). */
   on: string;
   endsOn: string;
+  mostNodes?: number;
 }
 
 export interface KitMatch {
   requirements: Requirement[];
   jackets: JacketPlan;
   pieces: Piece[];
+  /** The search for the least set was finished. */
+  proved: boolean;
 }
 
-/** Age under which the federal rule on wearing holds; the rule's own condition uses the same limit from its pack. */
-const CHILD = 13;
+const RANK = { law: 0, advice: 1, own: 2 } as const;
 
 /**
- * Every requirement against what is really in the shed. Jackets first (a body each), then everything else; one thing may
- * serve several requirements, but a jacket somebody wears is nobody's spare.
- * Law is decided before advice because a stated law may ask for an approved jacket, and one matching serves both.
+ * What taking one unit of a thing costs, as practice prefers (source `practice`): the fewest things; own before borrowed;
+ * tested before untested; what ends soonest last.
+ */
+const COST = { unit: 1_000_000, borrowed: 100_000, untested: 10_000, mostForDate: 9_999 } as const;
+const NEVER = '9999-12-31';
+
+function unitsOf(pieces: Piece[]): Map<string, Unit> {
+  const byDate = [...new Set(pieces.map((p) => p.item.expires ?? NEVER))].sort().reverse();
+  const dateRank = new Map(byDate.map((date, i) => [date, Math.min(i, COST.mostForDate)]));
+  return new Map(pieces.map(({ item }) => [item.id, {
+    count: item.count,
+    cost: COST.unit + (item.borrowedFrom ? COST.borrowed : 0) + (item.inspected === undefined ? COST.untested : 0) + (dateRank.get(item.expires ?? NEVER) ?? 0),
+  }]));
+}
+
+/**
+ * Every requirement against what is really in the shed. Jackets first (a body each), then everything else by `cover`:
+ * whether each can be met is decided exactly, law before advice before one's own; among equal answers the least cost wins.
  */
 export function matchKit(input: KitInput): KitMatch {
   const catalogue = input.catalogue instanceof Map ? input.catalogue : indexCatalogue(input.catalogue);
@@ -38,32 +57,54 @@ export function matchKit(input: KitInput): KitMatch {
   const jackets = matchJackets(input.people, input.trip.crew, piecesOf(base, places), input.boat, input.on, approved);
   const worn = new Map([...jackets.fits].map(([person, fit]) => [fit.piece.item.id, input.people.find((p) => p.id === person)!]));
   const pieces = piecesOf({ ...base, worn }, places);
-  const supply = supplyOf(pieces);
-  const requirements = input.rules.map((result) => requirementOf(result, input, supply, jackets));
-  return { requirements, jackets, pieces };
+  const supply = new Supply(pieces, jackets);
+
+  const asked = input.rules.filter((r) => r.applies !== 'no' && r.rule.anyOf.length > 0);
+  const asks = asked.map((result): Ask => ({ id: keyOf(result), rank: RANK[result.rule.layer], alternatives: result.rule.anyOf.map((demands) => demands.filter((d) => d.forWhom !== 'each').map((demand) => supply.row(demand))) }));
+  const { answers, proved } = cover(asks, unitsOf(pieces), input.mostNodes);
+  const requirements = input.rules.map((result) => requirementOf(result, input, supply, answers.get(keyOf(result)), jackets));
+  return { requirements, jackets, pieces, proved };
 }
 
-type Supply = Map<Capability, Piece[]>;
+const keyOf = ({ rule, pack }: RuleResult) => `${pack.id}/${rule.id}`;
 
-/** Pieces by what they supply, tested before untested, nearest date first (so that the later one is kept), then by id. */
-function supplyOf(pieces: Piece[]): Supply {
-  const supply: Supply = new Map();
-  for (const piece of pieces.toSorted(byPreference)) {
-    for (const { capability } of piece.kind.supplies) {
-      const list = supply.get(capability);
+interface Candidate { piece: Piece; faults: NearMiss['reasons']; open: boolean }
+
+/** What could answer a demand, and what stands against each thing. */
+class Supply {
+  private readonly byCapability = new Map<Capability, Piece[]>();
+  /** Jackets on bodies: how many of each thing. */
+  private readonly wornCount = new Map<string, number>();
+  constructor(pieces: Piece[], jackets: JacketPlan) {
+    for (const { piece } of jackets.fits.values()) this.wornCount.set(piece.item.id, (this.wornCount.get(piece.item.id) ?? 0) + 1);
+    for (const piece of pieces) for (const { capability } of piece.kind.supplies) {
+      const list = this.byCapability.get(capability);
       if (list) list.push(piece);
-      else supply.set(capability, [piece]);
+      else this.byCapability.set(capability, [piece]);
     }
   }
-  return supply;
+
+  /** A jacket somebody wears is nobody's spare. */
+  private isSpare(piece: Piece): boolean {
+    return piece.item.count > (this.wornCount.get(piece.item.id) ?? 0);
+  }
+
+  candidates(demand: Demand): Candidate[] {
+    return (this.byCapability.get(demand.capability) ?? [])
+      .filter((piece) => demand.capability !== 'spare-jacket' || this.isSpare(piece))
+      .map((piece) => {
+        const faults = [...piece.faults, ...demandFaults(piece, demand)];
+        return { piece, faults, open: faults.length > 0 };
+      });
+  }
+
+  row(demand: Demand) {
+    const usable = this.candidates(demand).filter((c) => c.faults.every((f) => f.unknown));
+    return { need: demand.count ?? 1, from: usable.map((c) => ({ id: c.piece.item.id, open: c.open })), ...(demand.pool ? { pool: demand.pool } : {}) };
+  }
 }
 
-const compare = (a: string, b: string) => (a < b ? -1 : a > b ? 1 : 0);
-const untested = (piece: Piece) => (piece.item.inspected === undefined ? 1 : 0);
-const NEVER = '9999-12-31';
-const byPreference = (a: Piece, b: Piece) => untested(a) - untested(b) || compare(a.item.expires ?? NEVER, b.item.expires ?? NEVER) || compare(a.item.id, b.item.id);
-
-function requirementOf(result: RuleResult, input: KitInput, supply: Supply, jackets: JacketPlan): Requirement {
+function requirementOf(result: RuleResult, input: KitInput, supply: Supply, answered: Answered | undefined, jackets: JacketPlan): Requirement {
   const { rule, pack, applies } = result;
   const base: Requirement = {
     rule: rule.id, pack: pack.id, layer: rule.layer, title: rule.title, text: rule.text, applies, because: result.because, anyOf: rule.anyOf,
@@ -71,37 +112,47 @@ function requirementOf(result: RuleResult, input: KitInput, supply: Supply, jack
     met: 'yes', metBy: [], missing: [], nearMisses: [],
   };
   if (applies === 'no') return base;
-  if (rule.declared) return { ...base, met: declared(rule.declared, input) };
-  const answers = rule.anyOf.map((alternative) => answerAll(alternative, input.people, supply, jackets));
-  // Best first: sure, then open, then the one that lacks least.
-  const order: Truth[] = ['yes', 'unknown', 'no'];
-  const best = answers.reduce<Answer | undefined>((a, b) => (!a || order.indexOf(b.met) < order.indexOf(a.met) || (b.met === a.met && lack(b) < lack(a)) ? b : a), undefined);
-  if (!best) return base;
-  // Where something may count, only what is open about that very thing is of use; otherwise everything that nearly did.
-  const used = new Set(best.metBy.map((use) => use.item));
-  const misses = best.met === 'yes' ? [] : best.met === 'unknown' ? mergeMisses(best.nearMisses).filter((m) => used.has(m.item)) : mergeMisses(answers.flatMap((a) => a.nearMisses));
-  return { ...base, met: best.met, metBy: best.metBy, missing: best.missing, nearMisses: misses };
-}
-
-interface Answer { met: Truth; metBy: Use[]; missing: Shortfall[]; nearMisses: NearMiss[] }
-const lack = (answer: Answer) => answer.missing.reduce((sum, m) => sum + m.need - m.have, 0);
-
-function answerAll(demands: Demand[], people: Person[], supply: Supply, jackets: JacketPlan): Answer {
-  const answers = demands.map((demand) => (demand.forWhom === 'each' ? jacketAnswer(people, jackets) : answer(demand, supply, jackets)));
+  if (rule.declared) return { ...base, ...declared(rule.declared.worn, input) };
+  const bodies = rule.anyOf.flat().some((d) => d.forWhom === 'each') ? jacketAnswer(input.people, jackets) : undefined;
+  if (!answered) return { ...base, ...unmet(rule.anyOf, supply, bodies) };
+  const open = answered.uses.some((use) => use.open) || bodies?.met === 'unknown';
+  const met: Truth = bodies?.met === 'no' ? 'no' : open ? 'unknown' : 'yes';
+  // Where something may count, only what is open about that very thing is of use.
+  const used = new Set(answered.uses.filter((u) => u.open).map((u) => u.id));
+  const doubts = open ? rule.anyOf[answered.alternative].flatMap((d) => supply.candidates(d)).filter((c) => used.has(c.piece.item.id)) : [];
   return {
-    met: answers.some((a) => a.met === 'no') ? 'no' : answers.some((a) => a.met === 'unknown') ? 'unknown' : 'yes',
-    metBy: answers.flatMap((a) => a.metBy), missing: answers.flatMap((a) => a.missing), nearMisses: answers.flatMap((a) => a.nearMisses),
+    ...base, met, metBy: [...(bodies?.metBy ?? []), ...answered.uses.map((u) => ({ item: u.id, count: u.count }))], missing: bodies?.missing ?? [],
+    nearMisses: mergeMisses([...(bodies?.nearMisses ?? []), ...doubts.map(missOf)]),
   };
 }
 
-function jacketAnswer(people: Person[], plan: JacketPlan): Answer {
+const missOf = ({ piece, faults }: Candidate): NearMiss => ({ item: piece.item.id, reasons: faults });
+
+/** Nothing answers it: the alternative that lacks least is shown, and everything that nearly counted. */
+function unmet(anyOf: Demand[][], supply: Supply, bodies: JacketAnswer | undefined): Pick<Requirement, 'met' | 'metBy' | 'missing' | 'nearMisses'> {
+  const short = anyOf.map((demands) => demands.filter((d) => d.forWhom !== 'each').flatMap((demand): Shortfall[] => {
+    const have = supply.candidates(demand).filter((c) => c.faults.length === 0).reduce((sum, c) => sum + c.piece.item.count, 0);
+    const need = demand.count ?? 1;
+    return have >= need ? [] : [{ capability: demand.capability, need, have }];
+  }));
+  const lack = (missing: Shortfall[]) => missing.reduce((sum, m) => sum + m.need - m.have, 0);
+  const least = short.reduce((a, b) => (lack(b) < lack(a) ? b : a), short[0] ?? []);
+  // All there, yet promised elsewhere in its pool: the first demand is what falls short.
+  const missing = least.length > 0 || anyOf.length === 0 ? least : [{ capability: anyOf[0][0].capability, need: anyOf[0][0].count ?? 1, have: 0 }];
+  const near = anyOf.flat().filter((d) => d.forWhom !== 'each').flatMap((d) => supply.candidates(d)).filter((c) => c.faults.length > 0);
+  return { met: 'no', metBy: bodies?.metBy ?? [], missing: [...(bodies?.missing ?? []), ...missing], nearMisses: mergeMisses([...(bodies?.nearMisses ?? []), ...near.map(missOf)]) };
+}
+
+type JacketAnswer = Pick<Requirement, 'met' | 'metBy' | 'missing' | 'nearMisses'>;
+
+function jacketAnswer(people: Person[], plan: JacketPlan): JacketAnswer {
   const lacking = whoLacks(plan, people);
   const open = [...plan.fits.values()].some((fit) => fit.faults.length > 0);
   return {
     met: lacking.length > 0 ? 'no' : open || people.length === 0 ? 'unknown' : 'yes',
     metBy: [...plan.fits].map(([person, fit]) => ({ item: fit.piece.item.id, person, count: 1 })),
     missing: lacking.length > 0 ? [{ capability: 'wearable', need: people.length, have: people.length - lacking.length, persons: lacking.map((p) => p.id) }] : [],
-    nearMisses: missesOf(lacking.length > 0 ? lacking : people.filter((p) => plan.misses.has(p.id)), plan),
+    nearMisses: mergeMisses(missesOf(lacking.length > 0 ? lacking : people.filter((p) => plan.misses.has(p.id)), plan)),
   };
 }
 
@@ -110,49 +161,19 @@ function missesOf(people: Person[], plan: JacketPlan): NearMiss[] {
   return people.flatMap((p) => plan.misses.get(p.id) ?? []).filter((m) => m.faults.length > 0).map((m) => ({ item: m.piece.item.id, reasons: m.faults }));
 }
 
-function answer(demand: Demand, supply: Supply, jackets: JacketPlan): Answer {
-  const need = demand.count ?? 1;
-  const worn = new Set([...jackets.fits.values()].map((fit) => fit.piece.item.id));
-  const candidates = (supply.get(demand.capability) ?? [])
-    .filter((piece) => demand.capability !== 'spare-jacket' || !worn.has(piece.item.id))
-    .map((piece) => ({ piece, faults: [...piece.faults, ...demandFaults(piece, demand.capability, demand.within, demand.approved)] }));
-  const sure = candidates.filter((c) => c.faults.length === 0), open = candidates.filter((c) => c.faults.length > 0 && c.faults.every((f) => f.unknown));
-  const { uses, got } = take(sure, need);
-  const more = got < need ? take(open, need - got) : { uses: [], got: 0 };
-  const met: Truth = got >= need ? 'yes' : got + more.got >= need ? 'unknown' : 'no';
-  return {
-    met,
-    metBy: met === 'no' ? uses : [...uses, ...more.uses],
-    missing: met === 'no' ? [{ capability: demand.capability, need, have: got }] : [],
-    nearMisses: candidates.filter((c) => c.faults.length > 0).map((c) => ({ item: c.piece.item.id, reasons: c.faults })),
-  };
-}
-
-function take(candidates: { piece: Piece }[], need: number): { uses: Use[]; got: number } {
-  const uses: Use[] = [];
-  let got = 0;
-  for (const { piece } of candidates) {
-    if (got >= need) break;
-    const count = Math.min(piece.item.count, need - got);
-    uses.push({ item: piece.item.id, count });
-    got += count;
-  }
-  return { uses, got };
-}
-
 function mergeMisses(misses: NearMiss[]): NearMiss[] {
   const byItem = new Map<string, NearMiss>();
   for (const miss of misses) if (!byItem.has(miss.item) || byItem.get(miss.item)!.reasons.length > miss.reasons.length) byItem.set(miss.item, miss);
   return [...byItem.values()];
 }
 
-/** Declared facts of the crew: yes only when everyone concerned said so. */
-function declared(what: 'children-wear-jackets' | 'all-wear-jackets', { trip, people, on }: KitInput): Truth {
-  const concerned = trip.crew.filter((c) => what === 'all-wear-jackets' || mayBeChild(people.find((p) => p.id === c.person), on));
-  if (concerned.some((c) => c.wearsJacket === false)) return 'no';
-  return concerned.length > 0 && concerned.every((c) => c.wearsJacket === true) ? 'yes' : 'unknown';
-}
-
-export function mayBeChild(person: Person | undefined, on: string): boolean {
-  return person?.born === undefined || ageRange(person.born, on)[0] < CHILD;
+/** A deed that only the crew can vouch for: yes only when everyone whom it concerns, or may concern, said so. */
+function declared(whom: Condition, { trip, people, crew }: KitInput): Pick<Requirement, 'met' | 'concerns'> {
+  const facts = new Map(crew?.map((p) => [p.id, p]));
+  const concerned = trip.crew.filter((c) => {
+    const person = people.find((p) => p.id === c.person);
+    return person && evaluate(whom, { facts: {}, crew: [] }, facts.get(person.id) ?? { id: person.id, name: person.name, facts: {} }).truth !== 'no';
+  });
+  const met = concerned.some((c) => c.wearsJacket === false) ? 'no' : concerned.length > 0 && concerned.every((c) => c.wearsJacket === true) ? 'yes' : 'unknown';
+  return { met, concerns: concerned.map((c) => c.person) };
 }

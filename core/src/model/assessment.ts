@@ -81,7 +81,7 @@ export interface Because {
 export type ReasonCode =
   | 'stays-home' | 'other-boat' | 'host-stays' | 'failed' | 'expired' | 'not-tested' | 'uncharged' | 'charge-unknown'
   | 'companion' | 'out-of-reach' | 'not-approved' | 'approval-unknown' | 'unregistered' | 'registration-unknown' | 'taken'
-  | 'too-small' | 'too-big' | 'size-unknown' | 'mass-unknown' | 'too-young' | 'age-unknown' | 'none-left' | 'state-unknown' | 'not-worn' | 'expiry-unknown';
+  | 'too-small' | 'too-big' | 'size-unknown' | 'mass-unknown' | 'too-young' | 'age-unknown' | 'none-left' | 'state-unknown' | 'not-worn' | 'expiry-unknown' | 'too-short' | 'length-unknown';
 
 export interface NearMiss {
   item: string;
@@ -114,6 +114,8 @@ export interface Requirement {
   source: SourceRef;
   /** `unknown`: it applies or may apply, and what would satisfy it can't be told to be good. */
   met: Truth;
+  /** For a deed: the people whom it concerns. */
+  concerns?: string[];
   metBy: Use[];
   missing: Shortfall[];
   nearMisses: NearMiss[];
@@ -158,6 +160,8 @@ export interface Assessment {
   findings: Finding[];
   figures: Record<string, Figure>;
   requirements: Requirement[];
+  /** False where the search for the least set of things was cut off: then it says *not proved least*. */
+  leastProved: boolean;
   schedule?: Schedule;
   ready: ReadyTask[];
   packs: { id: string; version: string; hash: string }[];

@@ -7,5 +7,6 @@ export const CAPABILITIES = [
   'pyro-day', 'pyro-night', 'flag-day', 'electric-night', 'extinguisher-5b', 'extinguisher-20b',
   'spare-drive', 'bail', 'pump-power', 'call', 'call-beyond-phone', 'locate', 'knife', 'first-aid', 'drink', 'food', 'direction', 'find-way',
   'tow', 're-entry', 'leash', 'flotation', 'kill-cord', 'anchor', 'warm-wear', 'sun-wear', 'repair', 'inflate', 'drive-battery', 'licence',
+  'heaving-line', 'lifebuoy', 're-board', 'light-watertight', 'pyro-not-smoke', 'radar-reflector', 'signal-table', 'passage-plan', 'extinguisher-b1', 'operator-card', 'registration', 'reflector', 'helmet', 'mirror', 'throw-line', 'phone-case', 'tether',
 ] as const;
 export type Capability = (typeof CAPABILITIES)[number];

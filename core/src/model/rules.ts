@@ -40,6 +40,10 @@ const demand = {
   within: z.enum(Object.keys(STOWAGE) as [keyof typeof STOWAGE, ...(keyof typeof STOWAGE)[]]).optional(),
   /** The text asks for an approved device. */
   approved: z.boolean().optional(),
+  /** The line on it is at least this long. */
+  leastLength: Limit.optional(),
+  /** What serves a demand of this pool serves no other demand of it: a second extinguisher is a second one. */
+  pool: z.string().max(40).optional(),
 };
 export const Demand = z.strictObject(demand);
 export type Demand = z.infer<typeof Demand>;
@@ -65,10 +69,25 @@ export const Rule = z.strictObject({
   unless: Condition.optional(),
   /** Alternatives: any one list of demands, whole, satisfies the rule. */
   anyOf: z.array(z.array(Demand).min(1).max(6)).max(6),
-  /** Some rules ask for a deed instead of a thing: a declared fact that must be true. */
-  declared: z.enum(['children-wear-jackets', 'all-wear-jackets']).optional(),
+  /** Some rules ask for a deed instead of a thing: those for whom the condition holds have said that they wear their jacket. */
+  declared: z.strictObject({ worn: Condition }).optional(),
 });
 export type Rule = z.infer<typeof Rule>;
+
+/** Facts of a situation, by name; those of people under `crew`. */
+const Situation = z.record(z.string().max(60), z.union([z.boolean(), z.number(), z.string().max(60), z.strictObject({ low: z.number(), high: z.number() })]));
+
+/** A situation and what the pack must say of it: a pack proves itself. */
+export const Example = z.strictObject({
+  title: Text,
+  facts: Situation,
+  crew: z.array(Situation).max(30).optional(),
+  /** Ids of rules that must apply, must not, and must stay open. Rules that are not named are not looked at. */
+  applies: z.array(z.string().max(40)).max(60).optional(),
+  not: z.array(z.string().max(40)).max(60).optional(),
+  open: z.array(z.string().max(40)).max(60).optional(),
+});
+export type Example = z.infer<typeof Example>;
 
 export const RulePack = z.strictObject({
   schema: z.literal(1),
@@ -80,6 +99,7 @@ export const RulePack = z.strictObject({
   inForce: CivilDate.optional(),
   questions: z.array(z.strictObject({ id: z.string().max(40), ask: z.string().max(200), help: z.string().max(300).optional(), onWater: z.array(z.string().max(20)).optional() })).max(20).optional(),
   rules: z.array(Rule).max(500),
+  examples: z.array(Example).max(300).optional(),
 });
 export type RulePack = z.infer<typeof RulePack>;
 
@@ -96,6 +116,10 @@ export const GearKind = z.strictObject({
   needs: z.array(z.enum(CAPABILITIES)).max(4).optional(),
   /** Fields of the item that decide whether it counts. */
   dated: z.boolean().optional(),
+  /** Good for so long from its making, where the label shows no end. */
+  lastsMonths: z.number().min(1).max(600).optional(),
+  /** Has a line whose length matters. */
+  lined: z.boolean().optional(),
   sized: z.boolean().optional(),
   registered: z.boolean().optional(),
   charged: z.number().min(0).max(1).optional(),

@@ -51,7 +51,7 @@ export function prepare(input: AssessInput): Prepared {
     const endsOn = schedule?.home ? civilDate(schedule.home, zone) : on;
     const world = worldOf(context, schedule, on, facts);
     const rules = applyPacks(input.packs, world);
-    const kit = matchKit({ rules, trip, people: context.people, ...(context.boat ? { boat: context.boat } : {}), gear: input.shed.gear, catalogue: context.kinds, on, endsOn });
+    const kit = matchKit({ rules, trip, people: context.people, crew: world.crew, ...(context.boat ? { boat: context.boat } : {}), gear: input.shed.gear, catalogue: context.kinds, on, endsOn });
     return { homeBy, schedule, on, world, rules, kit };
   };
 
@@ -71,7 +71,7 @@ export function prepare(input: AssessInput): Prepared {
       }),
       ...shoreFindings(context, schedule, ready),
     ];
-    return { core: CORE_VERSION, trip: trip.id, now: input.now, ...(leave === undefined ? {} : { leave }), findings: sorted(findings), figures, requirements: kit.requirements, ...(schedule ? { schedule } : {}), ready, packs };
+    return { core: CORE_VERSION, trip: trip.id, now: input.now, ...(leave === undefined ? {} : { leave }), findings: sorted(findings), figures, requirements: kit.requirements, leastProved: kit.proved, ...(schedule ? { schedule } : {}), ready, packs };
   };
 
   const leave = 'gap' in wall ? undefined : wall.at;

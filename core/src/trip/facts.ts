@@ -6,6 +6,18 @@ import { worstWithin } from '../water';
 import type { Context } from './context';
 import { POOR_VISIBILITY, TIDAL } from './limits';
 
+/** A hull that can't fill: by its kind, or because its owner said so. Nobody's word leaves it open. */
+const CLOSED_HULL: ReadonlySet<string> = new Set(['sit-on-top', 'paddleboard']);
+function sealed(boat: NonNullable<Context['boat']>): boolean | undefined {
+  if (CLOSED_HULL.has(boat.kind) || boat.flotation === 'sealed-hull') return true;
+  return boat.flotation === undefined ? undefined : false;
+}
+
+function allWorn(crew: Context['trip']['crew']): boolean | undefined {
+  if (crew.some((c) => c.wearsJacket === false)) return false;
+  return crew.every((c) => c.wearsJacket === true) ? true : undefined;
+}
+
 /** Facts that don't change with the hour of leaving. A field nobody filled is left out: absent is unknown. */
 export function standingFacts({ boat, trip, water, people, route }: Context): Facts {
   const moves = boat ? drives(boat) : {};
@@ -13,7 +25,9 @@ export function standingFacts({ boat, trip, water, people, route }: Context): Fa
   const answers = Object.entries(water?.answers ?? {}).map(([id, answer]) => [`${QUESTION}${id}`, answer] as const);
   return {
     'boat.kind': boat?.kind, 'boat.length': boat?.length, 'boat.modelYear': boat?.modelYear,
-    'boat.motor': moves.motor, 'boat.sail': moves.sail, 'boat.manual': moves.manual, 'boat.combustion': moves.combustion,
+    'boat.motor': moves.motor, 'boat.sail': moves.sail, 'boat.manual': moves.manual, 'boat.combustion': moves.combustion, 'boat.inboard': moves.inboard, 'boat.power': moves.power,
+    'boat.maxSpeed': boat?.maxSpeed, 'boat.freeboard': boat?.freeboard, 'boat.fixedTank': boat?.fuelTank && boat.fuelTank === 'fixed', 'boat.closedSpaces': boat?.closedSpaces, 'boat.appliance': boat?.appliance, 'boat.cutOff': boat?.cutOffSwitch,
+    'boat.sealed': boat && sealed(boat), 'crew.allWorn': complete ? allWorn(trip.crew) : undefined,
     'crew.count': complete ? people.length : undefined, 'crew.alone': complete ? people.length === 1 : undefined,
     'water.class': water?.class, 'water.tidal': water && TIDAL.has(water.class),
     'day.furthest': route && Math.max(...route.legs.map((leg) => leg.metres)), 'day.hours': route?.seconds,
@@ -40,6 +54,9 @@ export function dayFacts({ launch, forecast }: Context, schedule: Schedule | und
   };
 }
 
+/** 1 November is 1101: a season is a span of such numbers. */
+const monthDay = (on: string) => Number(on.slice(5, 7) + on.slice(8));
+
 export function worldOf(context: Context, schedule: Schedule | undefined, on: string, standing: Facts): Omit<World, 'questions'> {
-  return { facts: { ...standing, ...dayFacts(context, schedule) }, crew: crewFacts(context, on) };
+  return { facts: { ...standing, 'day.monthDay': monthDay(on), ...dayFacts(context, schedule) }, crew: crewFacts(context, on) };
 }

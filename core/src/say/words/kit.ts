@@ -44,6 +44,8 @@ export const KIT_WORDS = {
   'reason.too-young': 'made for {limit:count} years and older; {person} is {age}',
   'reason.age-unknown': 'age of {person} is not known',
   'reason.none-left': 'none are left',
+  'reason.too-short': 'its line is {line:length}; {least:length} are asked for',
+  'reason.length-unknown': 'the length of its line is not known',
   'reason.not-worn': 'it counts only when worn, and nobody said so',
   'where.on-body': 'on the body', 'where.in-reach': 'in reach of the seat', 'where.hatch': 'in a hatch', 'where.buried': 'buried', 'where.home': 'not at all',
   'mend.stow': 'Put it {where}',
@@ -64,4 +66,7 @@ export const KIT_WORDS = {
   'capability.drink': 'water to drink', 'capability.food': 'food', 'capability.direction': 'compass', 'capability.find-way': 'chart or map', 'capability.tow': 'tow line', 'capability.re-entry': 're-entry strap',
   'capability.leash': 'leash', 'capability.flotation': 'flotation bags', 'capability.kill-cord': 'kill cord', 'capability.anchor': 'anchor', 'capability.warm-wear': 'a warm dry layer',
   'capability.sun-wear': 'sun protection', 'capability.repair': 'repair kit', 'capability.inflate': 'pump for the hull', 'capability.drive-battery': 'charged drive battery', 'capability.licence': 'licence',
+  'capability.heaving-line': 'buoyant heaving line', 'capability.lifebuoy': 'lifebuoy with a line', 'capability.re-board': 'a way back aboard', 'capability.light-watertight': 'watertight flashlight', 'capability.pyro-not-smoke': 'flare that is not smoke',
+  'capability.radar-reflector': 'radar reflector', 'capability.signal-table': 'table of life-saving signals', 'capability.passage-plan': 'passage plan', 'capability.extinguisher-b1': 'extinguisher, old class B-I', 'capability.operator-card': 'operator’s card',
+  'capability.registration': 'registration papers', 'capability.reflector': 'reflector', 'capability.helmet': 'helmet', 'capability.mirror': 'signal mirror', 'capability.throw-line': 'throw bag', 'capability.phone-case': 'floating phone case', 'capability.tether': 'tether',
 } as const;
