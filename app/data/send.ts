@@ -69,13 +69,22 @@ export async function deed(plan: string, body: PlanDeed, said: string): Promise<
 }
 
 let flushing: Promise<void> | undefined;
+let asked = false;
 
-/** Send what waits. One flush at a time over all tabs; without signal it stops and tries again later. */
+/** Send what waits. One flush at a time over all tabs; what is queued while one ends is sent by another round of it. Without signal it stops and tries again later. */
 export function flush(): Promise<void> {
-  flushing ??= locked(sendAll).finally(() => {
+  asked = true;
+  flushing ??= rounds().finally(() => {
     flushing = undefined;
   });
   return flushing;
+}
+
+async function rounds(): Promise<void> {
+  while (asked) {
+    asked = false;
+    await locked(sendAll);
+  }
 }
 
 async function locked(work: () => Promise<void>): Promise<void> {

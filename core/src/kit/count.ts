@@ -31,6 +31,8 @@ export interface CountContext {
   endsOn: string;
   /** Jackets that go, by item id. Hosts of things fixed to them. */
   worn: ReadonlyMap<string, Person>;
+  /** Who wears which jacket hangs on a missing fact: what leans on it may count, no more. */
+  unsettled?: boolean;
 }
 
 export function indexCatalogue(catalogue: Catalogue): Map<string, GearKind> {
@@ -73,7 +75,10 @@ export function piecesOf(context: CountContext, places: Map<string, Stowage>): P
 
 function followHost(piece: Piece, host: Piece, context: CountContext): void {
   const wearer = context.worn.get(host.item.id);
-  if (wearer) piece.place = 'on-body';
+  if (wearer) {
+    piece.place = 'on-body';
+    if (context.unsettled) piece.faults.push(reason('unsettled', undefined, true));
+  }
   else if (isJacket(host.kind) || host.place === 'home') piece.faults.push(reason('host-stays', { host: host.item.name }));
   else piece.place = host.place;
 }

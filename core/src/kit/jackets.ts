@@ -9,6 +9,8 @@ export interface JacketFit { piece: Piece; faults: Reason[] }
 export interface JacketPlan {
   /** Jacket for each person for whom one counts or may count. */
   fits: Map<string, JacketFit>;
+  /** Some fit hangs on a missing fact, so that the whole assignment may be another. */
+  unsettled: boolean;
   /** Every jacket with what stands against it, for each person who has none that counts. */
   misses: Map<string, JacketFit[]>;
 }
@@ -57,7 +59,7 @@ export function matchJackets(people: Person[], crew: CrewMember[], pieces: Piece
       return name && option.faults.length === 0 ? { ...option, faults: [reason('taken', { person: name })] } : option;
     }));
   }
-  return { fits, misses };
+  return { fits, misses, unsettled: [...fits.values()].some((fit) => fit.faults.length > 0) };
 }
 
 function uniqueByItem<T extends { piece: Piece }>(options: T[]): T[] {
@@ -77,7 +79,9 @@ export function fitFaults(person: Person, piece: Piece, boat: Boat | undefined, 
   // On the body of its wearer a jacket is where it has to be; the locker it usually rides in does not matter.
   const faults = [...piece.faults, ...demandFaults({ ...piece, place: piece.place === 'home' ? 'home' : 'on-body' }, { capability: 'wearable', within: 'in-reach', ...(approved ? { approved } : {}) })];
   const least = Math.max(item.minMass ?? 0, kind.leastMass ?? 0);
-  if (item.minMass === undefined && item.maxMass === undefined) faults.push(reason('size-unknown', undefined, true));
+  // A label that names one end only leaves the other open: it may be there and not entered.
+  const upper = item.maxMass !== undefined || (person.mass !== undefined && item.minMass !== undefined && person.mass < least);
+  if (!upper || (item.minMass === undefined && kind.leastMass === undefined)) faults.push(reason('size-unknown', undefined, true));
   if (person.mass === undefined) {
     if (least > 0 || item.maxMass !== undefined) faults.push(reason('mass-unknown', { person: person.name }, true));
   } else {

@@ -1,6 +1,6 @@
 import type { Boat, Capability, Catalogue, Condition, Demand, GearKind, NearMiss, Person, Requirement, Shortfall, Trip, Truth } from '../model';
 import { evaluate, type RuleResult, type World } from '../rules';
-import { demandFaults, indexCatalogue, piecesOf, stowages, type CountContext, type Piece } from './count';
+import { demandFaults, indexCatalogue, piecesOf, reason, stowages, type CountContext, type Piece } from './count';
 import { cover, type Answered, type Ask, type Unit } from './cover';
 import { matchJackets, whoLacks, type JacketPlan } from './jackets';
 
@@ -56,7 +56,7 @@ export function matchKit(input: KitInput): KitMatch {
   const approved = input.rules.some((r) => r.rule.layer === 'law' && r.applies !== 'no' && r.rule.anyOf.flat().some((d) => d.capability === 'wearable' && d.approved));
   const jackets = matchJackets(input.people, input.trip.crew, piecesOf(base, places), input.boat, input.on, approved);
   const worn = new Map([...jackets.fits].map(([person, fit]) => [fit.piece.item.id, input.people.find((p) => p.id === person)!]));
-  const pieces = piecesOf({ ...base, worn }, places);
+  const pieces = piecesOf({ ...base, worn, unsettled: jackets.unsettled }, places);
   const supply = new Supply(pieces, jackets);
 
   const asked = input.rules.filter((r) => r.applies !== 'no' && r.rule.anyOf.length > 0);
@@ -75,7 +75,9 @@ class Supply {
   private readonly byCapability = new Map<Capability, Piece[]>();
   /** Jackets on bodies: how many of each thing. */
   private readonly wornCount = new Map<string, number>();
+  private readonly unsettled: boolean;
   constructor(pieces: Piece[], jackets: JacketPlan) {
+    this.unsettled = jackets.unsettled;
     for (const { piece } of jackets.fits.values()) this.wornCount.set(piece.item.id, (this.wornCount.get(piece.item.id) ?? 0) + 1);
     for (const piece of pieces) for (const { capability } of piece.kind.supplies) {
       const list = this.byCapability.get(capability);
@@ -93,7 +95,7 @@ class Supply {
     return (this.byCapability.get(demand.capability) ?? [])
       .filter((piece) => demand.capability !== 'spare-jacket' || this.isSpare(piece))
       .map((piece) => {
-        const faults = [...piece.faults, ...demandFaults(piece, demand)];
+        const faults = [...piece.faults, ...demandFaults(piece, demand), ...(demand.capability === 'spare-jacket' && this.unsettled ? [reason('unsettled', undefined, true)] : [])];
         return { piece, faults, open: faults.length > 0 };
       });
   }
