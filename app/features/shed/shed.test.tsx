@@ -1,4 +1,4 @@
-import { screen, waitFor } from '@testing-library/react';
+import { screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { fresh, type fakeServer, show } from '../../test/world';
 import { at, visited } from '../../test/router';
@@ -71,7 +71,7 @@ test('removed with a way back', async () => {
 test('the plate: "none" is a fact, not a blank', async () => {
   at({ type: 'boat', id: '01890000-0000-7000-8000-000000000007' });
   show(<ThingPage />);
-  await user.click(await screen.findByRole('radio', { name: 'None' }));
+  await user.click(within(await screen.findByRole('radiogroup', { name: 'Capacity plate' })).getByRole('radio', { name: 'None' }));
   await waitFor(() => expect(doc('01890000-0000-7000-8000-000000000007')?.plate).toBe('none'));
 });
 

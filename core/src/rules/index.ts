@@ -4,3 +4,4 @@
 export * from './evaluate';
 export * from './facts';
 export * from './packs';
+export * from './examples';

@@ -1,6 +1,17 @@
 import catalogue from '../../data/catalogue.json';
-import federal from '../../data/packs/us-federal.json';
+import canada from '../../data/packs/canada.json';
+import ireland from '../../data/packs/ireland.json';
+import newZealand from '../../data/packs/new-zealand.json';
 import practice from '../../data/packs/practice.json';
+import unitedKingdomAdvice from '../../data/packs/united-kingdom-advice.json';
+import unitedKingdom from '../../data/packs/united-kingdom.json';
+import connecticut from '../../data/packs/us-connecticut.json';
+import federal from '../../data/packs/us-federal.json';
+import florida from '../../data/packs/us-florida.json';
+import massachusetts from '../../data/packs/us-massachusetts.json';
+import newYork from '../../data/packs/us-new-york.json';
+import pennsylvania from '../../data/packs/us-pennsylvania.json';
+import washington from '../../data/packs/us-washington.json';
 import procedures from '../../data/procedures.json';
 import ready from '../../data/ready.json';
 import type { Catalogue, RulePack } from '../model';
@@ -11,7 +22,7 @@ import type { ProcedureRow } from '../procedure';
  * What ships with Escale as data. `shipped.test.ts` holds each file against its schema, so the casts here are proved.
  */
 export const CATALOGUE = catalogue as unknown as Catalogue;
-export const PACKS = [federal, practice] as unknown as RulePack[];
+export const PACKS = [federal, connecticut, florida, massachusetts, newYork, pennsylvania, washington, canada, newZealand, ireland, unitedKingdom, unitedKingdomAdvice, practice] as unknown as RulePack[];
 export const PROCEDURES = procedures as unknown as ProcedureRow[];
 export const READY = ready as unknown as ReadyRow[];
 
