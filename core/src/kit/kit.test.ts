@@ -128,6 +128,6 @@ describe('packing list', () => {
     expect(forgottenBefore([note('2026-04-01', 'Hat', 'Licence'), note('2026-05-01', 'hat ')]).map((f) => [f.what, f.on])).toEqual([['hat ', '2026-05-01'], ['Licence', '2026-04-01']]);
     expect(forgottenKey('Fishing licence')).toBe('forgotten:fishing-licence');
     const groups = packGroups(packList([], [], [note('2026-05-01', 'Hat')], new Map()));
-    expect(groups[0].place).toBe('forgotten');
+    expect(groups[0].title).toBe('Forgotten before');
   });
 });

@@ -2,11 +2,16 @@ import type { Debrief, Requirement, Stowage } from '../model';
 import { STOWAGE } from '../model/lists';
 import type { Piece } from './count';
 
+/** When a thing is put in hand, in the order of the days. */
+export const WHEN = { week: 'The week before', evening: 'The evening before', morning: 'In the morning', car: 'At the car', body: 'On the body' } as const;
+export type When = keyof typeof WHEN;
+
 export interface PackEntry {
   /** Key of the tick. */
   key: string;
   title: string;
   place: Stowage;
+  when: When;
   count: number;
   /** Forgotten on an earlier trip, with its date. */
   forgottenOn?: string;
@@ -26,13 +31,22 @@ export function packList(pieces: Piece[], requirements: Requirement[], debriefs:
   const leaned = new Set(requirements.flatMap((r) => (r.applies === 'no' ? [] : r.metBy.map((u) => u.item))));
   const goes = pieces.filter((p) => p.place !== 'home' && !p.faults.some((f) => f.code === 'other-boat' || f.code === 'host-stays' || f.code === 'none-left'))
     .filter((p) => !p.kind.supplies.some((s) => s.capability === 'wearable') || wornBy.has(p.item.id) || leaned.has(p.item.id));
-  const things = goes.map((p): PackEntry => ({ key: p.item.id, title: p.item.name, place: wornBy.has(p.item.id) ? 'on-body' : p.place, count: p.item.count }));
-  const forgotten = forgottenBefore(debriefs).map(({ what, on }): PackEntry => ({ key: forgottenKey(what), title: what, place: 'in-reach', count: 1, forgottenOn: on }));
+  const things = goes.map((p): PackEntry => {
+    const place = wornBy.has(p.item.id) ? 'on-body' : p.place;
+    return { key: p.item.id, title: p.item.name, place, when: place === 'on-body' ? 'body' : (p.kind.when ?? 'evening'), count: p.item.count };
+  });
+  const forgotten = forgottenBefore(debriefs).map(({ what, on }): PackEntry => ({ key: forgottenKey(what), title: what, place: 'in-reach', when: 'evening', count: 1, forgottenOn: on }));
   return [...forgotten, ...things];
 }
 
-export function packGroups(entries: PackEntry[]): { place: Stowage | 'forgotten'; entries: PackEntry[] }[] {
-  const groups: { place: Stowage | 'forgotten'; entries: PackEntry[] }[] = [{ place: 'forgotten', entries: entries.filter((e) => e.forgottenOn) }];
-  for (const place of Object.keys(STOWAGE) as Stowage[]) groups.push({ place, entries: entries.filter((e) => !e.forgottenOn && e.place === place) });
+/** The list by where things go or by when they are put in hand; what was forgotten before stands first either way. */
+export function packGroups(entries: PackEntry[], by: 'place' | 'when' = 'place'): { title: string; entries: PackEntry[] }[] {
+  const words: Record<string, string> = by === 'place' ? STOWAGE : WHEN;
+  const groups = [{ title: 'Forgotten before', entries: entries.filter((e) => e.forgottenOn) }, ...Object.entries(words).map(([key, title]) => ({ title, entries: entries.filter((e) => !e.forgottenOn && e[by] === key) }))];
   return groups.filter((g) => g.entries.length > 0);
 }
+
+/** One of the few things that sink or kill, looked at last (`core/data/last-look.json`). */
+export interface LastLook { id: string; title: string; needs: string[] }
+/** The last look for a trip that has these: at most ten things. */
+export const lastLook = (rows: LastLook[], has: ReadonlySet<string>): LastLook[] => rows.filter((row) => row.needs.every((need) => has.has(need))).slice(0, 10);

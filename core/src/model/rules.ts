@@ -123,6 +123,8 @@ export const GearKind = z.strictObject({
   sized: z.boolean().optional(),
   registered: z.boolean().optional(),
   charged: z.number().min(0).max(1).optional(),
+  /** When it is put in hand; absent: the evening before. */
+  when: z.enum(['week', 'evening', 'morning', 'car']).optional(),
   test: z.strictObject({ how: z.string().max(300), passes: z.string().max(200), everyMonths: z.number().min(0.1).max(120), mustHavePassed: z.boolean() }).optional(),
   /** Limits of the kind itself, whatever the single label says (46 CFR 160.076 for inflatable jackets). */
   leastAge: z.number().min(0).max(99).optional(),

@@ -75,6 +75,7 @@ export const GearItem = z.strictObject({
   made: titled(CivilDate.optional(), 'Made'),
   expires: titled(CivilDate.optional(), 'Ends'),
   inspected: titled(CivilDate.optional(), 'Last tested'),
+  tests: titled(z.array(z.strictObject({ on: CivilDate, passed: z.boolean(), by: z.string().max(120).optional(), note: z.string().max(400).optional() })).max(60).optional(), 'Tests', { hidden: true }),
   charge: measure('percent', 'Charge', 0, 1).optional(),
   minMass: measure('mass', 'Fits from', 0, 250).optional(),
   maxMass: measure('mass', 'Fits to', 1, 400).optional(),

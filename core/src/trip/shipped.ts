@@ -1,4 +1,6 @@
 import catalogue from '../../data/catalogue.json';
+import lastLookRows from '../../data/last-look.json';
+import officer from '../../data/officer.json';
 import canada from '../../data/packs/canada.json';
 import ireland from '../../data/packs/ireland.json';
 import newZealand from '../../data/packs/new-zealand.json';
@@ -14,6 +16,7 @@ import pennsylvania from '../../data/packs/us-pennsylvania.json';
 import washington from '../../data/packs/us-washington.json';
 import procedures from '../../data/procedures.json';
 import ready from '../../data/ready.json';
+import type { LastLook, OfficerRow } from '../kit';
 import type { Catalogue, RulePack } from '../model';
 import type { ReadyRow } from '../passage';
 import type { ProcedureRow } from '../procedure';
@@ -24,6 +27,8 @@ import type { ProcedureRow } from '../procedure';
 export const CATALOGUE = catalogue as unknown as Catalogue;
 export const PACKS = [federal, connecticut, florida, massachusetts, newYork, pennsylvania, washington, canada, newZealand, ireland, unitedKingdom, unitedKingdomAdvice, practice] as unknown as RulePack[];
 export const PROCEDURES = procedures as unknown as ProcedureRow[];
+export const OFFICER = officer as unknown as OfficerRow[];
+export const LAST_LOOK = lastLookRows as unknown as LastLook[];
 export const READY = ready as unknown as ReadyRow[];
 
 /** The packs that hold on a water: those of its jurisdictions, and practice, which holds everywhere. */

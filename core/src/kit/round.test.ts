@@ -1,0 +1,71 @@
+import { describe, expect, test } from '@jest/globals';
+import { anItem, inputOf, NOW } from '../../test/demo';
+import { applyPatch } from '../formats';
+import { GearItem } from '../model';
+import { assess, CATALOGUE, LAST_LOOK, OFFICER, whatChanges } from '../trip';
+import { dueBy, lastLook, officersCheck, reminders, testPatch } from '.';
+
+const jacket = (more: Partial<GearItem> = {}) => anItem('foam-jacket', { inspected: '2025-05-12', ...more });
+
+describe('inspection', () => {
+  test('a yearly test is due on its day, not the day before', () => {
+    expect(dueBy([jacket()], CATALOGUE, '2026-05-11')).toEqual([]);
+    expect(dueBy([jacket()], CATALOGUE, '2026-05-12').map((d) => d.on)).toEqual(['2026-05-12']);
+  });
+  test('never tested stands before all; failed and used-up things wait for mending', () => {
+    const never = anItem('whistle', { inspected: undefined });
+    expect(dueBy([jacket(), never, jacket({ state: 'failed' }), anItem('hand-flare', {}), anItem('horn', { count: 0, inspected: undefined })], CATALOGUE, '2026-06-01').map((d) => d.item.id)).toEqual([never.id, expect.any(String)]);
+  });
+  test('a result is a day, a state and a line of the record; failed drops out at once', () => {
+    const item = jacket();
+    const passed = applyPatch(item, testPatch(item, { on: '2026-05-11', passed: true, by: 'Ash' }));
+    expect(passed).toMatchObject({ inspected: '2026-05-11', state: 'ready', tests: [{ on: '2026-05-11', passed: true, by: 'Ash' }] });
+    const failed = applyPatch(passed, testPatch(passed, { on: '2026-05-12', passed: false, note: 'strap torn' }));
+    expect(failed).toMatchObject({ inspected: '2026-05-11', state: 'failed' });
+    expect(GearItem.safeParse(failed).success).toBe(true);
+    const input = inputOf();
+    const red = input.shed.gear.find((g) => g.name === 'Red jacket')!;
+    const gear = input.shed.gear.map((g) => (g.id === red.id ? applyPatch(g, testPatch(g, { on: '2026-05-11', passed: false })) : g));
+    const after = assess({ ...input, shed: { ...input.shed, gear } });
+    expect(after.requirements.find((r) => r.rule === 'US-PFD-03')?.metBy.some((u) => u.item === red.id)).toBe(false);
+  });
+  test('dates for the calendar: tests that fall due and things that end, from today on, soonest first', () => {
+    const flare = anItem('hand-flare', { expires: '2026-08-01' }), old = anItem('hand-flare', { expires: '2026-01-01' }), bottle = anItem('extinguisher', { made: '2014-07-01', expires: undefined, inspected: '2026-05-01' });
+    expect(reminders([jacket({ inspected: '2025-06-20' }), flare, old, bottle], CATALOGUE, '2026-05-11', 12).map((r) => [r.what, r.on])).toEqual([['test', '2026-06-01'], ['test', '2026-06-20'], ['ends', '2026-07-01'], ['ends', '2026-08-01']]);
+  });
+});
+
+describe('the officer', () => {
+  const stops = officersCheck(OFFICER, assess(inputOf(1)).requirements);
+  test('asks in the order in which an inspection is taken; every law that holds is asked once', () => {
+    expect(stops.map((s) => s.id)).toEqual(OFFICER.map((r) => r.id).filter((id) => stops.some((s) => s.id === id)));
+    const law = assess(inputOf(1)).requirements.filter((r) => r.layer === 'law' && r.applies !== 'no').map((r) => r.rule).sort();
+    expect(stops.flatMap((s) => s.requirements.map((r) => r.rule)).sort()).toEqual(law);
+  });
+  test('a stop passes only when everything in it is met', () => {
+    for (const stop of stops) {
+      if (stop.passes === 'yes') expect(stop.requirements.every((r) => r.met === 'yes')).toBe(true);
+      if (stop.passes === 'no') expect(stop.requirements.some((r) => r.met === 'no')).toBe(true);
+    }
+    expect(stops.find((s) => s.id === 'papers')?.passes).toBe('no');
+  });
+});
+
+describe('what changes it', () => {
+  const changes = whatChanges({ ...inputOf(0, { trip: { leave: { date: '2026-05-12', time: '10:00' } } }), now: NOW });
+  const rules = (id: string, side: 'comes' | 'goes') => changes.find((c) => c.id === id)?.[side].map((r) => r.rule) ?? [];
+  test('twelve hours later it is night: the light comes', () => expect(rules('night', 'comes')).toContain('NAV-25D'));
+  test('in the trailer boat the throwable, the papers and the extinguisher’s question come, the spare paddle goes', () => {
+    const plover = changes.find((c) => c.title === 'In Plover')!;
+    expect(plover.comes.map((r) => r.rule)).toEqual(expect.arrayContaining(['US-PFD-04', 'US-REG']));
+    expect(plover.goes.map((r) => r.rule)).toContain('P-SPARE');
+  });
+  test('nothing is said to come and go at once', () => {
+    for (const c of changes) expect(c.comes.filter((r) => c.goes.some((g) => g.rule === r.rule && g.pack === r.pack))).toEqual([]);
+  });
+});
+
+test('the last look has at most ten things, and only what this trip has', () => {
+  expect(lastLook(LAST_LOOK, new Set(['motor', 'combustion', 'dark', 'manual'])).length).toBeLessThanOrEqual(10);
+  expect(lastLook(LAST_LOOK, new Set()).map((l) => l.id)).not.toContain('cord');
+});
