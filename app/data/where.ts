@@ -9,7 +9,7 @@ const SECTION_OF: Record<string, SectionId> = {
   load: 'pack/load', contacts: 'pack/float-plan', graceMinutes: 'pack/float-plan', ifLate: 'pack/float-plan', parked: 'pack/float-plan', title: 'plan/boat', notes: 'home/debrief', status: 'home/close',
 };
 
-export type ShedType = Exclude<ThingType, 'trip' | 'debrief' | 'run'>;
+export type ShedType = Exclude<ThingType, 'trip' | 'debrief' | 'run' | 'pack'>;
 export const SHED_TYPES = ['boat', 'person', 'gear', 'place', 'water', 'contact'] as const satisfies readonly ShedType[];
 
 export const sectionHref = (trip: string, section: SectionId) => `/trips/${trip}/${section}`;

@@ -1,7 +1,9 @@
 import { View } from 'react-native';
 import { Link } from 'expo-router';
+import { civilDate } from '@escale/core/earth';
 import type { Finding, Requirement } from '@escale/core/model';
 import { T } from '../../ui/text';
+import { WhatChanges } from './what-changes';
 import { FindingList } from '../trip/finding-card';
 import { findingsOf } from '../trip/sections';
 import { useTrip } from '../trip/use-trip';
@@ -31,6 +33,10 @@ export function KitSection() {
           <FindingList findings={of(id)} />
         </View>
       )))}
+      {assessment.leastProved ? null : <T as="small">Not proved least: so many things could serve that the search was cut off. What is asked for is met all the same.</T>}
+      <WhatChanges />
+      <Link href={`/trips/${trip.id}/check`} style={{ paddingVertical: 12 }}><T style={{ textDecorationLine: 'underline' }}>Officer’s check: ask yourself first</T></Link>
+      <Link href={`/shed/round?by=${assessment.leave === undefined ? trip.leave.date : civilDate(assessment.leave, water?.zone ?? 'UTC')}&trip=${trip.id}`} style={{ paddingVertical: 12 }}><T style={{ textDecorationLine: 'underline' }}>Inspection round: what is due before this trip</T></Link>
       <Link href={'/shed'} style={{ paddingVertical: 12 }}><T style={{ textDecorationLine: 'underline' }}>The locker: all kit</T></Link>
     </View>
   );

@@ -1,9 +1,10 @@
+import { useState } from 'react';
 import { View } from 'react-native';
 import { clock, dayOf } from '@escale/core/say';
-import { packGroups, packList } from '@escale/core/kit';
-import { STOWAGE } from '@escale/core/model/lists';
+import { lastLook, packGroups, packList } from '@escale/core/kit';
+import { LAST_LOOK } from '@escale/core/trip';
 import { MS } from '@escale/core/units';
-import { Tick } from '../../ui/choice';
+import { Choice, Tick } from '../../ui/choice';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
 import { tick } from '../../data/send';
@@ -17,6 +18,7 @@ export function ReadySection() {
     <View style={{ gap: 24 }}>
       <Backwards />
       <Packing />
+      <LastLook />
     </View>
   );
 }
@@ -55,17 +57,33 @@ function Packing() {
   const { kit } = prepared.match(assessment.leave);
   const wornBy = new Map([...kit.jackets.fits].map(([person, fit]) => [fit.piece.item.id, person]));
   const entries = packList(kit.pieces, assessment.requirements, shed.debriefs.filter((d) => d.trip !== trip.id), wornBy);
+  const [by, setBy] = useState<'when' | 'place'>('when');
   const done = entries.filter((e) => ticks.has(e.key)).length;
   return (
     <View style={{ gap: 6 }}>
       <T as="section" heading={3}>Packing list</T>
       <T as="soft">{done} of {entries.length} in hand.</T>
-      {packGroups(entries).map((group) => (
-        <View key={group.place}>
-          <T as="caps" style={{ marginTop: 10 }}>{group.place === 'forgotten' ? 'Forgotten before' : STOWAGE[group.place]}</T>
+      <Choice label="Grouped by" options={[{ value: 'when', label: 'By when' }, { value: 'place', label: 'By where it goes' }]} value={by} onChange={(v) => v && setBy(v as typeof by)} />
+      {packGroups(entries, by).map((group) => (
+        <View key={group.title}>
+          <T as="caps" style={{ marginTop: 10 }}>{group.title}</T>
           {group.entries.map((e) => <Tick key={e.key} label={e.count > 1 ? `${e.count} × ${e.title}` : e.title} on={ticks.has(e.key)} onChange={(on) => void tick(packListOf(trip.id), e.key, on, now)} {...(e.forgottenOn ? { note: `Noted after ${e.forgottenOn}` } : {})} />)}
         </View>
       ))}
+    </View>
+  );
+}
+
+/** At most ten things that sink or kill, at the boat, after everything else. */
+function LastLook() {
+  const { trip, prepared, assessment, ticks, now } = useTrip();
+  const { facts } = prepared.match(assessment.leave).world;
+  const has = new Set([['motor', 'boat.motor'], ['combustion', 'boat.combustion'], ['manual', 'boat.manual'], ['dark', 'day.dark']].flatMap(([word, fact]) => (facts[fact] === false ? [] : [word])));
+  const looks = lastLook(LAST_LOOK, has);
+  return (
+    <View style={{ gap: 4 }}>
+      <T as="section" heading={3}>The last look, at the boat</T>
+      {looks.map((look) => <Tick key={look.id} label={look.title} on={ticks.has(`last:${look.id}`)} onChange={(on) => void tick(packListOf(trip.id), `last:${look.id}`, on, now)} />)}
     </View>
   );
 }

@@ -1,7 +1,10 @@
+import { useState } from 'react';
 import { View } from 'react-native';
 import { Link } from 'expo-router';
+import { TextInput } from 'react-native-paper';
 import type { GearItem, GearKind, ThingType } from '@escale/core/model';
 import { CRAFT, STOWAGE } from '@escale/core/model/lists';
+import { dateOf } from '@escale/core/say';
 import { CATALOGUE } from '@escale/core/trip';
 import { format } from '@escale/core/units';
 import { Choice, Tick } from '../../ui/choice';
@@ -12,6 +15,7 @@ import { useKind, useThings } from '../../data/hooks';
 import { setSettings, useSettings } from '../../data/settings';
 import type { Held } from '../../data/things';
 import { Exchange } from './exchange';
+import { StartingSet } from './starting-set';
 import { thingHref, type ShedType } from '../../data/where';
 
 const SHELVES: { type: ShedType; title: string; one: string; why: string }[] = [
@@ -51,10 +55,19 @@ function Shelf({ type, title, one, why }: (typeof SHELVES)[number]) {
 
 function Locker({ things }: { things: Held<'gear'>[] }) {
   const kinds = new Map(CATALOGUE.kinds.map((k) => [k.id, k]));
+  const [find, setFind] = useState('');
+  const wanted = find.trim().toLowerCase();
+  const shown = things.filter((h) => `${h.doc.name} ${kinds.get(h.doc.kind)?.title ?? ''}`.toLowerCase().includes(wanted));
   return (
     <>
+      <TextInput mode="outlined" dense accessibilityLabel="Find in the locker" placeholder="Find in the locker" value={find} onChangeText={setFind} />
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: 18 }}>
+        {[['/shed/round', 'Inspection round'], ['/shed/table', 'As a table (CSV)'], ['/shed/packs', 'Rule packs']].map(([href, words]) => <Link key={href} href={href as '/shed/round'} style={{ paddingVertical: 12 }}><T style={{ textDecorationLine: 'underline' }}>{words}</T></Link>)}
+      </View>
+      <StartingSet />
+      {wanted && shown.length === 0 ? <T as="soft">Nothing of that name in the locker.</T> : null}
       {(Object.keys(GROUPS) as GearKind['group'][]).map((group) => {
-        const some = things.filter((h) => (kinds.get(h.doc.kind)?.group ?? 'comfort') === group);
+        const some = shown.filter((h) => (kinds.get(h.doc.kind)?.group ?? 'comfort') === group);
         return some.length === 0 ? null : <View key={group}><T as="caps" style={{ marginTop: 8 }}>{GROUPS[group]}</T>{some.map((held) => <Line key={held.id} held={held} note={gearNote(held.doc)} />)}</View>;
       })}
     </>
@@ -62,7 +75,7 @@ function Locker({ things }: { things: Held<'gear'>[] }) {
 }
 
 const STATE_WORD: Partial<Record<GearItem['state'], string>> = { due: 'due for a test', failed: 'failed its test', 'used-up': 'used up', unknown: 'state not known' };
-const gearNote = (g: GearItem) => [g.count === 1 ? undefined : `${g.count}`, STOWAGE[g.stowage].toLowerCase(), STATE_WORD[g.state], g.expires && `ends ${g.expires}`, g.charge === undefined ? undefined : `charge ${format(g.charge, 'percent', 'metric')}`].filter(Boolean).join(' · ');
+const gearNote = (g: GearItem) => [g.count === 1 ? undefined : `${g.count}`, STOWAGE[g.stowage].toLowerCase(), STATE_WORD[g.state], g.expires && `ends ${dateOf(g.expires, { locale: 'en-GB' })}`, g.charge === undefined ? undefined : `charge ${format(g.charge, 'percent', 'metric')}`].filter(Boolean).join(' · ');
 
 function noteOf(held: Held): string {
   if (held.type === 'boat') return CRAFT[(held as Held<'boat'>).doc.kind];

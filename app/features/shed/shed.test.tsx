@@ -18,7 +18,7 @@ test('shelves list what is there, with what matters of each', async () => {
   at({});
   show(<ShedPage />);
   expect(await screen.findByRole('link', { name: 'Sprat. Sit-on-top kayak' })).toBeTruthy();
-  expect(screen.getByRole('link', { name: /^Old hand flare\. in reach of the seat · ends 2026-02-10/ })).toBeTruthy();
+  expect(screen.getByRole('link', { name: /^Old hand flare\. in reach of the seat · ends 10 Feb 2026/ })).toBeTruthy();
 });
 
 test('a person is added by the form of the schema; what is missing is told at its field', async () => {

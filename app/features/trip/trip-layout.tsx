@@ -43,7 +43,7 @@ function Framed({ view }: { view: TripView }) {
   const [draft, setDraft] = useState<number>();
   // While the departure is dragged everything below follows.
   const live = useMemo(() => (draft === undefined ? view : { ...view, assessment: view.prepared.at(draft) }), [view, draft]);
-  const phase = PHASES.find((ph) => path.includes(`/${ph}`)) ?? 'plan';
+  const phase = PHASES.find((ph) => path.includes(`/${ph}`)) ?? (path.endsWith('/check') ? 'pack' : path.endsWith('/findings') ? '' : 'plan');
   return (
     <TripContext.Provider value={live}>
       <View style={{ flex: 1, backgroundColor: p.paper }}>

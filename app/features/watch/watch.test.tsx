@@ -49,7 +49,10 @@ describe('watch', () => {
     expect(await screen.findByText('Ada Tolley accepted')).toBeTruthy();
     expect(screen.getByText('This is the float plan of Rowan Pike.')).toBeTruthy();
     await user.click(screen.getByRole('button', { name: 'We have left' }));
-    await waitFor(() => expect(screen.getByRole('button', { name: 'I’m fine' }).getAttribute('aria-disabled')).not.toBe('true'));
+    await waitFor(() => {
+      expect(deeds()).toEqual(['under-way']);
+      expect(screen.getByRole('button', { name: 'I’m fine' }).getAttribute('aria-disabled')).not.toBe('true');
+    });
     await user.click(screen.getByRole('button', { name: 'I’m fine' }));
     await waitFor(() => expect(deeds()).toEqual(['under-way', 'check-in']));
   });

@@ -3,7 +3,8 @@ import fc from 'fast-check';
 import { runs } from '../../test/runs';
 import { demo, NOW } from '../../test/demo';
 import { Bundle, Trip, type Patch } from '../model';
-import { applyPatch, demoBundle, readBundle, valueAt, writeBundle } from '.';
+import { PACKS } from '../trip';
+import { applyPatch, checkPack, demoBundle, readBundle, readPack, valueAt, writeBundle } from '.';
 
 describe('bundle', () => {
   test('the demo holds against its schema on any day, and comes back as it went', () => {
@@ -70,3 +71,19 @@ describe('pointers', () => {
 });
 
 test('the demo is dated from the day it is made', () => expect(demo().trips[0].leave.date).toBe(new Date(NOW + 86_400_000).toISOString().slice(0, 10)));
+
+describe('rule packs', () => {
+  const good = () => JSON.parse(JSON.stringify(PACKS.find((p) => p.id === 'ireland'))) as { rules: Record<string, unknown>[] } & Record<string, unknown>;
+  test('a shipped pack is read back', () => expect(readPack(JSON.stringify(good()))).toMatchObject({ ok: true, broken: [] }));
+  test.each<[string, (pack: ReturnType<typeof good>) => void, RegExp]>([
+    ['a rule without a source', (p) => { delete p.rules[0].source; }, /rules\/0\/source/], ['an unknown operator', (p) => { p.rules[0].when = { fact: 'boat.length', beyond: 3 }; }, /rules\/0\/when/],
+    ['a fact nobody knows', (p) => { p.rules[0].when = { fact: 'boat.smell', is: true }; }, /no fact is called "boat.smell"/], ['the same rule twice', (p) => { p.rules.push(p.rules[0]); }, /two rules have this id/],
+    ['a huge tree', (p) => { let c: unknown = { always: true }; for (let i = 0; i < 5000; i += 1) c = { not: c }; p.rules[0].when = c; }, /nested deeper/], ['an unknown unit in a limit', (p) => { p.rules[0].when = { fact: 'boat.length', under: { value: 7, unit: 'cubits' } }; }, /unknown unit "cubits"/],
+  ])('%s is refused, with where', (_name, spoil, reason) => {
+    const pack = good();
+    spoil(pack);
+    const read = checkPack(pack);
+    expect(!read.ok && read.faults.join('\n')).toMatch(reason);
+  });
+  test('a pack whose own examples fail is taken, and said', () => expect(checkPack({ ...good(), examples: [{ title: 'Wrong', facts: { 'boat.length': 9 }, applies: ['IE-WORN-7'] }] })).toMatchObject({ ok: true, broken: ['Wrong: IE-WORN-7 should be yes and is no'] }));
+});

@@ -4,3 +4,4 @@
 export * from './bundle';
 export * from './pointer';
 export { demoBundle } from './demo';
+export * from './pack';

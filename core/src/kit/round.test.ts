@@ -54,7 +54,7 @@ describe('the officer', () => {
 describe('what changes it', () => {
   const changes = whatChanges({ ...inputOf(0, { trip: { leave: { date: '2026-05-12', time: '10:00' } } }), now: NOW });
   const rules = (id: string, side: 'comes' | 'goes') => changes.find((c) => c.id === id)?.[side].map((r) => r.rule) ?? [];
-  test('twelve hours later it is night: the light comes', () => expect(rules('night', 'comes')).toContain('NAV-25D'));
+  test('by night the light comes', () => expect(rules('night', 'comes')).toContain('NAV-25D'));
   test('in the trailer boat the throwable, the papers and the extinguisher’s question come, the spare paddle goes', () => {
     const plover = changes.find((c) => c.title === 'In Plover')!;
     expect(plover.comes.map((r) => r.rule)).toEqual(expect.arrayContaining(['US-PFD-04', 'US-REG']));

@@ -23,7 +23,7 @@ export interface FieldMeta {
   hidden?: true;
 }
 
-export const THING_TYPES = ['boat', 'person', 'gear', 'place', 'water', 'contact', 'trip', 'debrief', 'run'] as const;
+export const THING_TYPES = ['boat', 'person', 'gear', 'place', 'water', 'contact', 'trip', 'debrief', 'run', 'pack'] as const;
 export type ThingType = (typeof THING_TYPES)[number];
 
 export const Id = z.uuidv7();

@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import { CAPABILITIES } from './capabilities';
-import { CivilDate, Text } from './common';
+import { CivilDate, Text, thing } from './common';
 import { STOWAGE } from './lists';
 
 /** A limit with its unit as the text writes it, turned into SI when compared. */
@@ -14,7 +14,7 @@ const Value = z.union([z.boolean(), z.number(), z.string().max(80), Limit]);
 export type Condition =
   | { all: Condition[] } | { any: Condition[] } | { not: Condition } | { always: true }
   | { fact: string; is: z.infer<typeof Value> } | { fact: string; in: (string | number)[] }
-  | { fact: string; under: z.infer<typeof Value> } | { fact: string; atLeast: z.infer<typeof Value> }
+  | { fact: string; under: z.infer<typeof Value> } | { fact: string; atLeast: z.infer<typeof Value> } | { fact: string; over: z.infer<typeof Value> } | { fact: string; atMost: z.infer<typeof Value> }
   | { some: 'crew'; where: Condition };
 
 export const Condition: z.ZodType<Condition> = z.lazy(() =>
@@ -28,6 +28,8 @@ export const Condition: z.ZodType<Condition> = z.lazy(() =>
     z.strictObject({ fact: z.string().max(60), in: z.array(z.union([z.string().max(60), z.number()])).min(1).max(60) }),
     z.strictObject({ fact: z.string().max(60), under: Value }),
     z.strictObject({ fact: z.string().max(60), atLeast: Value }),
+    z.strictObject({ fact: z.string().max(60), over: Value }),
+    z.strictObject({ fact: z.string().max(60), atMost: Value }),
   ]),
 );
 
@@ -135,3 +137,7 @@ export const GearKind = z.strictObject({
 export type GearKind = z.infer<typeof GearKind>;
 export const Catalogue = z.strictObject({ schema: z.literal(1), version: z.string().max(20), kinds: z.array(GearKind).max(2000) });
 export type Catalogue = z.infer<typeof Catalogue>;
+
+/** A pack of one's own: imported, or a copy that was edited. */
+export const OwnPack = z.strictObject({ ...thing, pack: RulePack });
+export type OwnPack = z.infer<typeof OwnPack>;

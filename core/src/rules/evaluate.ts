@@ -73,12 +73,27 @@ function compare(condition: Leaf, value: FactValue): { truth: Truth; word: WordK
     return { truth: yesNo(typeof value === 'object' ? (value.low === wanted && value.high === wanted) : value === wanted), word: 'because.is' };
   }
   if ('in' in condition) return { truth: yesNo(typeof value !== 'object' && typeof value !== 'boolean' && condition.in.includes(value)), word: 'because.is' };
-  const under = 'under' in condition;
-  const limit = Number(inSI('under' in condition ? condition.under : condition.atLeast));
   const { low, high } = typeof value === 'object' ? value : { low: Number(value), high: Number(value) };
-  if (high < limit) return { truth: yesNo(under), word: under ? 'because.under' : 'because.notAtLeast', limit };
-  if (low >= limit) return { truth: yesNo(!under), word: under ? 'because.notUnder' : 'because.atLeast', limit };
+  const [operator, limit] = limitOf(condition);
+  // Of a range all of it has to lie on one side.
+  const { below, words } = SIDES[operator];
+  const inclusive = operator === 'over' || operator === 'atMost';
+  if (inclusive ? high <= limit : high < limit) return { truth: yesNo(below), word: words[0], limit };
+  if (inclusive ? low > limit : low >= limit) return { truth: yesNo(!below), word: words[1], limit };
   return { truth: 'unknown', word: 'because.straddles', limit };
+}
+
+type Operator = 'under' | 'atLeast' | 'over' | 'atMost';
+/** Whether a comparison holds below its limit, and what is said below and above it. */
+const SIDES: Record<Operator, { below: boolean; words: [WordKey, WordKey] }> = {
+  under: { below: true, words: ['because.under', 'because.notUnder'] }, atLeast: { below: false, words: ['because.notAtLeast', 'because.atLeast'] },
+  atMost: { below: true, words: ['because.atMost', 'because.over'] }, over: { below: false, words: ['because.atMost', 'because.over'] },
+};
+
+function limitOf(condition: Exclude<Leaf, { is: unknown } | { in: unknown }>): [Operator, number] {
+  if ('under' in condition) return ['under', Number(inSI(condition.under))];
+  if ('atLeast' in condition) return ['atLeast', Number(inSI(condition.atLeast))];
+  return 'over' in condition ? ['over', Number(inSI(condition.over))] : ['atMost', Number(inSI(condition.atMost))];
 }
 
 const yesNo = (holds: boolean): Truth => (holds ? 'yes' : 'no');

@@ -1,6 +1,7 @@
 import { sha256 } from '@noble/hashes/sha2.js';
 import { bytesToHex, utf8ToBytes } from '@noble/hashes/utils.js';
 import type { Because, Condition, Rule, RulePack, Truth } from '../model';
+import { isUnit } from '../units';
 import { evaluate, type World } from './evaluate';
 import { FACTS, QUESTION } from './facts';
 
@@ -42,7 +43,7 @@ export function contentHash(content: object): string {
 /** Conditions nested deeper than this are refused: a bound on what a hostile pack can ask of the evaluator. */
 const DEEPEST_CONDITION = 20;
 
-/** How many nested levels a condition has;  */
+/** How many nested levels a condition has. */
 function depthOf(condition: Condition): number {
   if ('all' in condition) return 1 + Math.max(...condition.all.map(depthOf));
   if ('any' in condition) return 1 + Math.max(...condition.any.map(depthOf));
@@ -61,9 +62,13 @@ export function packFaults(pack: RulePack): string[] {
     seen.add(rule.id);
     if (rule.layer === 'advice' && !rule.weight) faults.push(`${rule.id}: advice needs a weight`);
     if (rule.anyOf.length === 0 && !rule.declared) faults.push(`${rule.id}: asks for nothing`);
-    for (const condition of [rule.when, ...(rule.unless ? [rule.unless] : [])]) {
+    for (const demand of rule.anyOf.flat()) if (demand.leastLength && !isUnit(demand.leastLength.unit)) faults.push(`${rule.id}: unknown unit "${demand.leastLength.unit}"`);
+    for (const condition of [rule.when, ...(rule.unless ? [rule.unless] : []), ...(rule.declared ? [rule.declared.worn] : [])]) {
       if (depthOf(condition) > DEEPEST_CONDITION) { faults.push(`${rule.id}: conditions nested deeper than ${DEEPEST_CONDITION}`); continue; }
-      walk(condition, (fact) => {
+      walk(condition, (leaf) => {
+        const { fact } = leaf;
+        const limit = 'under' in leaf ? leaf.under : 'atLeast' in leaf ? leaf.atLeast : 'over' in leaf ? leaf.over : 'atMost' in leaf ? leaf.atMost : 'is' in leaf ? leaf.is : undefined;
+        if (typeof limit === 'object' && !isUnit(limit.unit)) faults.push(`${rule.id}: unknown unit "${limit.unit}"`);
         const known = fact.startsWith(QUESTION) ? asked.has(fact.slice(QUESTION.length)) : fact in FACTS;
         if (!known) faults.push(`${rule.id}: no fact is called "${fact}"`);
       });
@@ -72,11 +77,11 @@ export function packFaults(pack: RulePack): string[] {
   return faults;
 }
 
-function walk(condition: Condition, visit: (fact: string) => void): void {
+function walk(condition: Condition, visit: (leaf: Extract<Condition, { fact: string }>) => void): void {
   if ('all' in condition) condition.all.forEach((c) => walk(c, visit));
   else if ('any' in condition) condition.any.forEach((c) => walk(c, visit));
   else if ('not' in condition) walk(condition.not, visit);
   else if ('some' in condition) walk(condition.where, visit);
-  else if ('fact' in condition) visit(condition.fact);
+  else if ('fact' in condition) visit(condition);
 }
 

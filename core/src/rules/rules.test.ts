@@ -40,6 +40,12 @@ describe('three values', () => {
 for (const [feet, truth] of [[15 + 11 / 12, 'no'], [16, 'yes'], [16 + 1 / 12, 'yes']] as const)
   test(`${feet.toFixed(2)} ft against "16 ft and more"`, () => expect(evaluate({ fact: 'boat.length', atLeast: { value: 16, unit: 'ft' } }, world({ 'boat.length': feet * 0.3048 })).truth).toBe(truth));
 
+test.each([[5.99, 'yes', 'no'], [6, 'yes', 'no'], [6.01, 'no', 'yes']] as [number, Truth, Truth][])('%d m: six at most %s, over six %s', (metres, most, over) => {
+  const limit = { value: 6, unit: 'm' };
+  expect(evaluate({ fact: 'boat.length', atMost: limit }, world({ 'boat.length': metres })).truth).toBe(most);
+  expect(evaluate({ fact: 'boat.length', over: limit }, world({ 'boat.length': metres })).truth).toBe(over);
+});
+
 describe('differential', () => {
   const NAMES = ['boat.length', 'crew.count', 'day.hours'];
   const expression = fc.letrec<{ node: Expression; leaf: Expression }>((tie) => ({
@@ -47,6 +53,8 @@ describe('differential', () => {
     leaf: fc.oneof(
       fc.tuple(fc.constantFrom(...NAMES), fc.integer({ min: 0, max: 5 })).map(([fact, under]) => ({ fact, under })),
       fc.tuple(fc.constantFrom(...NAMES), fc.integer({ min: 0, max: 5 })).map(([fact, atLeast]) => ({ fact, atLeast })),
+      fc.tuple(fc.constantFrom(...NAMES), fc.integer({ min: 0, max: 5 })).map(([fact, over]) => ({ fact, over })),
+      fc.tuple(fc.constantFrom(...NAMES), fc.integer({ min: 0, max: 5 })).map(([fact, atMost]) => ({ fact, atMost })),
       fc.tuple(fc.constantFrom(...NAMES), fc.integer({ min: 0, max: 5 })).map(([fact, is]) => ({ fact, is })),
       fc.tuple(fc.constantFrom(...NAMES), fc.array(fc.integer({ min: 0, max: 5 }), { minLength: 1, maxLength: 3 })).map(([fact, list]) => ({ fact, in: list })),
     ),
@@ -57,7 +65,7 @@ describe('differential', () => {
     if ('not' in c) return { '!': [theirs(c.not)] };
     if (!('fact' in c)) return true;
     const value = { var: c.fact.replace('.', '_') };
-    return 'under' in c ? { '<': [value, c.under] } : 'atLeast' in c ? { '>=': [value, c.atLeast] } : 'in' in c ? { in: [value, c.in] } : { '===': [value, c.is] };
+    return 'under' in c ? { '<': [value, c.under] } : 'atLeast' in c ? { '>=': [value, c.atLeast] } : 'over' in c ? { '>': [value, c.over] } : 'atMost' in c ? { '<=': [value, c.atMost] } : 'in' in c ? { in: [value, c.in] } : { '===': [value, c.is] };
   };
   const engine = new LogicEngine();
   const values = fc.record(Object.fromEntries(NAMES.map((n) => [n, fc.integer({ min: 0, max: 5 })])));
@@ -86,7 +94,7 @@ describe('packs', () => {
     for (const part of ['R-1: two rules', 'R-2: no fact is called "boat.colour"', 'R-3: advice needs a weight', 'R-4: no fact', 'R-5: asks for nothing', 'R-6: conditions nested deeper']) expect(faults.join('\n')).toContain(part);
   });
   test('an unknown operator is refused by the schema', () => {
-    expect(Condition.safeParse({ fact: 'boat.length', over: 3 }).success).toBe(false);
+    expect(Condition.safeParse({ fact: 'boat.length', beyond: 3 }).success).toBe(false);
     expect(Condition.safeParse({ all: [] }).success).toBe(false);
   });
   test('an exemption that can’t be told leaves the rule open', () => {

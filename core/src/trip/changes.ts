@@ -1,6 +1,7 @@
 import type { Boat, Person, Requirement } from '../model';
 import { MS } from '../units';
-import { prepare } from './assess';
+import { solarNoon } from '../earth';
+import { prepare, type Prepared } from './assess';
 import type { AssessInput } from './context';
 
 export interface Change {
@@ -14,7 +15,15 @@ export interface Change {
 /** One nautical mile of latitude in degrees: near enough to ask "a mile further out". */
 const ONE_MILE = 1 / 60;
 const ONE_MORE: Person = { id: '01890000-0000-7000-8000-0000000000e1', name: 'One more', mass: 75, born: '1990' };
-const TWELVE_HOURS = 12 * MS.hour;
+/** A departure in the other light: round noon for a trip that is dark somewhere, round midnight for one that is not. */
+function otherLight({ trip, shed }: AssessInput, prepared: Prepared): { dark: boolean; leave: number } | undefined {
+  const launch = shed.places.find((p) => p.id === trip.launch);
+  const { world, schedule } = prepared.match();
+  const dark = world.facts['day.dark'];
+  if (!launch || !schedule?.home || typeof dark !== 'boolean') return undefined;
+  const noon = solarNoon(schedule.leave, launch.position.lon);
+  return { dark, leave: noon + (dark ? 0 : MS.day / 2) - (schedule.home - schedule.leave) / 2 };
+}
 
 /**
  * What the requirement set would be by night instead of by day (or the other way), with one more person, in another of the
@@ -27,7 +36,8 @@ export function whatChanges(input: AssessInput): Change[] {
   const with_ = (change: Partial<AssessInput>) => prepare({ ...input, ...change }).whole().requirements;
   const found: Change[] = [];
   const say = (id: Change['id'], title: string, then: Requirement[]) => found.push({ id, title, ...compare(now, then) });
-  if (prepared.leave !== undefined) say('night', 'Twelve hours later', prepared.at(prepared.leave + TWELVE_HOURS).requirements);
+  const other = otherLight(input, prepared);
+  if (other) say(other.dark ? 'day' : 'night', other.dark ? 'By day' : 'By night', prepared.at(other.leave).requirements);
   say('one-more', 'One more person', with_({ trip: { ...trip, crew: [...trip.crew, { person: ONE_MORE.id, role: 'crew' }] }, shed: { ...shed, people: [...shed.people, ONE_MORE] } }));
   for (const boat of shed.boats.filter((b: Boat) => b.id !== trip.boat)) say(`boat-${boat.id}`, `In ${boat.name}`, with_({ trip: { ...trip, boat: boat.id } }));
   const furthest = trip.halts.at(-1)?.place;

@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import { Catalogue, RulePack } from '../model';
 import { packFaults } from '../rules';
 import { SOURCES, sourceOf } from '../sources';
-import { CATALOGUE, packsFor, PACKS, PROCEDURES, READY } from '.';
+import { CATALOGUE, packsFor, PACKS, PROCEDURES, READY, STARTING_SETS } from '.';
 
 describe('what ships as data', () => {
   test('the catalogue holds against its schema; each kind once, with a known source', () => {
@@ -22,6 +22,11 @@ describe('what ships as data', () => {
       }
     });
   }
+  test('starting sets name kinds that are there; at least sixty kinds of gear', () => {
+    const kinds = new Set(CATALOGUE.kinds.map((k) => k.id));
+    for (const set of STARTING_SETS) for (const kind of set.kinds) expect(kinds).toContain(kind);
+    expect(kinds.size).toBeGreaterThanOrEqual(60);
+  });
   test('the water chooses the packs; practice holds everywhere', () => {
     expect(packsFor(['US']).map((p) => p.id)).toEqual(['us-federal', 'practice']);
     expect(packsFor([]).map((p) => p.id)).toEqual(['practice']);

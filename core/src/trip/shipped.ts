@@ -16,8 +16,9 @@ import pennsylvania from '../../data/packs/us-pennsylvania.json';
 import washington from '../../data/packs/us-washington.json';
 import procedures from '../../data/procedures.json';
 import ready from '../../data/ready.json';
+import startingSets from '../../data/starting-sets.json';
 import type { LastLook, OfficerRow } from '../kit';
-import type { Catalogue, RulePack } from '../model';
+import type { Catalogue, RulePack, Shed } from '../model';
 import type { ReadyRow } from '../passage';
 import type { ProcedureRow } from '../procedure';
 
@@ -29,7 +30,19 @@ export const PACKS = [federal, connecticut, florida, massachusetts, newYork, pen
 export const PROCEDURES = procedures as unknown as ProcedureRow[];
 export const OFFICER = officer as unknown as OfficerRow[];
 export const LAST_LOOK = lastLookRows as unknown as LastLook[];
+/** Kits to start a locker from, by kind of trip. */
+export const STARTING_SETS = startingSets as { id: string; title: string; kinds: string[] }[];
 export const READY = ready as unknown as ReadyRow[];
+
+/** All packs a household has: what ships, and its own; of two with one id the newer version. */
+export function packsOf(shed: Pick<Shed, 'packs'>): RulePack[] {
+  const byId = new Map(PACKS.map((pack) => [pack.id, pack]));
+  for (const { pack } of shed.packs) {
+    const known = byId.get(pack.id);
+    if (!known || pack.version.localeCompare(known.version, 'en', { numeric: true }) > 0) byId.set(pack.id, pack);
+  }
+  return [...byId.values()];
+}
 
 /** The packs that hold on a water: those of its jurisdictions, and practice, which holds everywhere. */
 export function packsFor(jurisdiction: string[], packs: RulePack[] = PACKS): RulePack[] {

@@ -82,6 +82,9 @@ const NAMED: Record<string, number> = {
   m: 1, ft: FOOT, in: INCH, kg: 1, lb: POUND, nm: NAUTICAL_MILE, kn: KNOT, 'm/s': 1, h: HOUR, min: MINUTE, kW: 1000, hp: HORSEPOWER, N: 1, '°C': 1, years: 1, L: 0.001,
 };
 
+/** Is this a unit that data may name? */
+export const isUnit = (unit: string): boolean => Object.hasOwn(NAMED, unit);
+
 /**
  * A limit as data writes it (`{value: 16, unit: 'ft'}`) in SI.
  * @throws RangeError for a unit that is not in the list, so that a pack with a typing error is refused, not misread.

@@ -8,6 +8,7 @@ import * as z from 'zod';
 import type { Services } from '../services';
 import { contactPage } from './contact-page';
 import { exchange } from './exchange';
+import { openApi } from './openapi';
 import { plans } from './plans';
 import { notFound, onError, parse, Problem } from './problem';
 import { things } from './things';
@@ -58,6 +59,7 @@ export function httpApp(services: Services, { kick, appFolder }: { kick: () => P
     await kick();
     res.json({ now: services.clock.now() });
   });
+  api.get('/openapi.json', (_req, res) => void res.json(openApi()));
   api.use(things(services));
   api.use(plans(services, kick));
   api.use(notFound);

@@ -1,7 +1,7 @@
 import { and, asc, desc, eq, gt, isNull, lt } from 'drizzle-orm';
 import { Router } from 'express';
 import * as z from 'zod';
-import { applyPatch, faultsOf } from '@escale/core/formats';
+import { applyPatch, checkPack, faultsOf } from '@escale/core/formats';
 import { DOC_SCHEMA, evolve, Id, THINGS, THING_TYPES, type Patch, type ThingType } from '@escale/core/model';
 import { command, device, thing, tick } from '../db/schema';
 import type { Db } from '../db/open';
@@ -128,6 +128,10 @@ function patched(doc: Record<string, unknown>, patch: Patch[]): Record<string, u
 export function checked(type: ThingType, doc: Record<string, unknown>, id?: string): Record<string, unknown> {
   const result = THINGS[type].safeParse(doc);
   if (!result.success) throw new Problem(422, 'Some of this can’t be taken.', faultsOf(result.error));
+  if (type === 'pack') {
+    const read = checkPack((result.data as { pack: unknown }).pack);
+    if (!read.ok) throw new Problem(422, 'This rule pack can’t be taken.', read.faults);
+  }
   if (id !== undefined && result.data.id !== id) throw new Problem(422, 'A thing keeps its id.');
   return result.data as Record<string, unknown>;
 }

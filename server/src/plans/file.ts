@@ -2,7 +2,7 @@ import { and, eq } from 'drizzle-orm';
 import { v7 as uuidv7 } from 'uuid';
 import { deadlinesOf, fold, isOpen, sheetOf } from '@escale/core/floatplan';
 import type { Assessment, FileRequest, PlanDeed, PlanTimes, Shed, Trip } from '@escale/core/model';
-import { assess, CATALOGUE, packsFor } from '@escale/core/trip';
+import { assess, CATALOGUE, packsFor, packsOf } from '@escale/core/trip';
 import { MS } from '@escale/core/units';
 import { Problem } from '../api/problem';
 import { doCommand } from '../api/things';
@@ -32,7 +32,7 @@ export async function filePlan(services: Services, request: FileRequest): Promis
   const trip = trips.find((t) => t.id === request.trip);
   if (!trip) throw new Problem(404, 'This trip is not on the server yet.');
   const conditions = await conditionsOf(trip, shed, services);
-  const packs = packsFor(shed.waters.find((w) => w.id === trip.water)?.jurisdiction ?? []);
+  const packs = packsFor(shed.waters.find((w) => w.id === trip.water)?.jurisdiction ?? [], packsOf(shed));
   const assessment = assess({ trip, shed, conditions, packs, catalogue: CATALOGUE, now });
   const draft = draftOf(trip, shed, assessment, now);
   const id = request.amends ?? request.id;

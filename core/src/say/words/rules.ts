@@ -5,6 +5,8 @@ export const RULE_WORDS = {
   'because.notUnder': '{fact}: {value}, not under {limit}.',
   'because.atLeast': '{fact}: {value}, {limit} or more.',
   'because.notAtLeast': '{fact}: {value}, less than {limit}.',
+  'because.atMost': '{fact}: {value}, {limit} at most.',
+  'because.over': '{fact}: {value}, over {limit}.',
   'because.unknown': '{fact}: not known.',
   'because.straddles': '{fact}: somewhere in {value}, which can’t settle {limit}.',
   'because.always': 'Holds for every boat.',

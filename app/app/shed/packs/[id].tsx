@@ -1,0 +1,1 @@
+export { PackPage as default } from '../../../features/packs/pack-page';

@@ -1,0 +1,1 @@
+export { PacksPage as default } from '../../../features/packs/packs-page';

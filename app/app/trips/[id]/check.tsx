@@ -1,0 +1,1 @@
+export { OfficerPage as default } from '../../../features/pack/officer-page';

@@ -1,0 +1,149 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import { useLocalSearchParams, useRouter } from 'expo-router';
+import { TextInput } from 'react-native-paper';
+import { readPack } from '@escale/core/formats/pack';
+import type { Condition, OwnPack, Rule, RulePack } from '@escale/core/model';
+import { runExamples } from '@escale/core/rules';
+import { phrase, render, type WordKey } from '@escale/core/say';
+import { sourceOf } from '@escale/core/sources';
+import { PACKS } from '@escale/core/trip';
+import { Button, Row } from '../../ui/button';
+import { Choice } from '../../ui/choice';
+import { Empty, Page } from '../../ui/page';
+import { T } from '../../ui/text';
+import { usePalette } from '../../ui/theme';
+import { useKind, useThings } from '../../data/hooks';
+import { change, create, newId, remove, restore } from '../../data/send';
+import type { Held } from '../../data/things';
+import { useUndo } from '../shell/undo';
+import { save } from '../shed/save';
+import { differences, statusOf, sureWord } from './status';
+
+const reader = { units: 'metric', zone: 'UTC', locale: 'en-GB' } as const;
+const asFile = (pack: RulePack) => save(`${pack.id}-${pack.version}.json`, 'application/json', `${JSON.stringify(pack, null, 2)}\n`);
+
+/** One pack: read rule by rule, its examples run, compared with another, saved, copied and edited. */
+export function PackPage() {
+  const { id } = useLocalSearchParams<{ id: string }>();
+  const router = useRouter();
+  const { ready } = useThings();
+  const held = useKind('pack').find((h) => h.id === id);
+  const pack = held?.doc.pack ?? PACKS.find((p) => p.id === id);
+  if (!pack) return <Page title={ready ? 'No such pack' : 'One moment'}>{ready ? <Empty title="This pack is not here" why="It was removed, or this device has not heard of it yet."><Button onPress={() => router.replace('/shed/packs')}>All packs</Button></Empty> : null}</Page>;
+  return <Read pack={pack} held={held} />;
+}
+
+function Read({ pack, held }: { pack: RulePack; held: Held<'pack'> | undefined }) {
+  const router = useRouter();
+  const undo = useUndo();
+  const [editing, setEditing] = useState(false);
+  const copy = async () => {
+    const id = newId();
+    await create('pack', { id, pack: { ...pack, id: `${pack.id}-own`.slice(0, 40), title: `${pack.title}, own copy` } } as OwnPack, `a copy of ${pack.title}`);
+    router.replace(`/shed/packs/${id}`);
+  };
+  const drop = () => {
+    if (!held) return;
+    router.replace('/shed/packs');
+    void remove(held, `Removed ${pack.title}`);
+    undo(`Removed ${pack.title}`, () => restore(held, `Put ${pack.title} back`));
+  };
+  return (
+    <Page title={pack.title} lead={`${pack.authority}, version ${pack.version}. ${statusOf(pack)}`} aside={<Button kind="quiet" onPress={() => router.push('/shed/packs')}>all packs</Button>}>
+      <T as="strong">What the list asks for; check the local law.</T>
+      <Row>
+        <Button onPress={() => asFile(pack)}>Save as a file</Button>
+        {held ? <Button onPress={() => setEditing(!editing)}>{editing ? 'Close the editor' : 'Edit'}</Button> : <Button onPress={() => void copy()}>Edit a copy</Button>}
+        {held ? <Button onPress={drop}>Remove</Button> : null}
+      </Row>
+      {held && editing ? <Editor held={held} /> : null}
+      <Examples pack={pack} />
+      <Compare pack={pack} />
+      {pack.questions?.length ? <View><T as="section" heading={2}>What it asks about the water</T>{pack.questions.map((q) => <T key={q.id}>{q.ask}{q.help ? `. ${q.help}` : ''}</T>)}</View> : null}
+      <T as="section" heading={2}>Rules</T>
+      {pack.rules.map((rule) => <RuleCard key={rule.id} rule={rule} pack={pack} />)}
+    </Page>
+  );
+}
+
+function RuleCard({ rule, pack }: { rule: Rule; pack: RulePack }) {
+  const p = usePalette();
+  const word = (capability: string) => render(phrase(`capability.${capability}` as WordKey), reader);
+  const ways = rule.anyOf.map((all) => all.map((d) => `${d.count ?? 1} × ${word(d.capability)}${d.leastLength ? `, ${d.leastLength.value} ${d.leastLength.unit} and more` : ''}`).join(' and '));
+  return (
+    <View role="group" aria-label={`${rule.id} ${rule.title}`} style={{ borderTopWidth: 1, borderColor: p.line, paddingVertical: 8, gap: 2 }}>
+      <T as="strong">{rule.title}</T>
+      <T>{rule.text}</T>
+      {rule.why ? <T as="soft">{rule.why}</T> : null}
+      <T as="small">When: {inWords(rule.when, pack)}{rule.unless ? `. Not when: ${inWords(rule.unless, pack)}` : ''}</T>
+      {ways.length > 0 ? <T as="small">Asks for: {ways.join('; or ')}</T> : <T as="small">Asks that jackets are worn</T>}
+      <T as="small">{rule.id} · {sourceOf(rule.source)?.title ?? rule.source}, {rule.section} · {sureWord(rule)} · {rule.verified ? 'verified' : 'not verified'} · noted {rule.noted}</T>
+    </View>
+  );
+}
+
+/** A condition in words, for reading; the evaluator explains itself in the same names. */
+function inWords(c: Condition, pack: RulePack): string {
+  if ('always' in c) return 'always';
+  if ('all' in c) return c.all.map((x) => inWords(x, pack)).join(', and ');
+  if ('any' in c) return `(${c.any.map((x) => inWords(x, pack)).join(', or ')})`;
+  if ('not' in c) return `not: ${inWords(c.not, pack)}`;
+  if ('some' in c) return `for someone aboard ${inWords(c.where, pack)}`;
+  const name = c.fact.startsWith('question.') ? (pack.questions?.find((q) => `question.${q.id}` === c.fact)?.ask ?? c.fact) : c.fact.replace(/^(boat|day|crew|person|water)\./, '').replace(/([A-Z])/g, ' $1').toLowerCase();
+  const limit = (v: unknown) => (typeof v === 'object' && v !== null ? `${(v as { value: number }).value} ${(v as { unit: string }).unit}` : v === true ? 'yes' : v === false ? 'no' : String(v));
+  if ('in' in c) return `${name}: ${c.in.join(' or ')}`;
+  if ('over' in c) return `${name} over ${limit(c.over)}`;
+  if ('atMost' in c) return `${name} ${limit(c.atMost)} at most`;
+  return 'under' in c ? `${name} under ${limit(c.under)}` : 'atLeast' in c ? `${name} ${limit(c.atLeast)} and more` : `${name}: ${limit(c.is)}`;
+}
+
+const TRUTH = { yes: 'applies', no: 'does not apply', unknown: 'stays open' } as const;
+
+function Examples({ pack }: { pack: RulePack }) {
+  const [open, setOpen] = useState(false);
+  const results = runExamples(pack);
+  const bad = results.filter((r) => r.came !== r.wanted);
+  if (results.length === 0) return <T as="soft">It brings no examples of its own.</T>;
+  return (
+    <View style={{ gap: 4 }}>
+      <Button onPress={() => setOpen(!open)}>{`Its own examples: ${results.length - bad.length} of ${results.length} hold`}</Button>
+      {open ? results.map((r) => <T key={`${r.title} ${r.rule}`} as={r.came === r.wanted ? 'small' : 'strong'}>{r.came === r.wanted ? 'holds' : 'FAILS'} · {r.title}: {r.rule} {TRUTH[r.wanted]}{r.came === r.wanted ? '' : `, but ${r.came ? TRUTH[r.came] : 'is not there'}`}</T>) : null}
+    </View>
+  );
+}
+
+function Compare({ pack }: { pack: RulePack }) {
+  const own = useKind('pack');
+  const [other, setOther] = useState<string>();
+  const all = [...PACKS.map((p) => ({ key: p.id, pack: p })), ...own.map((h) => ({ key: h.id, pack: h.doc.pack }))].filter((x) => x.pack !== pack);
+  const before = all.find((x) => x.key === other)?.pack;
+  const found = before ? differences(before, pack) : [];
+  return (
+    <View style={{ gap: 4 }}>
+      <T as="label">Compare with</T>
+      <Choice label="Compare with" clearable options={all.map((x) => ({ value: x.key, label: `${x.pack.title}, ${x.pack.version}` }))} value={other} onChange={setOther} />
+      {before && found.length === 0 ? <T>The rules are the same.</T> : null}
+      {found.map((f) => <T key={f.id} as="small">{f.what} · {f.id} {f.title}{f.fields.length > 0 ? `: ${f.fields.join(', ')}` : ''}</T>)}
+    </View>
+  );
+}
+
+/** The pack as text: what does not hold is said line by line, and only a whole pack is kept. */
+function Editor({ held }: { held: Held<'pack'> }) {
+  const [text, setText] = useState(() => JSON.stringify(held.doc.pack, null, 2));
+  const [said, setSaid] = useState<string[]>([]);
+  const keep = () => {
+    const read = readPack(text);
+    if (!read.ok) return setSaid(['Not kept:', ...read.faults]);
+    void change(held, [{ op: 'set', pointer: '/pack', value: read.pack }], read.pack.title);
+    setSaid(['Kept.', ...read.broken]);
+  };
+  return (
+    <View style={{ gap: 8 }}>
+      <TextInput mode="outlined" multiline numberOfLines={16} accessibilityLabel="The pack as text" value={text} onChangeText={setText} style={{ fontSize: 13, maxHeight: 420 }} />
+      <View role="status">{said.map((line) => <T key={line} as="small">{line}</T>)}</View>
+      <Button kind="main" onPress={keep}>Keep it</Button>
+    </View>
+  );
+}

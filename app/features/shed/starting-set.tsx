@@ -1,0 +1,34 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import type { GearItem } from '@escale/core/model';
+import { CATALOGUE, STARTING_SETS } from '@escale/core/trip';
+import { Button, Row } from '../../ui/button';
+import { Choice } from '../../ui/choice';
+import { T } from '../../ui/text';
+import { useKind } from '../../data/hooks';
+import { create, newId } from '../../data/send';
+
+/** A locker to start from: what a kind of trip carries and is not here yet, each to be looked at before it counts. */
+export function StartingSet() {
+  const [open, setOpen] = useState(false);
+  const [set, setSet] = useState<string>();
+  const gear = useKind('gear');
+  const have = new Set(gear.map((h) => h.doc.kind));
+  const chosen = STARTING_SETS.find((s) => s.id === set);
+  const missing = chosen ? CATALOGUE.kinds.filter((k) => chosen.kinds.includes(k.id) && !have.has(k.id)) : [];
+  const add = async () => {
+    for (const kind of missing) {
+      const item: GearItem = { id: newId(), kind: kind.id, name: kind.title, count: 1, stowage: kind.supplies.find((s) => s.within)?.within ?? 'in-reach', state: 'unknown' };
+      await create('gear', item, kind.title);
+    }
+    setOpen(false);
+  };
+  if (!open) return <Row><Button kind="quiet" onPress={() => setOpen(true)}>Start from a set</Button></Row>;
+  return (
+    <View style={{ gap: 8 }}>
+      <Choice label="Kind of trip" options={STARTING_SETS.map((s) => ({ value: s.id, label: s.title }))} value={set} onChange={setSet} />
+      {chosen ? <T as="soft">{missing.length === 0 ? 'All of it is here already.' : `To be added: ${missing.map((k) => k.title.toLowerCase()).join(', ')}. Each counts once you have looked at it.`}</T> : null}
+      <Row><Button kind="main" disabled={missing.length === 0} onPress={() => void add()}>{`Add ${missing.length}`}</Button><Button onPress={() => setOpen(false)}>Close</Button></Row>
+    </View>
+  );
+}

@@ -1,0 +1,39 @@
+import { RulePack } from '../model';
+import { exampleFaults, packFaults } from '../rules';
+import { faultsOf } from './bundle';
+
+/** Largest pack that is read, and how deep its JSON may nest: bounds on what a stranger's file can ask of a parser. */
+const MOST_BYTES = 2_000_000, DEEPEST = 60;
+
+export type PackResult = { ok: true; pack: RulePack; /** Examples of its own that do not hold: said, not refused. */ broken: string[] } | { ok: false; faults: string[] };
+
+/** Read a rule pack from text: whole, or the list of what is wrong and where. */
+export function readPack(text: string): PackResult {
+  if (text.length > MOST_BYTES) return { ok: false, faults: [`The file is larger than ${MOST_BYTES / 1e6} MB.`] };
+  let raw: unknown;
+  try {
+    raw = JSON.parse(text.replace(/^\uFEFF/, ''));
+  } catch (error) {
+    return { ok: false, faults: [`This is no JSON: ${error instanceof Error ? error.message : 'unreadable'}.`] };
+  }
+  return checkPack(raw);
+}
+
+/** The same for what is already parsed. */
+export function checkPack(raw: unknown): PackResult {
+  if (deeperThan(raw, DEEPEST)) return { ok: false, faults: [`Conditions are nested deeper than ${DEEPEST}.`] };
+  const read = RulePack.safeParse(raw);
+  if (!read.success) return { ok: false, faults: faultsOf(read.error) };
+  const faults = packFaults(read.data);
+  return faults.length > 0 ? { ok: false, faults } : { ok: true, pack: read.data, broken: exampleFaults(read.data) };
+}
+
+/** Nested deeper than so many levels? Without recursion, so that depth can't break it. */
+function deeperThan(value: unknown, most: number): boolean {
+  let level: unknown[] = [value];
+  for (let depth = 0; level.length > 0; depth += 1) {
+    if (depth > most) return true;
+    level = level.flatMap((v) => (v !== null && typeof v === 'object' ? Object.values(v) : []));
+  }
+  return false;
+}
