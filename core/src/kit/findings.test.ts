@@ -63,6 +63,10 @@ describe('the one tap', () => {
   test.each<[string, Partial<GearItem>, string]>([
     ['it stays at home', { stowage: 'home' }, 'Take Horn'], ['too deep', { stowage: 'hatch' }, 'Put it in reach of the seat'], ['state unknown', { state: 'unknown' }, 'Look at Horn'], ['failed', { state: 'failed' }, 'Replace Horn'],
   ])('%s', (_name, more, words) => expect(label(world([anItem('horn', { name: 'Horn', ...more })]).find('NAV-33')?.mend)).toBe(words));
+  test('a failed thing that would not fit either is not replaced by its like', () => {
+    const child = aPerson({ name: 'Child', mass: 30, born: '2017-01-01' });
+    expect(world([anItem('foam-jacket', { minMass: 70, maxMass: 120, state: 'failed', stowage: 'on-body' })], { people: [child] }).find('US-PFD-03')?.mend).toMatchObject({ add: { type: 'gear' } });
+  });
   test('nothing there: add one, of a kind that supplies it', () => expect(world([]).find('NAV-33')?.mend).toMatchObject({ add: { type: 'gear', kind: expect.any(String) } }));
   test('moving it does what it says: done, the finding is Set', () => {
     const horn = anItem('horn', { stowage: 'buried' });

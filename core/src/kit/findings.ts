@@ -107,7 +107,8 @@ function mendOf(requirement: Requirement, context: KitFindingContext): Mend | un
   const fact = context.unsettled.get(requirement.rule)?.[0];
   if (requirement.applies === 'unknown' && fact) return mendFact(fact, context);
   const capability = requirement.missing[0]?.capability ?? requirement.anyOf[0][0].capability;
-  const expired = requirement.nearMisses.find((m) => m.reasons.some((r) => r.code === 'expired' || r.code === 'failed'));
+  // Only what nothing else stands against is worth replacing by its like.
+  const expired = requirement.nearMisses.find((m) => m.reasons.every((r) => r.code === 'expired' || r.code === 'failed'));
   if (expired) return { label: phrase('mend.replace', { item: itemName(expired.item, context) }), go: { type: 'gear', id: expired.item, pointer: POINTER[expired.reasons[0].code] ?? '' } };
   const kind = context.kindFor(capability);
   return kind === undefined ? undefined : { label: phrase('mend.add', { what: phrase(`capability.${capability}`) }), add: { type: 'gear', kind } };
