@@ -144,3 +144,6 @@ export function useNow(step = 1000): number {
   const own = useSyncExternalStore(subscribe, () => Math.floor(seconds / step) * step);
   return served?.simulated ? served.now : own;
 }
+
+/** Today, as a civil date in UTC: for ages of notes, never for a limit. */
+export const useToday = () => new Date(useNow(3_600_000)).toISOString().slice(0, 10);

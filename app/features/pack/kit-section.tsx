@@ -3,6 +3,7 @@ import { Link } from 'expo-router';
 import { civilDate } from '@escale/core/earth';
 import type { Finding, Requirement } from '@escale/core/model';
 import { T } from '../../ui/text';
+import { JacketsBlock } from './jackets-block';
 import { WhatChanges } from './what-changes';
 import { FindingList } from '../trip/finding-card';
 import { findingsOf } from '../trip/sections';
@@ -34,6 +35,7 @@ export function KitSection() {
         </View>
       )))}
       {assessment.leastProved ? null : <T as="small">Not proved least: so many things could serve that the search was cut off. What is asked for is met all the same.</T>}
+      <JacketsBlock />
       <WhatChanges />
       <Link href={`/trips/${trip.id}/check`} style={{ paddingVertical: 12 }}><T style={{ textDecorationLine: 'underline' }}>Officer’s check: ask yourself first</T></Link>
       <Link href={`/shed/round?by=${assessment.leave === undefined ? trip.leave.date : civilDate(assessment.leave, water?.zone ?? 'UTC')}&trip=${trip.id}`} style={{ paddingVertical: 12 }}><T style={{ textDecorationLine: 'underline' }}>Inspection round: what is due before this trip</T></Link>

@@ -13,7 +13,7 @@ import { Choice } from '../../ui/choice';
 import { Empty, Page } from '../../ui/page';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
-import { useKind, useThings } from '../../data/hooks';
+import { useKind, useThings, useToday } from '../../data/hooks';
 import { change, create, newId, remove, restore } from '../../data/send';
 import type { Held } from '../../data/things';
 import { useUndo } from '../shell/undo';
@@ -37,6 +37,7 @@ export function PackPage() {
 function Read({ pack, held }: { pack: RulePack; held: Held<'pack'> | undefined }) {
   const router = useRouter();
   const undo = useUndo();
+  const today = useToday();
   const [editing, setEditing] = useState(false);
   const copy = async () => {
     const id = newId();
@@ -50,7 +51,7 @@ function Read({ pack, held }: { pack: RulePack; held: Held<'pack'> | undefined }
     undo(`Removed ${pack.title}`, () => restore(held, `Put ${pack.title} back`));
   };
   return (
-    <Page title={pack.title} lead={`${pack.authority}, version ${pack.version}. ${statusOf(pack)}`} aside={<Button kind="quiet" onPress={() => router.push('/shed/packs')}>all packs</Button>}>
+    <Page title={pack.title} lead={`${pack.authority}, version ${pack.version}. ${statusOf(pack, today)}`} aside={<Button kind="quiet" onPress={() => router.push('/shed/packs')}>all packs</Button>}>
       <T as="strong">What the list asks for; check the local law.</T>
       <Row>
         <Button onPress={() => asFile(pack)}>Save as a file</Button>

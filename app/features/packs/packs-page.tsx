@@ -10,7 +10,7 @@ import { Button, Row } from '../../ui/button';
 import { Page } from '../../ui/page';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
-import { useKind } from '../../data/hooks';
+import { useKind, useToday } from '../../data/hooks';
 import { create, newId } from '../../data/send';
 import { statusOf } from './status';
 
@@ -43,13 +43,14 @@ export function PacksPage() {
 function PackCard({ pack, href }: { pack: RulePack; href: string }) {
   const p = usePalette();
   const router = useRouter();
+  const today = useToday();
   const results = runExamples(pack);
   const bad = results.filter((r) => r.came !== r.wanted).length;
   return (
     <Pressable role="link" aria-label={pack.title} onPress={() => router.push(href)} style={{ borderWidth: 1, borderColor: p.ink, backgroundColor: p.raised, padding: 12, gap: 2, minHeight: 64 }}>
       <T as="section" heading={2}>{pack.title}</T>
       <T as="label" style={{ fontSize: 14 }}>{pack.authority} · version {pack.version} · {pack.rules.length} rules · {contentHash(pack)}</T>
-      <T as="small">{statusOf(pack)}{results.length > 0 ? ` Its own examples: ${results.length - bad} of ${results.length} hold.` : ' It brings no examples.'}</T>
+      <T as="small">{statusOf(pack, today)}{results.length > 0 ? ` Its own examples: ${results.length - bad} of ${results.length} hold.` : ' It brings no examples.'}</T>
     </Pressable>
   );
 }

@@ -51,6 +51,14 @@ describe('kit', () => {
   });
 });
 
+test('jackets: each body beside its jacket, and why the others don’t fit', async () => {
+  show(<KitSection />, { trip: '01890000-0000-7000-8000-000000000056' });
+  const list = await screen.findByRole('list', { name: 'Jackets' });
+  const rows = within(list).getAllByRole('listitem').map((r) => r.textContent);
+  expect(rows.find((r) => r?.startsWith('Maren Pike'))).toContain('Blue jacket');
+  expect(rows.find((r) => r?.startsWith('Tilda Pike'))).toMatch(/none that counts.*weighs 38 kg/);
+});
+
 test('verdict: counts, the next thing, and where it leads', async () => {
   show(<VerdictBar />, { trip: TRIP });
   const bar = await screen.findByRole('region', { name: 'Verdict' });

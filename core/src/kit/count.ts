@@ -1,5 +1,5 @@
 import { monthsBetween, plusMonths } from '../earth';
-import type { Boat, Capability, Catalogue, Demand, GearItem, GearKind, NearMiss, Person, PhraseValue, ReasonCode, Stowage, Trip } from '../model';
+import type { Boat, Capability, Catalogue, Demand, GearItem, GearKind, NearMiss, Person, Phrase, PhraseValue, ReasonCode, Stowage, Trip } from '../model';
 import { STOWAGE } from '../model/lists';
 import { phrase, type WordKey } from '../say';
 import { limitInSI } from '../units';
@@ -64,13 +64,30 @@ export function piecesOf(context: CountContext, places: Map<string, Stowage>): P
     if (host) followHost(piece, host, context);
     if (piece.place === 'home') piece.faults.unshift(reason('stays-home'));
   }
-  for (const piece of pieces) {
-    for (const need of piece.kind.needs ?? []) {
-      const helper = pieces.find((other) => other !== piece && other.faults.length === 0 && other.kind.supplies.some((s) => s.capability === need));
-      if (!helper) piece.faults.push(reason('companion', { what: phrase(`capability.${need}`) }));
+  companions(pieces);
+  return pieces;
+}
+
+/** Things without what they need don't count, nor does what leans on them in turn: until nothing more falls. */
+function companions(pieces: Piece[]): void {
+  const needy = pieces.filter((piece) => (piece.kind.needs ?? []).length > 0);
+  const good = new Map<Capability, number>();
+  const add = (piece: Piece, n: number) => { for (const { capability } of piece.kind.supplies) good.set(capability, (good.get(capability) ?? 0) + n); };
+  for (const piece of pieces) if (piece.faults.length === 0) add(piece, 1);
+  for (let fell = true; fell;) {
+    fell = false;
+    for (const piece of needy) {
+      for (const need of piece.kind.needs ?? []) {
+        const own = piece.faults.length === 0 && piece.kind.supplies.some((s) => s.capability === need) ? 1 : 0;
+        if ((good.get(need) ?? 0) - own > 0 || piece.faults.some((f) => f.code === 'companion' && f.phrase.with?.what !== undefined && (f.phrase.with.what as Phrase).say === `capability.${need}`)) continue;
+        if (piece.faults.length === 0) {
+          add(piece, -1);
+          fell = true;
+        }
+        piece.faults.push(reason('companion', { what: phrase(`capability.${need}`) }));
+      }
     }
   }
-  return pieces;
 }
 
 function followHost(piece: Piece, host: Piece, context: CountContext): void {
@@ -98,6 +115,10 @@ function ownFaults(item: GearItem, kind: GearKind, { boat, endsOn }: CountContex
   if (kind.charged !== undefined) {
     if (item.charge === undefined) say('charge-unknown', undefined, true);
     else if (item.charge < kind.charged) say('uncharged', { charge: item.charge, least: kind.charged });
+  }
+  if (kind.cylinder) {
+    if (item.cylinder === undefined) say('cylinder-unknown', undefined, true);
+    else if (item.cylinder === 'fired') say('cylinder-fired');
   }
   if (kind.registered) {
     if (item.registered === undefined) say('registration-unknown', undefined, true);

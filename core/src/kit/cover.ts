@@ -33,17 +33,8 @@ export interface Cover {
   nodes: number;
 }
 
-const RANKS = 3;
 /** Nodes searched in a group before the best so far is taken. */
-export const MOST_NODES = 20_000;
-
-/** Worse or better, in this order: law unmet, law open, advice unmet, advice open, own unmet, own open, cost. */
-type Score = number[];
-const COST = 2 * RANKS;
-const worse = (a: Score, b: Score): boolean => {
-  for (let i = 0; i < a.length; i += 1) if (a[i] !== b[i]) return a[i] > b[i];
-  return true;
-};
+export const MOST_NODES = 4_000;
 
 export function cover(asks: Ask[], units: ReadonlyMap<string, Unit>, most = MOST_NODES): Cover {
   const answers = new Map<string, Answered>();
@@ -81,98 +72,123 @@ function groupsOf(asks: Ask[]): Ask[][] {
   return [...groups.values()];
 }
 
-interface Take { id: string; count: number; open: boolean; pool?: string | undefined }
+/** A row in numbers: things by their place in the group, sure ones before open ones, cheapest first. */
+interface Line { need: number; from: Int32Array; sure: number; pool: number }
+
+/** Unmet and open by rank as two whole numbers that compare as they should, up to 99,999 of each. */
+const STEP = 1e5;
+const UNMET = [[STEP * STEP, 0], [1, 0], [0, STEP]] as const;
+const OPEN = [[STEP, 0], [0, STEP * STEP], [0, 1]] as const;
 
 function solve(group: Ask[], units: ReadonlyMap<string, Unit>, most: number): Cover {
   // Law first, then what leaves least choice: a dead end is met early.
   const order = [...group].sort((a, b) => a.rank - b.rank || a.alternatives.length - b.alternatives.length || (a.id < b.id ? -1 : 1));
-  const taken = new Map<string, number>();
-  const pooled = new Map<string, number>();
-  const score: Score = Array.from({ length: COST + 1 }, () => 0);
-  const chosen = new Map<string, Answered>();
-  let best: { score: Score; answers: Map<string, Answered> } | undefined;
-  let nodes = 0;
+  const ids = [...new Set(order.flatMap((a) => a.alternatives.flatMap((rows) => rows.flatMap((r) => r.from.map((f) => f.id)))))].sort();
+  const place = new Map(ids.map((id, i) => [id, i]));
+  const count = Int32Array.from(ids, (id) => units.get(id)?.count ?? 0), cost = Float64Array.from(ids, (id) => units.get(id)?.cost ?? 0);
+  const pools = [...new Set(order.flatMap((a) => a.alternatives.flat().flatMap((r) => r.pool ?? [])))];
+  const lines = order.map((a) => a.alternatives.map((rows) => rows.map((r): Line => {
+    const sorted = r.from.map((f) => ({ at: place.get(f.id)!, open: f.open })).sort((x, y) => Number(x.open) - Number(y.open) || cost[x.at] - cost[y.at] || x.at - y.at);
+    return { need: r.need, from: Int32Array.from(sorted, (f) => f.at), sure: sorted.filter((f) => !f.open).length, pool: r.pool === undefined ? -1 : pools.indexOf(r.pool) };
+  })));
 
+  const taken = new Int32Array(ids.length);
+  const pooled = pools.map(() => new Int32Array(ids.length));
+  /** What each pooled row was given, to be told at the end; rows without a pool are read off what was taken. */
+  const given: { ask: number; at: number; n: number; open: boolean }[] = [];
+  const chosen = new Int16Array(order.length).fill(-1);
+  let a = 0, b = 0, c = 0, nodes = 0;
+  let best: { a: number; b: number; c: number; chosen: Int16Array; taken: Int32Array; given: typeof given } | undefined;
+  /** Can nothing that follows be better than the best, at so much more cost? */
+  const beaten = (more: number) => best !== undefined && (a > best.a || (a === best.a && (b > best.b || (b === best.b && c + more >= best.c))));
   const cut = () => nodes >= most && best !== undefined;
 
   const ask = (i: number): void => {
     nodes += 1;
-    if (cut() || (best && worse(score, best.score))) return;
+    if (cut() || beaten(0)) return;
     if (i === order.length) {
-      best = { score: [...score], answers: new Map(chosen) };
+      best = { a, b, c, chosen: chosen.slice(), taken: taken.slice(), given: [...given] };
       return;
     }
-    const it = order[i];
-    it.alternatives.forEach((rows, alternative) => row(i, rows, 0, alternative, []));
+    for (let alternative = 0; alternative < lines[i].length; alternative += 1) {
+      chosen[i] = alternative;
+      row(i, lines[i][alternative], 0, false);
+      if (cut()) return;
+    }
     // Unmet is always a way on, the dearest one.
-    chosen.delete(it.id);
-    score[2 * it.rank] += 1;
+    chosen[i] = -1;
+    const { rank } = order[i];
+    a += UNMET[rank][0];
+    b += UNMET[rank][1];
     ask(i + 1);
-    score[2 * it.rank] -= 1;
+    a -= UNMET[rank][0];
+    b -= UNMET[rank][1];
   };
 
-  const row = (i: number, rows: Row[], r: number, alternative: number, takes: Take[]): void => {
-    if (cut()) return;
-    const it = order[i];
+  const row = (i: number, rows: Line[], r: number, open: boolean): void => {
     if (r === rows.length) {
-      const open = takes.some((t) => t.open) ? 1 : 0;
-      score[2 * it.rank + 1] += open;
-      chosen.set(it.id, { alternative, uses: merged(takes) });
+      const { rank } = order[i];
+      if (open) { a += OPEN[rank][0]; b += OPEN[rank][1]; }
       ask(i + 1);
-      chosen.delete(it.id);
-      score[2 * it.rank + 1] -= open;
+      if (open) { a -= OPEN[rank][0]; b -= OPEN[rank][1]; }
       return;
     }
-    const { need, from, pool } = rows[r];
-    const sorted = [...from].sort((a, b) => Number(a.open) - Number(b.open) || spare(b.id) - spare(a.id) || (units.get(a.id)?.cost ?? 0) - (units.get(b.id)?.cost ?? 0) || (a.id < b.id ? -1 : 1));
-    fill(sorted, 0, need, pool, takes, (all) => row(i, rows, r + 1, alternative, all), leastFrom(sorted.map(({ id }) => (spare(id) > 0 ? 0 : (units.get(id)?.cost ?? 0)))));
-
-    function spare(id: string): number {
-      return Math.min(1, (taken.get(id) ?? 0) - (pool ? (pooled.get(`${pool} ${id}`) ?? 0) : 0));
-    }
+    const line = rows[r];
+    let left = line.need;
+    // Without a pool what is taken already serves here too, for nothing: there is no reason to look further.
+    if (line.pool < 0) for (let k = 0; k < line.sure && left > 0; k += 1) left -= taken[line.from[k]];
+    fill(i, rows, r, 0, Math.max(0, left), open);
   };
 
-  /** Every way of filling a row with `left` units from candidate `c` on: as many of it as may be, down to none. */
-  const fill = (from: Row['from'], c: number, left: number, pool: string | undefined, takes: Take[], then: (takes: Take[]) => void, least: number[]): void => {
-    if (left === 0) return then(takes);
-    if (c === from.length || cut()) return;
-    // Whatever comes, the units still to be found cost at least this.
-    if (best && worse(score.with(COST, score[COST] + left * least[c]), best.score)) return;
+  /** Every way of finding `left` more units from candidate k on: as many of the cheapest as may be first, down to none. */
+  const fill = (i: number, rows: Line[], r: number, k: number, left: number, open: boolean): void => {
+    const { from, sure, pool } = rows[r];
+    if (left === 0) return row(i, rows, r + 1, open);
+    if (k === from.length || cut()) return;
+    // Candidates stand by cost: whatever comes costs at least this, or is open where the best is not.
+    if (pool < 0 && k < sure && beaten(left * cost[from[k]])) return;
     nodes += 1;
-    const { id, open } = from[c];
-    const unit = units.get(id) ?? { count: 0, cost: 0 };
-    const key = `${pool} ${id}`;
-    const before = taken.get(id) ?? 0, inPool = pool ? (pooled.get(key) ?? 0) : 0;
-    for (let n = Math.min(left, unit.count - inPool); n >= 0; n -= 1) {
-      const now = Math.max(before, inPool + n);
-      const cost = (now - before) * unit.cost;
-      taken.set(id, now);
-      if (pool) pooled.set(key, inPool + n);
-      score[COST] += cost;
-      if (!(best && worse(score, best.score))) fill(from, c + 1, left - n, pool, n > 0 ? [...takes, { id, count: n, open, pool }] : takes, then, least);
-      score[COST] -= cost;
-      taken.set(id, before);
-      if (pool) pooled.set(key, inPool);
+    const at = from[k], isOpen = k >= sure;
+    const inPool = pool < 0 ? taken[at] : pooled[pool][at];
+    // An open thing that is taken for something else may serve here too, and stays open.
+    const free = pool < 0 ? (isOpen ? taken[at] : 0) : Math.max(0, taken[at] - inPool);
+    for (let n = Math.min(left, count[at] - (pool < 0 && isOpen ? 0 : inPool)); n >= 0; n -= 1) {
+      const extra = Math.max(0, n - free) * cost[at];
+      if (beaten(extra)) continue;
+      const before = taken[at];
+      taken[at] += Math.max(0, n - free);
+      c += extra;
+      if (pool >= 0) { pooled[pool][at] += n; if (n > 0) given.push({ ask: i, at, n, open: isOpen }); }
+      fill(i, rows, r, k + 1, left - n, open || (isOpen && n > 0));
+      if (pool >= 0) { pooled[pool][at] -= n; if (n > 0) given.pop(); }
+      c -= extra;
+      taken[at] = before;
+      if (cut()) return;
     }
   };
 
   ask(0);
-  return { answers: best?.answers ?? new Map(), proved: nodes < most, nodes };
+  const answers = new Map<string, Answered>();
+  if (best) order.forEach((it, i) => {
+    const alternative = best!.chosen[i];
+    if (alternative >= 0) answers.set(it.id, { alternative, uses: usesOf(lines[i][alternative], best!.taken, best!.given.filter((g) => g.ask === i), ids) });
+  });
+  return { answers, proved: nodes < most, nodes };
 }
 
-/** The least cost from each place in a list to its end. */
-function leastFrom(costs: number[]): number[] {
-  const least = [...costs];
-  for (let i = least.length - 2; i >= 0; i -= 1) least[i] = Math.min(least[i], least[i + 1]);
-  return least;
-}
-
-function merged(takes: Take[]): Answered['uses'] {
-  const byId = new Map<string, Take>();
-  for (const take of takes) {
-    const known = byId.get(take.id);
-    // Rows share units, except within a pool.
-    byId.set(take.id, known ? { ...known, count: take.pool && take.pool === known.pool ? known.count + take.count : Math.max(known.count, take.count), open: known.open || take.open } : take);
+/** What serves an ask: pooled rows what they were given, the others the first of what was taken. */
+function usesOf(rows: Line[], taken: Int32Array, given: { at: number; n: number; open: boolean }[], ids: string[]): Answered['uses'] {
+  const uses = new Map<number, { count: number; open: boolean }>();
+  for (const { at, n, open } of given) uses.set(at, { count: (uses.get(at)?.count ?? 0) + n, open });
+  for (const { need, from, sure, pool } of rows) {
+    let left = pool < 0 ? need : 0;
+    for (let k = 0; k < from.length && left > 0; k += 1) {
+      const n = Math.min(left, taken[from[k]]);
+      if (n === 0) continue;
+      const known = uses.get(from[k]);
+      uses.set(from[k], { count: Math.max(known?.count ?? 0, n), open: (known?.open ?? false) || k >= sure });
+      left -= n;
+    }
   }
-  return [...byId.values()].map(({ id, count, open }) => ({ id, count, open }));
+  return [...uses].map(([at, use]) => ({ id: ids[at], ...use }));
 }

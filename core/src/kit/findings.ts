@@ -85,13 +85,13 @@ function declaredOutcome(requirement: Requirement, { trip, people }: KitFindingC
 }
 
 /** Cheapest first: what one tap or one step ashore mends stands before what costs money. */
-const MEND_ORDER: ReasonCode[] = ['host-stays', 'stays-home', 'out-of-reach', 'not-tested', 'uncharged', 'charge-unknown', 'companion', 'approval-unknown', 'expiry-unknown', 'registration-unknown', 'size-unknown', 'length-unknown', 'state-unknown', 'mass-unknown', 'age-unknown', 'unregistered'];
+const MEND_ORDER: ReasonCode[] = ['host-stays', 'stays-home', 'out-of-reach', 'not-tested', 'uncharged', 'charge-unknown', 'companion', 'approval-unknown', 'expiry-unknown', 'registration-unknown', 'size-unknown', 'length-unknown', 'cylinder-unknown', 'state-unknown', 'mass-unknown', 'age-unknown', 'unregistered'];
 const rankOf = (miss: NearMiss) => Math.max(...miss.reasons.map((r) => (MEND_ORDER.includes(r.code) ? MEND_ORDER.indexOf(r.code) : MEND_ORDER.length)));
 /** What lacks least and is mended cheapest stands first. */
 const byHope = (misses: NearMiss[]) => misses.toSorted((a, b) => a.reasons.length - b.reasons.length || rankOf(a) - rankOf(b));
 const POINTER: Partial<Record<ReasonCode, string>> = {
   'not-tested': '/inspected', uncharged: '/charge', 'charge-unknown': '/charge', 'approval-unknown': '/approval', 'expiry-unknown': '/expires', 'registration-unknown': '/registered', unregistered: '/registered',
-  'size-unknown': '/maxMass', 'length-unknown': '/line', 'too-short': '/line', 'state-unknown': '/state', expired: '/expires', failed: '/state', 'none-left': '/count',
+  'size-unknown': '/maxMass', 'length-unknown': '/line', 'cylinder-unknown': '/cylinder', 'cylinder-fired': '/cylinder', 'too-short': '/line', 'state-unknown': '/state', expired: '/expires', failed: '/state', 'none-left': '/count',
 };
 
 function mendOf(requirement: Requirement, context: KitFindingContext): Mend | undefined {

@@ -81,12 +81,16 @@ describe('jackets', () => {
     expect(match(EACH, [jacket(50, 100)], { people: [aPerson({ mass: undefined })] }).met).toBe('unknown');
   });
   test('an approved inflatable asks for sixteen years and 80 lb (46 CFR 160.076, recalled)', () => {
-    const inflatable = () => anItem('inflatable-jacket', { minMass: 30, maxMass: 150, stowage: 'on-body' });
+    const inflatable = () => anItem('inflatable-jacket', { minMass: 30, maxMass: 150, stowage: 'on-body', cylinder: 'green' });
     const on = { on: '2026-05-12', endsOn: '2026-05-12' };
     expect(match(EACH, [inflatable()], { people: [aPerson({ born: '2010-05-12', mass: 60 })], ...on }).met).toBe('yes');
     expect(codes(match(EACH, [inflatable()], { people: [aPerson({ born: '2010-05-13', mass: 60 })], ...on }))).toContain('too-young');
     expect(match(EACH, [inflatable()], { people: [aPerson({ born: '2010', mass: 60 })], ...on }).met).toBe('unknown');
     expect(codes(match(EACH, [inflatable()], { people: [aPerson({ mass: 36 })], ...on }))).toContain('too-big');
+  });
+  test('a cylinder that is fired does not count, one nobody looked at is open', () => {
+    const with_ = (cylinder: GearItem['cylinder']) => match(EACH, [anItem('inflatable-jacket', { minMass: 30, maxMass: 150, stowage: 'on-body', cylinder })]);
+    expect([with_('green').met, with_(undefined).met, with_('fired').met]).toEqual(['yes', 'unknown', 'no']);
   });
   test('a stated jacket binds', () => {
     const person = aPerson({ mass: 80 });

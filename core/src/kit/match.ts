@@ -91,7 +91,18 @@ class Supply {
     return piece.item.count > (this.wornCount.get(piece.item.id) ?? 0);
   }
 
+  private readonly known = new Map<string, Candidate[]>();
+
+  /** The same whatever the count: many rules ask for the same thing. */
   candidates(demand: Demand): Candidate[] {
+    const { capability, within, approved, leastLength } = demand;
+    const key = `${capability} ${within} ${approved} ${leastLength?.value} ${leastLength?.unit}`;
+    let found = this.known.get(key);
+    if (!found) this.known.set(key, (found = this.find(demand)));
+    return found;
+  }
+
+  private find(demand: Demand): Candidate[] {
     return (this.byCapability.get(demand.capability) ?? [])
       .filter((piece) => demand.capability !== 'spare-jacket' || this.isSpare(piece))
       .map((piece) => {

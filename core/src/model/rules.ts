@@ -99,6 +99,8 @@ export const RulePack = z.strictObject({
   jurisdiction: z.string().max(12),
   version: z.string().max(20),
   inForce: CivilDate.optional(),
+  /** Who held the pack against the text, and when. */
+  checked: z.strictObject({ by: Text, on: CivilDate }).optional(),
   questions: z.array(z.strictObject({ id: z.string().max(40), ask: z.string().max(200), help: z.string().max(300).optional(), onWater: z.array(z.string().max(20)).optional() })).max(20).optional(),
   rules: z.array(Rule).max(500),
   examples: z.array(Example).max(300).optional(),
@@ -120,6 +122,8 @@ export const GearKind = z.strictObject({
   dated: z.boolean().optional(),
   /** Good for so long from its making, where the label shows no end. */
   lastsMonths: z.number().min(1).max(600).optional(),
+  /** Blown up by a cylinder, which must be full, tight and green. */
+  cylinder: z.boolean().optional(),
   /** Has a line whose length matters. */
   lined: z.boolean().optional(),
   sized: z.boolean().optional(),

@@ -81,6 +81,8 @@ export const GearItem = z.strictObject({
   maxMass: measure('mass', 'Fits to', 1, 400).optional(),
   minAge: measure('age', 'From age', 0, 99).optional(),
   line: measure('length', 'Length of its line', 0, 500).optional(),
+  cylinder: choice('Cylinder', { green: 'Full, tight, indicator green', fired: 'Fired or loose' }).optional(),
+  tether: titled(z.boolean().optional(), 'On a tether'),
   borrowedFrom: titled(z.string().max(80).optional(), 'Borrowed from'),
   buoyancy: measure('force', 'Buoyancy', 10, 500).optional(),
   registered: choice('Registered', { yes: 'Yes, and current', no: 'No' }).optional(),

@@ -2,6 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { runs } from '../../test/runs';
 import { LogicEngine } from 'json-logic-engine';
+import { Engine } from 'json-rules-engine';
 import { check } from '../../test/check';
 import type { Condition as Expression, RulePack as Pack, Truth } from '../model';
 import { Condition } from '../model';
@@ -74,6 +75,22 @@ describe('differential', () => {
       const said = engine.run(theirs(condition), Object.fromEntries(Object.entries(given).map(([k, v]) => [k.replace('.', '_'), v]))) as unknown;
       expect(evaluate(condition, world(given)).truth).toBe(said ? 'yes' : 'no');
     }), { numRuns: runs(400) });
+  });
+  check('run here', { title: 'json-rules-engine 7.3.1' }, 'a few conditions with and, or, not over complete facts', async () => {
+    const theirTree = (c: Expression): Record<string, unknown> => {
+      if ('all' in c) return { all: c.all.map(theirTree) };
+      if ('any' in c) return { any: c.any.map(theirTree) };
+      if ('not' in c) return { not: theirTree(c.not) };
+      if (!('fact' in c)) throw new Error('not asked here');
+      const [operator, value] = 'under' in c ? ['lessThan', c.under] : 'atLeast' in c ? ['greaterThanInclusive', c.atLeast] : 'over' in c ? ['greaterThan', c.over] : 'atMost' in c ? ['lessThanInclusive', c.atMost] : 'in' in c ? ['in', c.in] : ['equal', c.is];
+      return { fact: c.fact, operator, value };
+    };
+    await fc.assert(fc.asyncProperty(expression, values, async (condition, given) => {
+      const rules = new Engine();
+      rules.addRule({ conditions: { all: [theirTree(condition)] } as never, event: { type: 'yes' } });
+      const { events } = await rules.run(given);
+      expect(evaluate(condition, world(given)).truth).toBe(events.length > 0 ? 'yes' : 'no');
+    }), { numRuns: runs(60) });
   });
   test('taking a fact away never turns yes into no: it may only become unknown', () => {
     fc.assert(fc.property(expression, values, fc.constantFrom(...NAMES), (condition, given, gone) => {

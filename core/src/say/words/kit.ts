@@ -46,6 +46,8 @@ export const KIT_WORDS = {
   'reason.none-left': 'none are left',
   'reason.too-short': 'its line is {line:length}; {least:length} are asked for',
   'reason.length-unknown': 'the length of its line is not known',
+  'reason.cylinder-unknown': 'the state of its cylinder is not known',
+  'reason.cylinder-fired': 'its cylinder is fired or loose',
   'reason.unsettled': 'who wears which jacket is not settled',
   'reason.not-worn': 'it counts only when worn, and nobody said so',
   'where.on-body': 'on the body', 'where.in-reach': 'in reach of the seat', 'where.hatch': 'in a hatch', 'where.buried': 'buried', 'where.home': 'not at all',

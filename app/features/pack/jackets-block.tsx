@@ -1,0 +1,33 @@
+import { View } from 'react-native';
+import { render } from '@escale/core/say';
+import { T } from '../../ui/text';
+import { usePalette } from '../../ui/theme';
+import { useTrip } from '../trip/use-trip';
+
+/** So many jackets that nearly fit are named for each person who has none. */
+const NEAR = 3;
+
+/** Each person beside the jacket that fits body, age, craft and label; who has none, and why those there are don't count. */
+export function JacketsBlock() {
+  const p = usePalette();
+  const { prepared, assessment, shed, trip, reader } = useTrip();
+  const { jackets } = prepared.match(assessment.leave).kit;
+  const people = trip.crew.flatMap((c) => shed.people.find((who) => who.id === c.person) ?? []);
+  if (people.length === 0) return null;
+  return (
+    <View role="list" aria-label="Jackets" style={{ gap: 6 }}>
+      <T as="section" heading={3}>Jackets</T>
+      {people.map((person) => {
+        const fit = jackets.fits.get(person.id);
+        const near = fit && fit.faults.length === 0 ? [] : (jackets.misses.get(person.id) ?? []).filter((m) => m.faults.length > 0).sort((a, b) => a.faults.length - b.faults.length).slice(0, NEAR);
+        const word = fit ? (fit.faults.length === 0 ? fit.piece.item.name : `${fit.piece.item.name}, not settled`) : 'none that counts';
+        return (
+          <View key={person.id} role="listitem" style={{ borderBottomWidth: 1, borderColor: p.line, paddingVertical: 6 }}>
+            <View style={{ flexDirection: 'row', justifyContent: 'space-between', gap: 8 }}><T style={{ flex: 1 }}>{person.name}</T><T as="strong">{word}</T></View>
+            {near.map((m) => <T key={m.piece.item.id} as="small">{m.piece.item.name}: {m.faults.map((f) => render(f.phrase, reader)).join(', ')}</T>)}
+          </View>
+        );
+      })}
+    </View>
+  );
+}
