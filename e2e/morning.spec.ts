@@ -1,6 +1,7 @@
 import { expect, test, TRIP, TRIP_ID } from './server';
 
 test.describe.configure({ mode: 'serial' });
+test.beforeAll(async ({ server }) => server.renew());
 
 interface Plan { id: string; state: string; times: { home: number; overdue: number; leave: number } }
 const openPlan = async (server: { ask: <T>(path: string) => Promise<T> }) => (await server.ask<{ plans: Plan[] }>('/api/plans')).plans[0];

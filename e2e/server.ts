@@ -1,5 +1,5 @@
 import { spawn, type ChildProcess } from 'node:child_process';
-import { mkdtempSync, rmSync } from 'node:fs';
+import { mkdtempSync, readdirSync, rmSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -34,6 +34,13 @@ export class Server {
       child.stdout.on('data', (chunk: Buffer) => String(chunk).includes('Escale is ready') && ready());
       child.once('exit', (code) => failed(new Error(`the server ended with ${code}`)));
     });
+  }
+
+  /** As on the first day: each file of journeys begins with the demo as it was made. */
+  async renew(): Promise<void> {
+    await this.stop('SIGKILL');
+    for (const left of readdirSync(this.folder)) rmSync(join(this.folder, left), { recursive: true, force: true });
+    await this.start();
   }
 
   async stop(signal: NodeJS.Signals = 'SIGTERM'): Promise<void> {

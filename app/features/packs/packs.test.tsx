@@ -132,8 +132,9 @@ describe('of a trip', () => {
     show(<WhatChanges />, { trip: TRIP });
     await user.click(await screen.findByRole('button', { name: 'What changes it?' }));
     const list = await screen.findByRole('list', { name: 'What changes the requirements' });
-    const rows = within(list).getAllByRole('listitem').map((r) => r.textContent);
-    expect(rows.find((r) => r?.startsWith('By day'))).toContain('A white light ready in the hand (law)');
-    expect(rows.find((r) => r?.startsWith('In Plover'))).toContain('A throwable device (law)');
+    const rows = () => within(list).getAllByRole('listitem').map((r) => r.textContent);
+    // Once the forecast is here and says how far one sees.
+    await waitFor(() => expect(rows().find((r) => r?.startsWith('By day'))).toContain('A white light ready in the hand (law)'));
+    expect(rows().find((r) => r?.startsWith('In Plover'))).toContain('A throwable device (law)');
   });
 });
