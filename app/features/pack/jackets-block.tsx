@@ -15,8 +15,9 @@ export function JacketsBlock() {
   const people = trip.crew.flatMap((c) => shed.people.find((who) => who.id === c.person) ?? []);
   if (people.length === 0) return null;
   return (
-    <View role="list" aria-label="Jackets" style={{ gap: 6 }}>
+    <View style={{ gap: 6 }}>
       <T as="section" heading={3}>Jackets</T>
+      <View role="list" aria-label="Jackets">
       {people.map((person) => {
         const fit = jackets.fits.get(person.id);
         const near = fit && fit.faults.length === 0 ? [] : (jackets.misses.get(person.id) ?? []).filter((m) => m.faults.length > 0).sort((a, b) => a.faults.length - b.faults.length).slice(0, NEAR);
@@ -28,6 +29,7 @@ export function JacketsBlock() {
           </View>
         );
       })}
+      </View>
     </View>
   );
 }

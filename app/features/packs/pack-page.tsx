@@ -41,7 +41,7 @@ function Read({ pack, held }: { pack: RulePack; held: Held<'pack'> | undefined }
   const [editing, setEditing] = useState(false);
   const copy = async () => {
     const id = newId();
-    await create('pack', { id, pack: { ...pack, id: `${pack.id}-own`.slice(0, 40), title: `${pack.title}, own copy` } } as OwnPack, `a copy of ${pack.title}`);
+    await create('pack', { id, pack: { ...pack, id: `${pack.id}-own`.slice(0, 40), title: `${pack.title}, own copy`, replaces: pack.id } } as OwnPack, `a copy of ${pack.title}`);
     router.replace(`/shed/packs/${id}`);
   };
   const drop = () => {

@@ -99,6 +99,8 @@ export const RulePack = z.strictObject({
   jurisdiction: z.string().max(12),
   version: z.string().max(20),
   inForce: CivilDate.optional(),
+  /** The pack that an edited copy stands in for. */
+  replaces: z.string().max(40).optional(),
   /** Who held the pack against the text, and when. */
   checked: z.strictObject({ by: Text, on: CivilDate }).optional(),
   questions: z.array(z.strictObject({ id: z.string().max(40), ask: z.string().max(200), help: z.string().max(300).optional(), onWater: z.array(z.string().max(20)).optional() })).max(20).optional(),

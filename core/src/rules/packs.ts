@@ -15,10 +15,14 @@ export interface RuleResult {
 
 /** Which rules of the packs hold for these facts, and why. Rules that don't apply are returned too, with the reason. */
 export function applyPacks(packs: RulePack[], world: Omit<World, 'questions'>): RuleResult[] {
+  // Two packs may name a rule alike: the second is told apart by its pack, so that no finding stands twice.
+  const named = new Set<string>();
   return packs.flatMap((pack) => {
     const questions = Object.fromEntries((pack.questions ?? []).map((q) => [q.id, q.ask]));
     const inPack = { ...world, questions };
-    return pack.rules.map((rule) => {
+    return pack.rules.map((original) => {
+      const rule = named.has(original.id) ? { ...original, id: `${pack.id}.${original.id}` } : original;
+      named.add(rule.id);
       const result = evaluate(rule.unless ? { all: [rule.when, { not: rule.unless }] } : rule.when, inPack);
       return { rule, pack, applies: result.truth, because: result.because, missing: result.missing };
     });

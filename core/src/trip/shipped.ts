@@ -41,6 +41,8 @@ export function packsOf(shed: Pick<Shed, 'packs'>): RulePack[] {
     const known = byId.get(pack.id);
     if (!known || pack.version.localeCompare(known.version, 'en', { numeric: true }) > 0) byId.set(pack.id, pack);
   }
+  // An edited copy stands in for what it was copied from.
+  for (const { replaces, id } of [...byId.values()]) if (replaces !== undefined && replaces !== id) byId.delete(replaces);
   return [...byId.values()];
 }
 

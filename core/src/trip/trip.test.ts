@@ -7,7 +7,7 @@ import { applyPatch } from '../formats';
 import { LEVELS, THINGS, type Assessment, type Finding, type Trip } from '../model';
 import { render } from '../say';
 import { sourceOf } from '../sources';
-import { assess, countLevels, prepare, stripAxis, stripOf, sweep, worstLevel, type AssessInput } from '.';
+import { assess, countLevels, PACKS, packsFor, packsOf, prepare, stripAxis, stripOf, sweep, worstLevel, type AssessInput } from '.';
 
 const find = (a: Assessment, prefix: string): Finding | undefined => a.findings.find((f) => f.id.startsWith(prefix));
 const HOUR = 3_600_000;
@@ -197,6 +197,22 @@ describe('properties', () => {
       }
     }
     expect(n).toBeGreaterThan(4);
+  });
+});
+
+describe('packs of one’s own', () => {
+  const [federal] = PACKS;
+  const own = (more: object) => ({ packs: [{ id: '01890000-0000-7000-8000-0000000000d1', pack: { ...federal, id: 'us-federal-own', ...more } }] });
+  test('an edited copy stands in for its original; of two with one id the newer holds', () => {
+    expect(packsOf(own({ replaces: 'us-federal' })).map((p) => p.id)).not.toContain('us-federal');
+    expect(packsOf(own({ id: 'us-federal', version: '2026.10' })).find((p) => p.id === 'us-federal')?.version).toBe('2026.10');
+    expect(packsOf(own({ id: 'us-federal', version: '2025.9' })).find((p) => p.id === 'us-federal')?.version).toBe(federal.version);
+  });
+  test('two packs that name a rule alike give two findings, told apart', () => {
+    const input = inputOf();
+    const a = assess({ ...input, packs: packsFor(['US'], packsOf(own({}))) });
+    expect(new Set(a.findings.map((f) => f.id)).size).toBe(a.findings.length);
+    expect(a.findings.filter((f) => f.id.includes('NAV-33')).map((f) => f.id.split('/')[1])).toEqual(['NAV-33', 'us-federal-own.NAV-33']);
   });
 });
 
