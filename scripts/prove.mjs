@@ -17,7 +17,7 @@ const node = (args, env = {}) => spawnSync(process.execPath, args, { cwd: ROOT, 
 
 note(`Measured ${new Date().toISOString().slice(0, 10)} on Node ${process.versions.node}, ${cpus().length} cores.`);
 lines.push('', '## Speed, beside a reference in the same run', '', '| what | median ms | p95 ms | ratio | to |', '| --- | --- | --- | --- | --- |');
-const bench = node(['--import', 'tsx', 'scripts/bench.mts', '--json']);
+const bench = node(['scripts/bench.mjs', '--json']);
 for (const row of bench.stdout.trim().split('\n').map((l) => JSON.parse(l))) lines.push(`| ${row.name} | ${row.median.toFixed(3)} | ${row.p95.toFixed(3)} | ${row.ratio === undefined ? '' : row.ratio.toFixed(2)} | ${row.reference ?? ''} |`);
 
 lines.push('', '## Crashes and many plans', '');

@@ -40,12 +40,36 @@ export function cover(asks: Ask[], units: ReadonlyMap<string, Unit>, most = MOST
   const answers = new Map<string, Answered>();
   let proved = true, nodes = 0;
   for (const group of groupsOf(asks)) {
-    const found = solve(group, units, most);
+    const found = alone(group, units) ?? solve(group, units, most);
     for (const [id, answer] of found.answers) answers.set(id, answer);
     proved &&= found.proved;
     nodes += found.nodes;
   }
   return { answers, proved, nodes };
+}
+
+/** An ask that shares nothing and whose ways are single rows needs no search: the cheapest of each row, and the cheapest row. */
+function alone(group: Ask[], units: ReadonlyMap<string, Unit>): Cover | undefined {
+  const [ask] = group;
+  if (group.length > 1 || ask.alternatives.some((rows) => rows.length !== 1)) return undefined;
+  let best: (Answered & { open: number; cost: number }) | undefined;
+  ask.alternatives.forEach(([{ need, from }], alternative) => {
+    const sorted = from.length < 2 ? from : [...from].sort((a, b) => Number(a.open) - Number(b.open) || units.get(a.id)!.cost - units.get(b.id)!.cost || (a.id < b.id ? -1 : 1));
+    const uses: Answered['uses'] = [];
+    let left = need, cost = 0;
+    for (const { id, open } of sorted) {
+      const unit = units.get(id);
+      const n = Math.min(left, unit?.count ?? 0);
+      if (n > 0) uses.push({ id, count: n, open });
+      left -= n;
+      cost += n * (unit?.cost ?? 0);
+      if (left === 0) break;
+    }
+    if (left > 0) return;
+    const open = uses.some((u) => u.open) ? 1 : 0;
+    if (!best || open < best.open || (open === best.open && cost < best.cost)) best = { alternative, uses, open, cost };
+  });
+  return { answers: new Map(best ? [[ask.id, { alternative: best.alternative, uses: best.uses }]] : []), proved: true, nodes: 1 };
 }
 
 /** Asks that share a thing or a pool hang together. */
