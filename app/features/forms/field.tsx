@@ -41,10 +41,9 @@ function Labelled({ shape, ...props }: FieldProps & { shape: Shape }) {
   const { meta, kind } = shape;
   const guessed = basis[pointerOf(props.name)] === 'guessed';
   const title = meta.title ?? props.name.split('.').at(-1) ?? '';
-  const label = `${title}${shape.optional ? '' : ''}`;
   return (
     <View style={{ gap: 4 }}>
-      <T as="label" style={{ fontSize: 14 }}>{label}{guessed ? ' · a guess' : ''}</T>
+      <T as="label" style={{ fontSize: 14 }}>{title}{guessed ? ' · a guess' : ''}</T>
       {kind === 'group' ? <Group shape={shape} {...props} /> : kind === 'none-or-group' ? <NoneOrGroup shape={shape} label={title} {...props} /> : kind === 'list' ? <List shape={shape} label={title} {...props} /> : <One shape={shape} label={title} {...props} />}
       {meta.help ? <T as="small">{meta.help}</T> : null}
     </View>

@@ -5,12 +5,15 @@ import { CRAFT } from '@escale/core/model/lists';
 import { proceduresFor, stepStates, type Procedure } from '@escale/core/procedure';
 import { render } from '@escale/core/say';
 import { mayday } from '@escale/core/signals';
-import { PROCEDURES } from '@escale/core/trip';
+import { kindsSupplying, PROCEDURES } from '@escale/core/trip';
 import { Button } from '../../ui/button';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
 import { useTrip } from '../trip/use-trip';
 import { useRun } from './use-run';
+
+/** What a searcher can see, hear or receive. */
+const SIGNALS = kindsSupplying('sound', 'pyro-day', 'pyro-night', 'flag-day', 'electric-night', 'locate', 'mirror', 'white-light');
 
 /** Procedures of a group that suit this trip's boat. */
 function useProcedures(group: Procedure['group']): Procedure[] {
@@ -61,7 +64,7 @@ export function TroubleSection() {
   const boat = shed.boats.find((b) => b.id === trip.boat);
   const launch = shed.places.find((pl) => pl.id === trip.launch);
   const used = new Set(assessment.requirements.filter((r) => r.applies !== 'no').flatMap((r) => r.metBy.map((u) => u.item)));
-  const signals = shed.gear.filter((g) => used.has(g.id) && /flare|beacon|light|horn|whistle/.test(g.kind)).map((g) => g.name.toLowerCase());
+  const signals = shed.gear.filter((g) => used.has(g.id) && SIGNALS.has(g.kind)).map((g) => g.name.toLowerCase());
   return (
     <View style={{ gap: 18 }}>
       <T as="section" heading={3}>People before gear. Stay with the boat. Call early.</T>

@@ -4,7 +4,7 @@ import { useLocalSearchParams, useRouter } from 'expo-router';
 import { TextInput } from 'react-native-paper';
 import { readPack } from '@escale/core/formats/pack';
 import type { Condition, OwnPack, Rule, RulePack } from '@escale/core/model';
-import { runExamples } from '@escale/core/rules';
+import { differences, runExamples } from '@escale/core/rules';
 import { phrase, render, type WordKey } from '@escale/core/say';
 import { sourceOf } from '@escale/core/sources';
 import { PACKS } from '@escale/core/trip';
@@ -18,7 +18,7 @@ import { change, create, newId, remove, restore } from '../../data/send';
 import type { Held } from '../../data/things';
 import { useUndo } from '../shell/undo';
 import { save } from '../shed/save';
-import { differences, statusOf, sureWord } from './status';
+import { statusOf, sureWord } from './status';
 
 const reader = { units: 'metric', zone: 'UTC', locale: 'en-GB' } as const;
 const asFile = (pack: RulePack) => save(`${pack.id}-${pack.version}.json`, 'application/json', `${JSON.stringify(pack, null, 2)}\n`);

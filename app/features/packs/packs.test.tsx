@@ -1,5 +1,6 @@
 import { screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
+import { differences } from '@escale/core/rules';
 import { PACKS } from '@escale/core/trip';
 import { fresh, show, TRIP, type fakeServer } from '../../test/world';
 import { at, visited } from '../../test/router';
@@ -10,7 +11,6 @@ import { StartingSet } from '../shed/starting-set';
 import { TablePage } from '../shed/table-page';
 import { PackPage } from './pack-page';
 import { PacksPage } from './packs-page';
-import { differences } from './status';
 
 let server: ReturnType<typeof fakeServer>;
 beforeEach(async () => {

@@ -2,6 +2,7 @@ import { View } from 'react-native';
 import { Link, useLocalSearchParams } from 'expo-router';
 import type { Trip } from '@escale/core/model';
 import { CLOTHING, CRAFT } from '@escale/core/model/lists';
+import { kindsSupplying } from '@escale/core/trip';
 import { Button, Row } from '../../ui/button';
 import { Choice, Tick } from '../../ui/choice';
 import { T } from '../../ui/text';
@@ -12,6 +13,7 @@ import { useTrip } from '../trip/use-trip';
 import { TripForm, useTripChange } from './trip-form';
 
 type Member = Trip['crew'][number];
+const JACKETS = kindsSupplying('wearable');
 const ROLES = [{ value: 'skipper', label: 'Skipper' }, { value: 'crew', label: 'Crew' }, { value: 'driver', label: 'Second driver' }];
 const WEARS = Object.entries(CLOTHING).map(([value, label]) => ({ value, label }));
 
@@ -46,7 +48,7 @@ function CrewCard({ member, i, put }: { member: Member; i: number; put: (next: M
   const { shed, assessment } = useTrip();
   const person = shed.people.find((who) => who.id === member.person);
   const matched = assessment.requirements.flatMap((r) => r.metBy).find((use) => use.person === member.person)?.item;
-  const jackets = shed.gear.filter((g) => /jacket/.test(g.kind));
+  const jackets = shed.gear.filter((g) => JACKETS.has(g.kind));
   const jacket = shed.gear.find((g) => g.id === (member.jacket ?? matched));
   return (
     <View role="group" aria-label={person?.name ?? 'Someone no longer in the shed'} style={{ borderWidth: 1, borderColor: p.line, backgroundColor: p.raised, padding: 10, gap: 8 }}>

@@ -7,19 +7,23 @@ const MOST_FAULTS = 20;
 
 export type BundleResult = { ok: true; bundle: Bundle } | { ok: false; faults: string[] };
 
+/** JSON from a file's text, a byte-order mark forgiven: its value, or what is wrong with it. */
+export function readJson(text: string, mostBytes: number): { ok: true; value: unknown } | { ok: false; faults: string[] } {
+  if (text.length > mostBytes) return { ok: false, faults: [`The file is larger than ${mostBytes / 1e6} MB.`] };
+  try {
+    return { ok: true, value: JSON.parse(text.replace(/^\uFEFF/, '')) };
+  } catch (error) {
+    return { ok: false, faults: [`This is no JSON: ${error instanceof Error ? error.message : 'unreadable'}.`] };
+  }
+}
+
 /**
  * Read a bundle from text. Nothing is taken from a file with a fault: the answer is the whole bundle or a list of what is
  * wrong and where (JSON pointer and a sentence).
  */
 export function readBundle(text: string): BundleResult {
-  if (text.length > MOST_BYTES) return { ok: false, faults: [`The file is larger than ${MOST_BYTES / 1e6} MB.`] };
-  let raw: unknown;
-  try {
-    raw = JSON.parse(text.replace(/^\uFEFF/, ''));
-  } catch (error) {
-    return { ok: false, faults: [`This is no JSON: ${error instanceof Error ? error.message : 'unreadable'}.`] };
-  }
-  return checkBundle(raw);
+  const read = readJson(text, MOST_BYTES);
+  return read.ok ? checkBundle(read.value) : read;
 }
 
 /** The same for what is already parsed. */

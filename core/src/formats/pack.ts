@@ -1,6 +1,6 @@
 import { RulePack } from '../model';
 import { exampleFaults, packFaults } from '../rules';
-import { faultsOf } from './bundle';
+import { faultsOf, readJson } from './bundle';
 
 /** Largest pack that is read, and how deep its JSON may nest: bounds on what a stranger's file can ask of a parser. */
 const MOST_BYTES = 2_000_000, DEEPEST = 60;
@@ -9,14 +9,8 @@ export type PackResult = { ok: true; pack: RulePack; /** Examples of its own tha
 
 /** Read a rule pack from text: whole, or the list of what is wrong and where. */
 export function readPack(text: string): PackResult {
-  if (text.length > MOST_BYTES) return { ok: false, faults: [`The file is larger than ${MOST_BYTES / 1e6} MB.`] };
-  let raw: unknown;
-  try {
-    raw = JSON.parse(text.replace(/^\uFEFF/, ''));
-  } catch (error) {
-    return { ok: false, faults: [`This is no JSON: ${error instanceof Error ? error.message : 'unreadable'}.`] };
-  }
-  return checkPack(raw);
+  const read = readJson(text, MOST_BYTES);
+  return read.ok ? checkPack(read.value) : read;
 }
 
 /** The same for what is already parsed. */

@@ -5,3 +5,4 @@ export * from './evaluate';
 export * from './facts';
 export * from './packs';
 export * from './examples';
+export * from './differences';

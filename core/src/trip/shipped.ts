@@ -18,7 +18,7 @@ import procedures from '../../data/procedures.json';
 import ready from '../../data/ready.json';
 import startingSets from '../../data/starting-sets.json';
 import type { LastLook, OfficerRow } from '../kit';
-import type { Catalogue, RulePack, Shed } from '../model';
+import type { Capability, Catalogue, RulePack, Shed } from '../model';
 import type { ReadyRow } from '../passage';
 import type { ProcedureRow } from '../procedure';
 
@@ -33,6 +33,11 @@ export const LAST_LOOK = lastLookRows as unknown as LastLook[];
 /** Kits to start a locker from, by kind of trip. */
 export const STARTING_SETS = startingSets as { id: string; title: string; kinds: string[] }[];
 export const READY = ready as unknown as ReadyRow[];
+
+/** Kinds of the catalogue that supply one of these. */
+export function kindsSupplying(...capabilities: Capability[]): ReadonlySet<string> {
+  return new Set(CATALOGUE.kinds.filter((k) => k.supplies.some((s) => capabilities.includes(s.capability))).map((k) => k.id));
+}
 
 /** All packs a household has: what ships, and its own; of two with one id the newer version. */
 export function packsOf(shed: Pick<Shed, 'packs'>): RulePack[] {
