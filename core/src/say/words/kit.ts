@@ -61,7 +61,7 @@ export const KIT_WORDS = {
   'mend.add': 'Add {what} to the shed',
   'mend.fact': 'Settle it: {fact}',
   'mend.wear': 'Jackets on',
-  'capability.wearable': 'a life jacket each', 'capability.throwable': 'a throwable', 'capability.spare-jacket': 'a spare jacket', 'capability.sound': 'whistle or horn', 'capability.sound-loud': 'horn',
+  'capability.wearable': 'life jacket', 'capability.throwable': 'a throwable', 'capability.spare-jacket': 'a spare jacket', 'capability.sound': 'whistle or horn', 'capability.sound-loud': 'horn',
   'capability.white-light': 'white light', 'capability.all-round-white': 'all-round white light', 'capability.sidelights': 'sidelights', 'capability.pyro-day': 'flare or smoke good by day',
   'capability.pyro-night': 'flare good by night', 'capability.flag-day': 'orange distress flag', 'capability.electric-night': 'electric distress light', 'capability.extinguisher-5b': 'extinguisher 5-B',
   'capability.extinguisher-20b': 'extinguisher 20-B', 'capability.spare-drive': 'spare paddle or oar', 'capability.bail': 'pump or bailer', 'capability.pump-power': 'charged pump battery',
