@@ -111,7 +111,7 @@ describe('every mend leads somewhere', () => {
         for (const strip of [false, true]) {
           const bare = <D extends object>(doc: D): D => Object.fromEntries(Object.entries(doc).filter(([key]) => !strip || ['id', 'name', 'kind', 'propulsion', 'openings', 'count', 'stowage', 'state', 'position', 'class', 'jurisdiction', 'zone'].includes(key))) as D;
           const shed = { ...bundle.shed, boats: bundle.shed.boats.map(bare), people: bundle.shed.people.map(bare), gear: bundle.shed.gear.map(bare), waters: bundle.shed.waters.map(bare) };
-          found.push(...assess({ trip: t, shed, conditions: {}, packs: packsFor(['US']), catalogue: CATALOGUE, now: NOW }).findings.flatMap((f) => f.mend ?? []));
+          found.push(...assess({ trip: t, shed, conditions: {}, packs: packsFor(['US']), catalogue: CATALOGUE, now: NOW }).findings.flatMap((f) => [...(f.mend ? [f.mend] : []), ...(f.others ?? [])]));
         }
       }
     }

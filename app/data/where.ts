@@ -30,7 +30,7 @@ export function fieldHref({ type, id, pointer }: FieldRef): string | undefined {
 export function mendHref(mend: Mend, trip: string): string | undefined {
   if ('go' in mend) return fieldHref(mend.go);
   if ('open' in mend) return sectionHref(trip, mend.open);
-  if ('add' in mend) return `/shed/gear/new?kind=${encodeURIComponent(mend.add.kind)}&back=${encodeURIComponent(sectionHref(trip, 'pack/kit'))}`;
+  if ('add' in mend) return `/shed/gear/new?kind=${encodeURIComponent(mend.add.kind)}${mend.add.borrowed ? '&at=/borrowedFrom' : ''}&back=${encodeURIComponent(sectionHref(trip, 'pack/kit'))}`;
   return undefined;
 }
 

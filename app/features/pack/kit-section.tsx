@@ -3,6 +3,9 @@ import { Link } from 'expo-router';
 import { civilDate } from '@escale/core/earth';
 import type { Finding, Requirement } from '@escale/core/model';
 import { T } from '../../ui/text';
+import { usePalette } from '../../ui/theme';
+import { useSince, type Since } from '../../data/seen';
+import { Button, Row } from '../../ui/button';
 import { JacketsBlock } from './jackets-block';
 import { WhatChanges } from './what-changes';
 import { FindingList } from '../trip/finding-card';
@@ -18,20 +21,25 @@ const LAYERS: { id: Requirement['layer']; title: string; lead: string }[] = [
 /** Every requirement in three layers that are never mixed, open ones first. */
 export function KitSection() {
   const { assessment, trip, shed } = useTrip();
-  const layerOf = new Map(assessment.requirements.map((r) => [`kit/${r.rule}/${trip.id}`, r.layer]));
+  const since = useSince(trip.id, assessment, trip.crew.length);
+  const asked = new Map(assessment.requirements.map((r) => [`kit/${r.rule}/${trip.id}`, r]));
+  const layerOf = new Map([...asked].map(([id, r]) => [id, r.layer]));
+  const came = new Set(since.comes.map((a) => a.key));
+  const fresh = ({ id }: Finding) => came.has(`${asked.get(id)?.pack}/${asked.get(id)?.rule}`);
   const found = findingsOf(assessment, 'pack/kit');
   const of = (layer: Requirement['layer']): Finding[] => found.filter((f) => (layerOf.get(f.id) ?? 'own') === layer);
   const water = shed.waters.find((w) => w.id === trip.water);
   return (
     <View style={{ gap: 18, marginTop: -8 }}>
       <T as="label">{LAYERS.slice(0, 2).map(({ id }) => `${id === 'law' ? 'law' : 'advised'} ${of(id).filter((f) => f.level === 'set').length} of ${of(id).length}`).join(' · ')}</T>
+      <SinceLook since={since} />
       {LAYERS.map(({ id, title, lead }) => (of(id).length === 0 && id !== 'law' ? null : (
         <View key={id} style={{ marginHorizontal: -12 }}>
           <View style={{ paddingHorizontal: 12, paddingBottom: 6 }}>
             <T as="section" heading={3}>{title}</T>
             <T as="small">{lead}{id === 'law' && water ? (water.jurisdiction.length > 0 ? ` As if under ${water.jurisdiction.join(', ')}.` : ' No rule list is chosen for this water.') : ''}</T>
           </View>
-          <FindingList findings={of(id)} />
+          <FindingList findings={of(id)} fresh={fresh} />
         </View>
       )))}
       {assessment.leastProved ? null : <T as="small">Not proved least: so many things could serve that the search was cut off. What is asked for is met all the same.</T>}
@@ -40,6 +48,22 @@ export function KitSection() {
       <Link href={`/trips/${trip.id}/check`} style={{ paddingVertical: 12 }}><T style={{ textDecorationLine: 'underline' }}>Officer’s check: ask yourself first</T></Link>
       <Link href={`/shed/round?by=${assessment.leave === undefined ? trip.leave.date : civilDate(assessment.leave, water?.zone ?? 'UTC')}&trip=${trip.id}`} style={{ paddingVertical: 12 }}><T style={{ textDecorationLine: 'underline' }}>Inspection round: what is due before this trip</T></Link>
       <Link href={'/shed'} style={{ paddingVertical: 12 }}><T style={{ textDecorationLine: 'underline' }}>The locker: all kit</T></Link>
+    </View>
+  );
+}
+
+/** What the last edits brought and took away, until it is marked as seen. What came is marked in the list as well. */
+function SinceLook({ since: { comes, goes, packs, seen } }: { since: Since }) {
+  const p = usePalette();
+  const titles = (list: typeof comes) => list.map((a) => a.title).join(', ');
+  if (comes.length + goes.length + packs.length === 0) return null;
+  return (
+    <View role="group" aria-label="Since your last look" style={{ borderWidth: 2, borderColor: p.ink, backgroundColor: p.raised, padding: 10, gap: 4 }}>
+      <T as="section" heading={3}>Since your last look</T>
+      {comes.length > 0 ? <T>Asked for now: {titles(comes)}.</T> : null}
+      {goes.length > 0 ? <T as="soft">No longer asked for: {titles(goes)}.</T> : null}
+      {packs.map((pack) => <T key={pack.id} as="soft">Rule list {pack.id} now holds in version {pack.to}; it was {pack.from}.</T>)}
+      <Row><Button label="Mark what changed as seen" onPress={seen}>Seen</Button></Row>
     </View>
   );
 }

@@ -1,14 +1,13 @@
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import type { Requirement } from '@escale/core/model';
-import { whatChanges } from '@escale/core/trip';
+import { whatChanges, type Asked } from '@escale/core/trip';
 import { Button } from '../../ui/button';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
 import { useTrip } from '../trip/use-trip';
 
-const LAYER: Record<Requirement['layer'], string> = { law: 'law', advice: 'advised', own: 'own' };
-const named = (list: Requirement[]) => list.map((r) => `${r.title} (${LAYER[r.layer]})`);
+const LAYER: Record<Asked['layer'], string> = { law: 'law', advice: 'advised', own: 'own' };
+const named = (list: Asked[]) => list.map((a) => `${a.title} (${LAYER[a.layer]}${a.times > 1 ? `, ${a.times} in all` : ''})`);
 
 /** How the requirements would be by night, with one more, in the other boat, further out. Reckoned when it is opened. */
 export function WhatChanges() {

@@ -27,7 +27,7 @@ export function ThingPage() {
 /** A new thing: the same form, sent whole. */
 function NewThing({ type }: { type: ShedType }) {
   const router = useRouter();
-  const { kind, back } = useLocalSearchParams<{ kind?: string; back?: string }>();
+  const { kind, back, at } = useLocalSearchParams<{ kind?: string; back?: string; at?: string }>();
   const [id] = useState(newId);
   const start = useMemo(() => startOf(type, id, kind), [type, id, kind]);
   const add = (doc: Record<string, unknown>) => {
@@ -36,7 +36,7 @@ function NewThing({ type }: { type: ShedType }) {
   };
   return (
     <Page title={`A new ${ONE[type]}`}>
-      <ThingForm type={type} doc={start} onCreate={add} />
+      <ThingForm type={type} doc={start} onCreate={add} at={at} />
     </Page>
   );
 }

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useRouter } from 'expo-router';
-import type { Finding, Level } from '@escale/core/model';
+import type { Finding, Level, Mend } from '@escale/core/model';
 import { render } from '@escale/core/say';
 import { sourceOf } from '@escale/core/sources';
 import { Button, Row } from '../../ui/button';
@@ -28,7 +28,7 @@ function Edge({ level }: { level: Level }) {
 const SHOWN = 2;
 
 /** One finding: what was compared, why, and the one tap that mends it. */
-export function FindingCard({ finding }: { finding: Finding }) {
+export function FindingCard({ finding, fresh = false }: { finding: Finding; /** Not there at the last look. */ fresh?: boolean }) {
   const p = usePalette();
   const { reader, assessment } = useTrip();
   const [open, setOpen] = useState(false);
@@ -42,16 +42,18 @@ export function FindingCard({ finding }: { finding: Finding }) {
       <View style={{ flex: 1, padding: 12, gap: 4 }}>
         <View style={{ flexDirection: 'row', justifyContent: 'space-between', gap: 8 }}>
           <T as="section" heading={3} color={ink} style={{ flex: 1, fontSize: 17 }}>{render(finding.title, reader)}</T>
+          {fresh ? <Fresh ink={ink} /> : null}
           <T as="strong" color={ink} style={{ fontSize: 14 }}>{LEVEL_WORD[finding.level]}</T>
         </View>
         {first.map((line, i) => <T key={i} color={soft}>{line}</T>)}
         <Row style={{ marginTop: 2 }}>
-          <MendButton finding={finding} />
+          {finding.mend ? <MendButton mend={finding.mend} kind={stop ? 'onCall' : 'plain'} /> : null}
           <Button kind="quiet" ink={ink} label={`Why: ${render(finding.title, reader)}`} onPress={() => setOpen(!open)}>{open ? 'less' : 'why?'}</Button>
         </Row>
         {open ? (
           <View style={{ gap: 6, ...(stop ? { backgroundColor: p.raised, padding: 10, marginHorizontal: -2 } : {}) }}>
             {more.map((line, i) => <T key={i} as="soft">{line}</T>)}
+            {finding.others ? <Row><T as="soft">Or, the cheaper first:</T>{finding.others.map((mend, i) => <MendButton key={i} mend={mend} kind="plain" />)}</Row> : null}
             {finding.assumed.length > 0 ? <T as="soft">Assumed: {finding.assumed.map((a) => render(a, reader)).join(' ')}</T> : null}
             {finding.figures.flatMap((name) => (assessment.figures[name] ? <FigureView key={name} name={name} figure={assessment.figures[name]} small /> : []))}
             <SourceLine finding={finding} />
@@ -62,16 +64,15 @@ export function FindingCard({ finding }: { finding: Finding }) {
   );
 }
 
-/** The one tap: to the very field, or done on the spot. */
-export function MendButton({ finding: { mend, level } }: { finding: Finding }) {
+/** One tap: to the very field, or done on the spot. */
+export function MendButton({ mend, kind }: { mend: Mend; kind: 'plain' | 'onCall' }) {
   const { reader, trip } = useTrip();
   const router = useRouter();
   const doMend = useDoMend();
-  if (!mend) return null;
   const href = mendHref(mend, trip.id);
   if (href === undefined && !('do' in mend)) return null;
   const label = render(mend.label, reader);
-  return <Button kind={level === 'stop' ? 'onCall' : 'plain'} onPress={() => (href === undefined ? doMend(mend, label) : router.push(href))}>{label}</Button>;
+  return <Button kind={kind} onPress={() => (href === undefined ? doMend(mend, label) : router.push(href))}>{label}</Button>;
 }
 
 /** Which text, which section, how sure, since when. Law is always sent to the authority. */
@@ -88,8 +89,11 @@ export function SourceLine({ finding: { id, source } }: { finding: Pick<Finding,
   );
 }
 
+/** The mark of what was not asked for at the last look: a frame and a word, never colour alone. */
+const Fresh = ({ ink }: { ink: string }) => <View style={{ borderWidth: 2, borderColor: ink, paddingHorizontal: 6, alignSelf: 'flex-start' }}><T as="strong" color={ink} style={{ fontSize: 13, lineHeight: 18 }}>new</T></View>;
+
 /** One line for a finding that is Set. */
-export function SetLine({ finding }: { finding: Finding }) {
+export function SetLine({ finding, fresh = false }: { finding: Finding; fresh?: boolean }) {
   const p = usePalette();
   const { reader } = useTrip();
   const [open, setOpen] = useState(false);
@@ -100,6 +104,7 @@ export function SetLine({ finding }: { finding: Finding }) {
           <T as="strong">{render(finding.title, reader)}</T>
           {finding.because[0] ? <T as="small">{render(finding.because[0], reader)}</T> : null}
         </View>
+        {fresh ? <Fresh ink={p.ink} /> : null}
         <T as="strong" style={{ fontSize: 14 }}>Set</T>
         <Button kind="quiet" label={`Why: ${render(finding.title, reader)}`} onPress={() => setOpen(!open)}>{open ? 'less' : 'why?'}</Button>
       </View>
@@ -109,13 +114,13 @@ export function SetLine({ finding }: { finding: Finding }) {
 }
 
 /** The findings of a section: open ones first and big, Set ones folded to lines. */
-export function FindingList({ findings, setTitle = 'Set' }: { findings: Finding[]; setTitle?: string }) {
+export function FindingList({ findings, fresh }: { findings: Finding[]; fresh?: (finding: Finding) => boolean }) {
   const open = findings.filter((f) => f.level !== 'set'), set = findings.filter((f) => f.level === 'set');
   return (
     <View style={{ gap: 0 }}>
-      {open.map((f) => <FindingCard key={f.id} finding={f} />)}
-      {set.length > 0 ? <T as="caps" style={{ marginTop: 14, marginBottom: 2, paddingHorizontal: 12 }}>{`${setTitle}, ${set.length} ${set.length === 1 ? 'thing' : 'things'}`}</T> : null}
-      {set.map((f) => <SetLine key={f.id} finding={f} />)}
+      {open.map((f) => <FindingCard key={f.id} finding={f} fresh={fresh?.(f) ?? false} />)}
+      {set.length > 0 ? <T as="caps" style={{ marginTop: 14, marginBottom: 2, paddingHorizontal: 12 }}>{`Set, ${set.length} ${set.length === 1 ? 'thing' : 'things'}`}</T> : null}
+      {set.map((f) => <SetLine key={f.id} finding={f} fresh={fresh?.(f) ?? false} />)}
     </View>
   );
 }

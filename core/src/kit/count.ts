@@ -49,15 +49,17 @@ export function stowages(gear: GearItem[], trip: Pick<Trip, 'stow'>): Map<string
   return places;
 }
 
-/**
- * Faults of a thing that hold whatever asks for it: it stays ashore, its date is past, its test is overdue, its battery
- * flat, its companion missing. A fact nobody entered is a fault marked unknown.
- */
-export function piecesOf(context: CountContext, places: Map<string, Stowage>): Piece[] {
-  const pieces = context.gear.flatMap((item) => {
+/** Each thing with the faults that are its own: its date is past, its test is overdue, its battery flat. A fact nobody entered is a fault marked unknown. */
+export function piecesOf(context: Omit<CountContext, 'worn' | 'unsettled'>, places: Map<string, Stowage>): Piece[] {
+  return context.gear.flatMap((item) => {
     const kind = context.catalogue.get(item.kind);
     return kind ? [{ item, kind, place: places.get(item.id) ?? item.stowage, faults: ownFaults(item, kind, context) }] : [];
   });
+}
+
+/** The same things, with what stands against them beside others: it stays ashore, what it is fixed to does, its companion is missing. */
+export function settle(own: Piece[], context: Pick<CountContext, 'worn' | 'unsettled'>): Piece[] {
+  const pieces = own.map(({ item, kind, place, faults }): Piece => ({ item, kind, place, faults: [...faults] }));
   const byId = new Map(pieces.map((piece) => [piece.item.id, piece]));
   for (const piece of pieces) {
     const host = piece.item.on === undefined ? undefined : byId.get(piece.item.on);
@@ -90,7 +92,7 @@ function companions(pieces: Piece[]): void {
   }
 }
 
-function followHost(piece: Piece, host: Piece, context: CountContext): void {
+function followHost(piece: Piece, host: Piece, context: Pick<CountContext, 'worn' | 'unsettled'>): void {
   const wearer = context.worn.get(host.item.id);
   if (wearer) {
     piece.place = 'on-body';
@@ -100,7 +102,7 @@ function followHost(piece: Piece, host: Piece, context: CountContext): void {
   else piece.place = host.place;
 }
 
-function ownFaults(item: GearItem, kind: GearKind, { boat, endsOn }: CountContext): Reason[] {
+function ownFaults(item: GearItem, kind: GearKind, { boat, endsOn }: Pick<CountContext, 'boat' | 'endsOn'>): Reason[] {
   const faults: Reason[] = [];
   const say = (...args: Parameters<typeof reason>) => faults.push(reason(...args));
   if (item.fittedTo !== undefined && item.fittedTo !== boat?.id) say('other-boat');

@@ -72,26 +72,31 @@ function alone(group: Ask[], units: ReadonlyMap<string, Unit>): Cover | undefine
   return { answers: new Map(best ? [[ask.id, { alternative: best.alternative, uses: best.uses }]] : []), proved: true, nodes: 1 };
 }
 
-/** Asks that share a thing or a pool hang together. */
+/** Asks that share a thing or a pool hang together: disjoint sets, halving each path on the way up. */
 function groupsOf(asks: Ask[]): Ask[][] {
-  const parent = new Map<string, string>();
-  const root = (key: string): string => {
-    let at = key;
-    while (parent.get(at) !== undefined && parent.get(at) !== at) at = parent.get(at)!;
+  const parent = asks.map((_, i) => i);
+  const root = (i: number): number => {
+    let at = i;
+    while (parent[at] !== at) at = parent[at] = parent[parent[at]];
     return at;
   };
-  const join = (a: string, b: string) => {
-    const [x, y] = [root(a), root(b)];
-    if (x !== y) parent.set(x, y);
+  /** The first ask that named a thing, a pool or a whole list of things: rows of one demand share their list. */
+  const first = new Map<string | Row['from'], number>();
+  const meet = (key: string | Row['from'], i: number): boolean => {
+    const met = first.get(key);
+    if (met === undefined) first.set(key, i);
+    else parent[root(i)] = root(met);
+    return met !== undefined;
   };
-  for (const ask of asks) for (const row of ask.alternatives.flat()) {
-    for (const { id } of row.from) join(`ask ${ask.id}`, `item ${id}`);
-    if (row.pool) join(`ask ${ask.id}`, `pool ${row.pool}`);
+  for (const [i, ask] of asks.entries()) for (const row of ask.alternatives.flat()) {
+    if (!meet(row.from, i)) for (const { id } of row.from) meet(`item ${id}`, i);
+    if (row.pool) meet(`pool ${row.pool}`, i);
   }
-  const groups = new Map<string, Ask[]>();
-  for (const ask of asks) {
-    const key = root(`ask ${ask.id}`);
-    groups.set(key, [...(groups.get(key) ?? []), ask]);
+  const groups = new Map<number, Ask[]>();
+  for (const [i, ask] of asks.entries()) {
+    const group = groups.get(root(i));
+    if (group) group.push(ask);
+    else groups.set(root(i), [ask]);
   }
   return [...groups.values()];
 }
@@ -107,14 +112,16 @@ const OPEN = [[STEP, 0], [0, STEP * STEP], [0, 1]] as const;
 function solve(group: Ask[], units: ReadonlyMap<string, Unit>, most: number): Cover {
   // Law first, then what leaves least choice: a dead end is met early.
   const order = [...group].sort((a, b) => a.rank - b.rank || a.alternatives.length - b.alternatives.length || (a.id < b.id ? -1 : 1));
-  const ids = [...new Set(order.flatMap((a) => a.alternatives.flatMap((rows) => rows.flatMap((r) => r.from.map((f) => f.id)))))].sort();
+  const lists = [...new Set(order.flatMap((a) => a.alternatives.flatMap((rows) => rows.map((r) => r.from))))];
+  const ids = [...new Set(lists.flatMap((list) => list.map((f) => f.id)))].sort();
   const place = new Map(ids.map((id, i) => [id, i]));
   const count = Int32Array.from(ids, (id) => units.get(id)?.count ?? 0), cost = Float64Array.from(ids, (id) => units.get(id)?.cost ?? 0);
   const pools = [...new Set(order.flatMap((a) => a.alternatives.flat().flatMap((r) => r.pool ?? [])))];
-  const lines = order.map((a) => a.alternatives.map((rows) => rows.map((r): Line => {
-    const sorted = r.from.map((f) => ({ at: place.get(f.id)!, open: f.open })).sort((x, y) => Number(x.open) - Number(y.open) || cost[x.at] - cost[y.at] || x.at - y.at);
-    return { need: r.need, from: Int32Array.from(sorted, (f) => f.at), sure: sorted.filter((f) => !f.open).length, pool: r.pool === undefined ? -1 : pools.indexOf(r.pool) };
-  })));
+  const ranked = new Map(lists.map((list) => {
+    const sorted = list.map((f) => ({ at: place.get(f.id)!, open: f.open })).sort((x, y) => Number(x.open) - Number(y.open) || cost[x.at] - cost[y.at] || x.at - y.at);
+    return [list, { from: Int32Array.from(sorted, (f) => f.at), sure: sorted.filter((f) => !f.open).length }];
+  }));
+  const lines = order.map((a) => a.alternatives.map((rows) => rows.map((r): Line => ({ need: r.need, ...ranked.get(r.from)!, pool: r.pool === undefined ? -1 : pools.indexOf(r.pool) }))));
 
   const taken = new Int32Array(ids.length);
   const pooled = pools.map(() => new Int32Array(ids.length));

@@ -61,12 +61,23 @@ describe('what is said', () => {
 
 describe('the one tap', () => {
   test.each<[string, Partial<GearItem>, string]>([
-    ['it stays at home', { stowage: 'home' }, 'Take Horn'], ['too deep', { stowage: 'hatch' }, 'Put it in reach of the seat'], ['state unknown', { state: 'unknown' }, 'Look at Horn'], ['failed', { state: 'failed' }, 'Replace Horn'],
+    ['it stays at home', { stowage: 'home' }, 'Take Horn'], ['too deep', { stowage: 'hatch' }, 'Put Horn in reach of the seat'], ['state unknown', { state: 'unknown' }, 'Look at Horn'], ['failed', { state: 'failed' }, 'Replace Horn'],
   ])('%s', (_name, more, words) => expect(label(world([anItem('horn', { name: 'Horn', ...more })]).find('NAV-33')?.mend)).toBe(words));
   test('a failed thing that would not fit either is not replaced by its like', () => {
     const child = aPerson({ name: 'Child', mass: 30, born: '2017-01-01' });
     expect(world([anItem('foam-jacket', { minMass: 70, maxMass: 120, state: 'failed', stowage: 'on-body' })], { people: [child] }).find('US-PFD-03')?.mend).toMatchObject({ add: { type: 'gear' } });
   });
+  test('every way, the cheapest first: move, test, replace, borrow, buy', () => {
+    const buried = anItem('horn', { name: 'Fresh', stowage: 'buried' }), broken = anItem('horn', { name: 'Broken', state: 'failed' });
+    const all = (gear: GearItem[]) => { const f = world(gear).find('NAV-33')!; return [f.mend, ...(f.others ?? [])].map(label); };
+    expect(all([broken, buried])).toEqual(['Put Fresh in reach of the seat', 'Replace Broken', 'Borrow: whistle or horn', 'Buy or find: whistle or horn']);
+    expect(all([anItem('horn', { name: 'Untried', state: 'due' }), buried, broken])).toEqual(['Put Fresh in reach of the seat', 'Test Untried']);
+  });
+  test('what may count already asks for a look, not for money', () => {
+    const f = world([anItem('horn', { state: 'unknown' })]).find('NAV-33')!;
+    expect([f.mend, ...(f.others ?? [])].map(label)).toEqual(['Look at horn']);
+  });
+  test('what is met has no other ways', () => expect(world([anItem('horn')]).find('NAV-33')).not.toHaveProperty('others'));
   test('nothing there: add one, of a kind that supplies it', () => expect(world([]).find('NAV-33')?.mend).toMatchObject({ add: { type: 'gear', kind: expect.any(String) } }));
   test('moving it does what it says: done, the finding is Set', () => {
     const horn = anItem('horn', { stowage: 'buried' });

@@ -29,12 +29,13 @@ export function kitFindings(requirements: Requirement[], context: KitFindingCont
       title: phrase('kit.title', { title: requirement.title }),
       because: [...outcome(requirement, context), ...requirement.because.map((b) => b.phrase)],
       figures: [], source: requirement.source, assumed: [],
-      ...(level === 'set' ? {} : withMend(mendOf(requirement, context))),
+      ...(level === 'set' ? {} : ways(waysOf(requirement, context))),
     }];
   });
 }
 
-const withMend = (mend: Mend | undefined) => (mend ? { mend } : {});
+/** The cheapest way is the one tap; the others stand behind it. */
+const ways = ([mend, ...others]: Mend[]) => ({ ...(mend ? { mend } : {}), ...(others.length > 0 ? { others } : {}) });
 
 function levelOf({ layer, applies, met }: Requirement, weight: 'fix' | 'mind' | undefined): Level {
   if (met === 'yes') return 'set';
@@ -85,7 +86,7 @@ function declaredOutcome(requirement: Requirement, { trip, people }: KitFindingC
 }
 
 /** Cheapest first: what one tap or one step ashore mends stands before what costs money. */
-const MEND_ORDER: ReasonCode[] = ['host-stays', 'stays-home', 'out-of-reach', 'not-tested', 'uncharged', 'charge-unknown', 'companion', 'approval-unknown', 'expiry-unknown', 'registration-unknown', 'size-unknown', 'length-unknown', 'cylinder-unknown', 'state-unknown', 'mass-unknown', 'age-unknown', 'unregistered'];
+const MEND_ORDER: ReasonCode[] = ['host-stays', 'stays-home', 'out-of-reach', 'not-tested', 'uncharged', 'charge-unknown', 'companion', 'approval-unknown', 'expiry-unknown', 'registration-unknown', 'size-unknown', 'length-unknown', 'cylinder-unknown', 'state-unknown', 'mass-unknown', 'age-unknown', 'rapids-unknown', 'unregistered'];
 const rankOf = (miss: NearMiss) => Math.max(...miss.reasons.map((r) => (MEND_ORDER.includes(r.code) ? MEND_ORDER.indexOf(r.code) : MEND_ORDER.length)));
 /** What lacks least and is mended cheapest stands first. */
 const byHope = (misses: NearMiss[]) => misses.toSorted((a, b) => a.reasons.length - b.reasons.length || rankOf(a) - rankOf(b));
@@ -94,24 +95,36 @@ const POINTER: Partial<Record<ReasonCode, string>> = {
   'size-unknown': '/maxMass', 'length-unknown': '/line', 'cylinder-unknown': '/cylinder', 'cylinder-fired': '/cylinder', 'too-short': '/line', 'state-unknown': '/state', expired: '/expires', failed: '/state', 'none-left': '/count',
 };
 
-function mendOf(requirement: Requirement, context: KitFindingContext): Mend | undefined {
+/** So many things that nearly count are offered to be mended. */
+const MOST_NEAR = 3;
+
+/**
+ * Every way to close what is open, the cheapest first: fetch, move, test or look at what nearly counts; settle a fact;
+ * replace by its like; borrow; buy. What may count already is worth a look, not a purse.
+ */
+function waysOf(requirement: Requirement, context: KitFindingContext): Mend[] {
   if (requirement.anyOf.length === 0) {
     const patch = context.trip.crew.map((_, i) => ({ op: 'set' as const, pointer: `/crew/${i}/wearsJacket`, value: true }));
-    return { label: phrase('mend.wear'), do: { type: 'trip', id: context.trip.id, patch } };
+    return [{ label: phrase('mend.wear'), do: { type: 'trip', id: context.trip.id, patch } }];
   }
-  if (requirement.met === 'no' || requirement.met === 'unknown') {
-    const near = byHope(requirement.nearMisses).find((miss) => rankOf(miss) < MEND_ORDER.length);
-    const mend = near && mendMiss(near, requirement, context);
-    if (mend) return mend;
-  }
+  const found: Mend[] = requirement.met === 'yes' ? [] : byHope(requirement.nearMisses).filter((miss) => rankOf(miss) < MEND_ORDER.length).slice(0, MOST_NEAR).flatMap((miss) => mendMiss(miss, requirement, context) ?? []);
   const fact = context.unsettled.get(requirement.rule)?.[0];
-  if (requirement.applies === 'unknown' && fact) return mendFact(fact, context);
+  const settled = requirement.applies === 'unknown' && fact ? mendFact(fact, context) : undefined;
+  if (settled) found.push(settled);
+  if (requirement.met === 'no' || found.length === 0) found.push(...newOnes(requirement, context));
+  return [...new Map(found.map((mend) => [JSON.stringify(mend), mend])).values()];
+}
+
+/** Replace, borrow, buy. */
+function newOnes(requirement: Requirement, context: KitFindingContext): Mend[] {
   const capability = requirement.missing[0]?.capability ?? requirement.anyOf[0][0].capability;
   // Only what nothing else stands against is worth replacing by its like.
-  const expired = requirement.nearMisses.find((m) => m.reasons.every((r) => r.code === 'expired' || r.code === 'failed'));
-  if (expired) return { label: phrase('mend.replace', { item: itemName(expired.item, context) }), go: { type: 'gear', id: expired.item, pointer: POINTER[expired.reasons[0].code] ?? '' } };
-  const kind = context.kindFor(capability);
-  return kind === undefined ? undefined : { label: phrase('mend.add', { what: phrase(`capability.${capability}`) }), add: { type: 'gear', kind } };
+  const ended = requirement.nearMisses.find((m) => m.reasons.every((r) => r.code === 'expired' || r.code === 'failed'));
+  const kind = context.kindFor(capability), what = phrase(`capability.${capability}`);
+  return [
+    ...(ended ? [{ label: phrase('mend.replace', { item: itemName(ended.item, context) }), go: { type: 'gear' as const, id: ended.item, pointer: POINTER[ended.reasons[0].code] ?? '' } }] : []),
+    ...(kind === undefined ? [] : [{ label: phrase('mend.borrow', { what }), add: { type: 'gear' as const, kind, borrowed: true as const } }, { label: phrase('mend.add', { what }), add: { type: 'gear' as const, kind } }]),
+  ];
 }
 
 const itemName = (id: string, context: KitFindingContext) => context.gear.find((g) => g.id === id)?.name ?? id;
@@ -122,14 +135,15 @@ function mendMiss(miss: NearMiss, requirement: Requirement, context: KitFindingC
   const within = requirement.anyOf.flat().find((d) => d.within)?.within ?? 'in-reach';
   if (code === 'host-stays') {
     const worn = context.wornJacket;
-    if (worn) return { label: phrase('mend.move', { host: itemName(worn, context) }), do: { type: 'gear', id: miss.item, patch: [{ op: 'set', pointer: '/on', value: worn }] } };
+    if (worn) return { label: phrase('mend.move', { item, host: itemName(worn, context) }), do: { type: 'gear', id: miss.item, patch: [{ op: 'set', pointer: '/on', value: worn }] } };
   }
   if (code === 'stays-home' || code === 'out-of-reach' || code === 'host-stays') {
-    const label = code === 'stays-home' ? phrase('mend.take', { item }) : phrase('mend.stow', { where: phrase(`where.${within}`) });
+    const label = code === 'stays-home' ? phrase('mend.take', { item }) : phrase('mend.stow', { item, where: phrase(`where.${within}`) });
     return { label, do: { type: 'trip', id: context.trip.id, patch: stowPatch(context.trip, miss.item, within) } };
   }
   const person = code === 'mass-unknown' || code === 'age-unknown' ? context.people.find((p) => (code === 'mass-unknown' ? p.mass : p.born) === undefined) : undefined;
   if (person) return { label: phrase('mend.look', { item: person.name }), go: { type: 'person', id: person.id, pointer: code === 'mass-unknown' ? '/mass' : '/born' } };
+  if (code === 'rapids-unknown' && context.waterId) return { label: phrase('mend.fact', { fact: phrase('fact.rapids') }), go: { type: 'water', id: context.waterId, pointer: '/rapids' } };
   const word = code === 'not-tested' ? 'mend.test' : code === 'uncharged' || code === 'charge-unknown' ? 'mend.charge' : 'mend.look';
   return { label: phrase(word, { item }), go: { type: 'gear', id: miss.item, pointer: (code && POINTER[code]) ?? '' } };
 }

@@ -1,5 +1,5 @@
 import { ageRange } from '../earth';
-import type { Boat, Person, Trip } from '../model';
+import type { Boat, Catalogue, Finding, Person, Trip, Water } from '../model';
 import { phrase } from '../say';
 import { assign } from './assign';
 import { demandFaults, isJacket, reason, type Piece, type Reason } from './count';
@@ -17,27 +17,41 @@ export interface JacketPlan {
 
 type CrewMember = Trip['crew'][number];
 
-/** What a fit costs beside another: first that everyone has one at all, then that it surely counts, then whose it is and how tightly it fits. */
-const NONE = 1e9, OPEN = 1e6, OTHERS = 2000, NOBODYS = 1000, WIDEST = 500;
+/** What a fit costs beside another: first that everyone has one at all, then that it surely counts, that it lifts enough for this water, whose it is, and how tightly it fits. */
+const NONE = 1e9, OPEN = 1e6, LOW = 4000, OTHERS = 2000, NOBODYS = 1000, WIDEST = 500;
+
+/** What jackets are held against: the people, what the trip says of them, the boat, the water, the day. */
+export interface JacketContext {
+  people: Person[];
+  crew: CrewMember[];
+  boat?: Boat;
+  water?: Pick<Water, 'class' | 'rapids'>;
+  /** Civil date at the launch: ages. */
+  on: string;
+  /** The law here asks for an approved one. */
+  approved: boolean;
+  openWater?: Catalogue['openWater'];
+}
 
 /**
  * One jacket for each body, exactly: as many people as can be served at all, of those as many as can be served for sure,
- * and then the least cost: one's own before others', the tightest size, then by id. A jacket that somebody stated is
- * theirs and nobody else's.
+ * and then the least cost: enough lift for this water, one's own before others', the tightest size, then by id. A jacket
+ * that somebody stated is theirs and nobody else's.
  */
-export function matchJackets(people: Person[], crew: CrewMember[], pieces: Piece[], boat: Boat | undefined, on: string, approved: boolean): JacketPlan {
+export function matchJackets(context: JacketContext, pieces: Piece[]): JacketPlan {
+  const { people, crew } = context;
   const jackets = pieces.filter((piece) => isJacket(piece.kind)).sort((a, b) => (a.item.id < b.item.id ? -1 : 1)).flatMap((piece) => Array.from({ length: Math.min(piece.item.count, people.length) || 1 }, (_, n) => ({ piece, key: `${piece.item.id}#${n}` })));
   const stated = new Map(crew.flatMap((c) => (c.jacket ? [[c.person, c.jacket] as const] : [])));
   const statedItems = new Set(stated.values());
   const mayWear = (person: Person, item: string) => (stated.has(person.id) ? stated.get(person.id) === item : !statedItems.has(item));
-  const options = new Map(people.map((person) => [person.id, jackets.filter(({ piece }) => mayWear(person, piece.item.id)).map(({ piece, key }) => ({ piece, key, faults: fitFaults(person, piece, boat, on, approved) }))]));
+  const options = new Map(people.map((person) => [person.id, jackets.filter(({ piece }) => mayWear(person, piece.item.id)).map(({ piece, key }) => ({ piece, key, faults: fitFaults(person, piece, context) }))]));
   const order = [...people].sort((a, b) => (a.id < b.id ? -1 : 1));
   // A column of nothing for each person: going without is dear, but always possible.
   const cost = order.map((person) => [
     ...jackets.map(({ piece, key }) => {
       const option = options.get(person.id)?.find((o) => o.key === key);
       if (!option || !option.faults.every((f) => f.unknown)) return NONE + 1;
-      return (option.faults.length > 0 ? OPEN : 0) + preference(person, piece);
+      return (option.faults.length > 0 ? OPEN : 0) + (liftLacking(person, piece, context) ? LOW : 0) + preference(person, piece);
     }),
     ...order.map(() => NONE),
   ]);
@@ -73,8 +87,34 @@ function preference(person: Person, { item }: Piece): number {
   return own + (item.maxMass ?? WIDEST) - (item.minMass ?? 0);
 }
 
-/** Why a jacket does not count for a body: size by weight, age, craft; label and reach as for any thing. Masses in kg. */
-export function fitFaults(person: Person, piece: Piece, boat: Boat | undefined, on: string, approved: boolean): Reason[] {
+/**
+ * Newtons that a jacket has and should have on this water for a body, where it has less; undefined where it has enough,
+ * the water is sheltered, or lift or weight are not known. Advice only: a light cut is a choice that paddlers make.
+ */
+export function liftLacking(person: Person, { item }: Piece, { water, openWater }: Pick<JacketContext, 'water' | 'openWater'>): { has: number; least: number } | undefined {
+  if (!openWater || !water || !openWater.waters.includes(water.class) || item.buoyancy === undefined || person.mass === undefined) return undefined;
+  const { mass } = person;
+  const least = openWater.least.find((row) => row.upTo === undefined || mass <= row.upTo)?.newtons;
+  return least !== undefined && item.buoyancy < least ? { has: item.buoyancy, least } : undefined;
+}
+
+/** Who goes onto open water in a jacket with little lift. */
+export function liftFindings(trip: Pick<Trip, 'id'>, plan: JacketPlan, context: JacketContext): Finding[] {
+  return context.people.flatMap((person) => {
+    const fit = plan.fits.get(person.id);
+    const low = fit && liftLacking(person, fit.piece, context);
+    if (!fit || !low) return [];
+    const at = context.crew.findIndex((c) => c.person === person.id);
+    return [{
+      id: `kit/lift/${person.id}`, level: 'mind' as const, section: 'pack/kit' as const, title: phrase('jacket.low.title', { person: person.name }),
+      because: [phrase('jacket.low.why', { item: fit.piece.item.name, ...low, mass: person.mass! }), phrase('jacket.low.schools')],
+      figures: [], assumed: [], source: { id: context.openWater!.source }, mend: { label: phrase('jacket.low.mend'), go: { type: 'trip' as const, id: trip.id, pointer: `/crew/${at}/jacket` } },
+    }];
+  });
+}
+
+/** Why a jacket does not count for a body: size by weight, age, craft, rapids; label and reach as for any thing. Masses in kg. */
+export function fitFaults(person: Person, piece: Piece, { boat, water, on, approved }: JacketContext): Reason[] {
   const { item, kind } = piece;
   // On the body of its wearer a jacket is where it has to be; the locker it usually rides in does not matter.
   const faults = [...piece.faults, ...demandFaults({ ...piece, place: piece.place === 'home' ? 'home' : 'on-body' }, { capability: 'wearable', within: 'in-reach', ...(approved ? { approved } : {}) })];
@@ -94,7 +134,11 @@ export function fitFaults(person: Person, piece: Piece, boat: Boat | undefined, 
     if (age === undefined || (age[0] < leastAge && age[1] >= leastAge)) faults.push(reason('age-unknown', { person: person.name }, true));
     else if (age[1] < leastAge) faults.push(reason('too-young', { limit: leastAge, person: person.name, age: age[1] }));
   }
-  if (boat && kind.notOn?.includes(boat.kind)) faults.push(reason('not-approved'));
+  if (!item.hardUse) {
+    if (boat && kind.notOn?.includes(boat.kind)) faults.push(reason('not-approved'));
+    if (kind.notInRapids && water?.rapids) faults.push(reason('not-for-rapids'));
+    else if (kind.notInRapids && water?.class === 'river' && water.rapids === undefined) faults.push(reason('rapids-unknown', undefined, true));
+  }
   return faults;
 }
 

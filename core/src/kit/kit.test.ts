@@ -1,11 +1,14 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
+import { check } from '../../test/check';
 import { runs } from '../../test/runs';
 import { aBoat, anItem, aPerson } from '../../test/demo';
-import type { Demand, GearItem, Person, Requirement, Rule, Trip } from '../model';
+import type { Demand, GearItem, Person, Requirement, Rule, Trip, Water } from '../model';
 import { CATALOGUE } from '../trip';
 import type { RuleResult } from '../rules';
 import { forgottenBefore, forgottenKey, matchKit, packGroups, packList } from '.';
+import type { Piece } from './count';
+import { liftLacking } from './jackets';
 import type { KitInput } from './match';
 
 const ruleOf = (anyOf: Demand[][], more: Partial<Rule> = {}): RuleResult => ({ rule: { id: 'R', layer: 'law', title: 'R', text: '', source: 's', section: '1', confidence: 'H', verified: false, noted: '2026-01-01', when: { always: true }, anyOf, ...more }, pack: { id: 'p' } as RuleResult['pack'], applies: 'yes', because: [], missing: [] });
@@ -91,6 +94,38 @@ describe('jackets', () => {
   test('a cylinder that is fired does not count, one nobody looked at is open', () => {
     const with_ = (cylinder: GearItem['cylinder']) => match(EACH, [anItem('inflatable-jacket', { minMass: 30, maxMass: 150, stowage: 'on-body', cylinder })]);
     expect([with_('green').met, with_(undefined).met, with_('fired').met]).toEqual(['yes', 'unknown', 'no']);
+  });
+  describe('rapids', () => {
+    const inflatable = (more: Partial<GearItem> = {}) => [anItem('inflatable-jacket', { minMass: 30, maxMass: 150, stowage: 'on-body', cylinder: 'green', ...more })];
+    const on = (rapids: boolean | undefined, gear = inflatable()) => match(EACH, gear, { water: { class: 'river', ...(rapids === undefined ? {} : { rapids }) } });
+    check('recalled', 'cfr-33-175-b', 'an inflatable jacket does not count in rapids; where nobody said, it may', () => {
+      expect([on(true).met, on(undefined).met, on(false).met]).toEqual(['no', 'unknown', 'yes']);
+      expect(codes(on(true))).toContain('not-for-rapids');
+    });
+    test('a label that allows it makes it count; foam always counts', () => {
+      expect(on(true, inflatable({ hardUse: true })).met).toBe('yes');
+      expect(on(true, [jacket(50, 100)]).met).toBe('yes');
+    });
+    test('elsewhere than on a river nobody has to say it', () => expect(match(EACH, inflatable(), { water: { class: 'lake' } }).met).toBe('yes'));
+  });
+  describe('lift on open water', () => {
+    const { openWater } = CATALOGUE;
+    const lacking = (mass: number, buoyancy: number | undefined, water: Water['class'] = 'coastal') => liftLacking(aPerson({ mass }), { item: anItem('foam-jacket', { buoyancy }) } as Piece, { water: { class: water }, openWater });
+    for (const [mass, newtons] of [[20, 30], [21, 40], [30, 40], [31, 50], [40, 50], [50, 60], [60, 70], [70, 80], [71, 100], [110, 100]] as const)
+      check('recalled', 'iso-12402', `level 100 lifts a wearer of ${mass} kg with ${newtons} N`, () => {
+        expect(lacking(mass, newtons)).toBeUndefined();
+        expect(lacking(mass, newtons - 1)).toEqual({ has: newtons - 1, least: newtons });
+      });
+    test('sheltered water asks for no more than the label; what nobody entered is not held against it', () => {
+      expect(lacking(80, 50, 'lake')).toBeUndefined();
+      expect(lacking(80, undefined)).toBeUndefined();
+    });
+    test('of two that fit, the one that lifts enough is taken, though it is somebody else’s', () => {
+      const person = aPerson({ mass: 80 });
+      const own = jacket(70, 90, { owner: person.id, buoyancy: 55 }), other = jacket(60, 120, { owner: aPerson().id, buoyancy: 150 });
+      const takes = (cls: Water['class']) => match(EACH, [own, other], { people: [person], water: { class: cls }, openWater }).metBy[0].item;
+      expect([takes('coastal'), takes('lake')]).toEqual([other.id, own.id]);
+    });
   });
   test('a stated jacket binds', () => {
     const person = aPerson({ mass: 80 });

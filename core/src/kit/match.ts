@@ -1,8 +1,8 @@
 import type { Boat, Capability, Catalogue, Condition, Demand, GearKind, NearMiss, Person, Requirement, Shortfall, Trip, Truth } from '../model';
 import { evaluate, type RuleResult, type World } from '../rules';
-import { demandFaults, indexCatalogue, piecesOf, reason, stowages, type CountContext, type Piece } from './count';
-import { cover, type Answered, type Ask, type Unit } from './cover';
-import { matchJackets, whoLacks, type JacketPlan } from './jackets';
+import { demandFaults, indexCatalogue, piecesOf, reason, settle, stowages, type CountContext, type Piece } from './count';
+import { cover, type Answered, type Ask, type Row, type Unit } from './cover';
+import { matchJackets, whoLacks, type JacketContext, type JacketPlan } from './jackets';
 
 export interface KitInput {
   rules: RuleResult[];
@@ -11,6 +11,8 @@ export interface KitInput {
   /** Facts of each person, for deeds that concern only some. */
   crew?: World['crew'];
   boat?: Boat;
+  water?: JacketContext['water'];
+  openWater?: Catalogue['openWater'];
   gear: CountContext['gear'];
   catalogue: Catalogue | Map<string, GearKind>;
   /** Civil dates at the launch: the day of leaving (ages) and the day the trip ends (dates, tests). */
@@ -22,6 +24,7 @@ export interface KitInput {
 export interface KitMatch {
   requirements: Requirement[];
   jackets: JacketPlan;
+  bodies: JacketContext;
   pieces: Piece[];
   /** The search for the least set was finished. */
   proved: boolean;
@@ -51,19 +54,19 @@ function unitsOf(pieces: Piece[]): Map<string, Unit> {
  */
 export function matchKit(input: KitInput): KitMatch {
   const catalogue = input.catalogue instanceof Map ? input.catalogue : indexCatalogue(input.catalogue);
-  const base: CountContext = { boat: input.boat, people: input.people, gear: input.gear, catalogue, endsOn: input.endsOn, worn: new Map() };
-  const places = stowages(input.gear, input.trip);
+  const own = piecesOf({ boat: input.boat, people: input.people, gear: input.gear, catalogue, endsOn: input.endsOn }, stowages(input.gear, input.trip));
   const approved = input.rules.some((r) => r.rule.layer === 'law' && r.applies !== 'no' && r.rule.anyOf.flat().some((d) => d.capability === 'wearable' && d.approved));
-  const jackets = matchJackets(input.people, input.trip.crew, piecesOf(base, places), input.boat, input.on, approved);
+  const bodies: JacketContext = { people: input.people, crew: input.trip.crew, boat: input.boat, water: input.water, on: input.on, approved, openWater: input.openWater };
+  const jackets = matchJackets(bodies, settle(own, { worn: new Map() }));
   const worn = new Map([...jackets.fits].map(([person, fit]) => [fit.piece.item.id, input.people.find((p) => p.id === person)!]));
-  const pieces = piecesOf({ ...base, worn, unsettled: jackets.unsettled }, places);
+  const pieces = settle(own, { worn, unsettled: jackets.unsettled });
   const supply = new Supply(pieces, jackets);
 
   const asked = input.rules.filter((r) => r.applies !== 'no' && r.rule.anyOf.length > 0);
   const asks = asked.map((result): Ask => ({ id: keyOf(result), rank: RANK[result.rule.layer], alternatives: result.rule.anyOf.map((demands) => demands.filter((d) => d.forWhom !== 'each').map((demand) => supply.row(demand))) }));
   const { answers, proved } = cover(asks, unitsOf(pieces), input.mostNodes);
   const requirements = input.rules.map((result) => requirementOf(result, input, supply, answers.get(keyOf(result)), jackets));
-  return { requirements, jackets, pieces, proved };
+  return { requirements, jackets, bodies, pieces, proved };
 }
 
 const keyOf = ({ rule, pack }: RuleResult) => `${pack.id}/${rule.id}`;
@@ -111,9 +114,14 @@ class Supply {
       });
   }
 
-  row(demand: Demand) {
-    const usable = this.candidates(demand).filter((c) => c.faults.every((f) => f.unknown));
-    return { need: demand.count ?? 1, from: usable.map((c) => ({ id: c.piece.item.id, open: c.open })), ...(demand.pool ? { pool: demand.pool } : {}) };
+  private readonly usable = new Map<Candidate[], Row['from']>();
+
+  /** What is asked, out of what counts or may count. Rows of one demand share one list. */
+  row(demand: Demand): Row {
+    const candidates = this.candidates(demand);
+    let from = this.usable.get(candidates);
+    if (!from) this.usable.set(candidates, (from = candidates.filter((c) => c.faults.every((f) => f.unknown)).map((c) => ({ id: c.piece.item.id, open: c.open }))));
+    return { need: demand.count ?? 1, from, ...(demand.pool ? { pool: demand.pool } : {}) };
   }
 }
 
@@ -130,16 +138,16 @@ function requirementOf(result: RuleResult, input: KitInput, supply: Supply, answ
   if (!answered) return { ...base, ...unmet(rule.anyOf, supply, bodies) };
   const open = answered.uses.some((use) => use.open) || bodies?.met === 'unknown';
   const met: Truth = bodies?.met === 'no' ? 'no' : open ? 'unknown' : 'yes';
-  // Where something may count, only what is open about that very thing is of use.
-  const used = new Set(answered.uses.filter((u) => u.open).map((u) => u.id));
-  const doubts = open ? rule.anyOf[answered.alternative].flatMap((d) => supply.candidates(d)).filter((c) => used.has(c.piece.item.id)) : [];
+  // Where something only may count, what is open about it is told, and what else nearly counts: it may be mended sooner.
+  const doubts = open ? nearly(rule.anyOf, supply) : [];
   return {
     ...base, met, metBy: [...(bodies?.metBy ?? []), ...answered.uses.map((u) => ({ item: u.id, count: u.count }))], missing: bodies?.missing ?? [],
-    nearMisses: mergeMisses([...(bodies?.nearMisses ?? []), ...doubts.map(missOf)]),
+    nearMisses: mergeMisses([...(bodies?.nearMisses ?? []), ...doubts]),
   };
 }
 
-const missOf = ({ piece, faults }: Candidate): NearMiss => ({ item: piece.item.id, reasons: faults });
+/** Everything that would serve some demand, were it not for what stands against it. */
+const nearly = (anyOf: Demand[][], supply: Supply): NearMiss[] => anyOf.flat().filter((d) => d.forWhom !== 'each').flatMap((d) => supply.candidates(d)).filter((c) => c.faults.length > 0).map(({ piece, faults }) => ({ item: piece.item.id, reasons: faults }));
 
 /** Nothing answers it: the alternative that lacks least is shown, and everything that nearly counted. */
 function unmet(anyOf: Demand[][], supply: Supply, bodies: JacketAnswer | undefined): Pick<Requirement, 'met' | 'metBy' | 'missing' | 'nearMisses'> {
@@ -152,8 +160,7 @@ function unmet(anyOf: Demand[][], supply: Supply, bodies: JacketAnswer | undefin
   const least = short.reduce((a, b) => (lack(b) < lack(a) ? b : a), short[0] ?? []);
   // All there, yet promised elsewhere in its pool: the first demand is what falls short.
   const missing = least.length > 0 || anyOf.length === 0 ? least : [{ capability: anyOf[0][0].capability, need: anyOf[0][0].count ?? 1, have: 0 }];
-  const near = anyOf.flat().filter((d) => d.forWhom !== 'each').flatMap((d) => supply.candidates(d)).filter((c) => c.faults.length > 0);
-  return { met: 'no', metBy: bodies?.metBy ?? [], missing: [...(bodies?.missing ?? []), ...missing], nearMisses: mergeMisses([...(bodies?.nearMisses ?? []), ...near.map(missOf)]) };
+  return { met: 'no', metBy: bodies?.metBy ?? [], missing: [...(bodies?.missing ?? []), ...missing], nearMisses: mergeMisses([...(bodies?.nearMisses ?? []), ...nearly(anyOf, supply)]) };
 }
 
 type JacketAnswer = Pick<Requirement, 'met' | 'metBy' | 'missing' | 'nearMisses'>;

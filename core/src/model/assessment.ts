@@ -47,7 +47,7 @@ export interface Patch {
 export type Mend =
   | { label: Phrase; go: FieldRef }
   | { label: Phrase; do: { type: ThingType; id: string; patch: Patch[] } }
-  | { label: Phrase; add: { type: 'gear'; kind: string } }
+  | { label: Phrase; add: { type: 'gear'; kind: string; borrowed?: true } }
   | { label: Phrase; open: SectionId };
 
 export interface SourceRef {
@@ -69,6 +69,8 @@ export interface Finding {
   source?: SourceRef;
   assumed: Phrase[];
   mend?: Mend;
+  /** Other ways to the same end, each dearer than the one before. */
+  others?: Mend[];
 }
 
 export type Truth = 'yes' | 'no' | 'unknown';
@@ -81,7 +83,7 @@ export interface Because {
 export type ReasonCode =
   | 'stays-home' | 'other-boat' | 'host-stays' | 'failed' | 'expired' | 'not-tested' | 'uncharged' | 'charge-unknown'
   | 'companion' | 'out-of-reach' | 'not-approved' | 'approval-unknown' | 'unregistered' | 'registration-unknown' | 'taken'
-  | 'too-small' | 'too-big' | 'size-unknown' | 'mass-unknown' | 'too-young' | 'age-unknown' | 'none-left' | 'state-unknown' | 'not-worn' | 'expiry-unknown' | 'too-short' | 'length-unknown' | 'unsettled' | 'cylinder-unknown' | 'cylinder-fired';
+  | 'too-small' | 'too-big' | 'size-unknown' | 'mass-unknown' | 'too-young' | 'age-unknown' | 'none-left' | 'state-unknown' | 'not-worn' | 'expiry-unknown' | 'too-short' | 'length-unknown' | 'unsettled' | 'cylinder-unknown' | 'cylinder-fired' | 'not-for-rapids' | 'rapids-unknown';
 
 export interface NearMiss {
   item: string;

@@ -138,10 +138,15 @@ export const GearKind = z.strictObject({
   leastAge: z.number().min(0).max(99).optional(),
   leastMass: z.number().min(0).max(200).optional(),
   notOn: z.array(z.string().max(30)).max(10).optional(),
+  /** Not for rapids, unless the single label allows it. */
+  notInRapids: z.boolean().optional(),
   source: z.string().max(60),
 });
 export type GearKind = z.infer<typeof GearKind>;
-export const Catalogue = z.strictObject({ schema: z.literal(1), version: z.string().max(20), kinds: z.array(GearKind).max(2000) });
+export const Catalogue = z.strictObject({ schema: z.literal(1), version: z.string().max(20), kinds: z.array(GearKind).max(2000),
+  /** What a jacket should lift where no shelter and no help is near: newtons by the wearer's mass, the last row without an end. */
+  openWater: z.strictObject({ waters: z.array(z.string().max(20)).min(1), least: z.array(z.strictObject({ upTo: z.number().positive().optional(), newtons: z.number().positive() })).min(1), source: z.string().max(60) }).optional(),
+});
 export type Catalogue = z.infer<typeof Catalogue>;
 
 /** A pack of one's own: imported, or a copy that was edited. */

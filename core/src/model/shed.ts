@@ -85,6 +85,7 @@ export const GearItem = z.strictObject({
   tether: titled(z.boolean().optional(), 'On a tether'),
   borrowedFrom: titled(z.string().max(80).optional(), 'Borrowed from'),
   buoyancy: measure('force', 'Buoyancy', 10, 500).optional(),
+  hardUse: titled(z.boolean().optional(), 'Label allows watercraft, towing and rapids', { help: 'Most inflatable jackets say that they are not for these.' }),
   registered: choice('Registered', { yes: 'Yes, and current', no: 'No' }).optional(),
 }).refine((g) => g.minMass === undefined || g.maxMass === undefined || g.minMass <= g.maxMass, { message: 'the lower weight stands above the upper', path: ['minMass'] });
 export type GearItem = z.infer<typeof GearItem>;
@@ -128,6 +129,7 @@ export const Water = z.strictObject({
   zone: titled(Zone, 'Time zone'),
   tide: titled(TideStation.optional(), 'Tide station', { hidden: true }),
   forecastAt: titled(Position.optional(), 'Forecast for', { hidden: true }),
+  rapids: titled(z.boolean().optional(), 'Rapids', { help: 'White water of any grade on the way you go.' }),
   rescueNumber: titled(z.string().max(40).optional(), 'Number to ring for rescue here', { help: 'Ask locally. Escale never rings it by itself.' }),
   rescueName: titled(z.string().max(80).optional(), 'Who answers it'),
   /** Answers to a rule pack's own questions, by question id. */

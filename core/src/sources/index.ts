@@ -41,6 +41,7 @@ export const SOURCES = {
   'cfr-33-183': recalled('33 CFR part 183: safe loading', 'US Coast Guard', 'as known in early 2025'),
   'no-plate-rule': recalled("Length × beam / 15, from the Boater's Guide to the Federal Requirements", 'US Coast Guard', undefined),
   'kayak-share': recalled('Paddler and gear at no more than 65 to 75 % of the maker’s greatest load', 'Paddling instruction, several', undefined, 'M'),
+  'iso-12402': recalled('ISO 12402: personal flotation devices, level 100 by the wearer’s mass', 'International Organization for Standardization', '2020', 'M'),
   'cold-1-10-1': recalled('1 minute, 10 minutes, 1 hour', 'Giesbrecht and Wilkerson', '2006'),
   hayward: recalled('Survival time in cold water, Can. J. Physiol. Pharmacol. 53:21–32', 'Hayward, Eckerson and Collis', '1975'),
   'cold-table': recalled('Exhaustion and expected survival by water temperature', 'US Coast Guard, in many handbooks', undefined),

@@ -1,6 +1,6 @@
 import { drives } from '../boat';
 import { civilDate, wallToInstant } from '../earth';
-import { kitFindings, matchKit, type KitMatch } from '../kit';
+import { kitFindings, liftFindings, matchKit, type KitMatch } from '../kit';
 import { LEVELS } from '../model/lists';
 import type { Assessment, Capability, Figure, Finding, Level, Schedule } from '../model';
 import { readyTasks, scheduleOf } from '../passage';
@@ -51,7 +51,7 @@ export function prepare(input: AssessInput): Prepared {
     const endsOn = schedule?.home ? civilDate(schedule.home, zone) : on;
     const world = worldOf(context, schedule, on, facts);
     const rules = applyPacks(input.packs, world);
-    const kit = matchKit({ rules, trip, people: context.people, crew: world.crew, ...(context.boat ? { boat: context.boat } : {}), gear: input.shed.gear, catalogue: context.kinds, on, endsOn });
+    const kit = matchKit({ rules, trip, people: context.people, crew: world.crew, boat: context.boat, water, openWater: input.catalogue.openWater, gear: input.shed.gear, catalogue: context.kinds, on, endsOn });
     return { homeBy, schedule, on, world, rules, kit };
   };
 
@@ -69,6 +69,7 @@ export function prepare(input: AssessInput): Prepared {
         ...(context.boat ? { boatId: context.boat.id } : {}), ...(water ? { waterId: water.id } : {}), ...wornJacket(kit),
         kindFor: (capability) => kindFor(context, capability),
       }),
+      ...liftFindings(trip, kit.jackets, kit.bodies),
       ...shoreFindings(context, schedule, ready),
     ];
     return { core: CORE_VERSION, trip: trip.id, now: input.now, ...(leave === undefined ? {} : { leave }), findings: sorted(findings), figures, requirements: kit.requirements, leastProved: kit.proved, ...(schedule ? { schedule } : {}), ready, packs };

@@ -7,9 +7,17 @@ import type { AssessInput } from './context';
 export interface Change {
   id: 'night' | 'day' | 'one-more' | `boat-${string}` | 'further';
   title: string;
-  /** Requirements that come, and that go; those that stay are not named. */
-  comes: Requirement[];
-  goes: Requirement[];
+  /** What comes or is asked for more often, and what goes; what stays is not named. */
+  comes: Asked[];
+  goes: Asked[];
+}
+
+/** One thing that is asked for: by which rule of which pack, and for how many. */
+export interface Asked { key: string; title: string; layer: Requirement['layer']; times: number }
+
+/** What is or may be asked for, of so many people aboard. Plain data, so that a device can remember it. */
+export function asksOf(requirements: Requirement[], people: number): Asked[] {
+  return requirements.filter((r) => r.applies !== 'no').map((r) => ({ key: `${r.pack}/${r.rule}`, title: r.title, layer: r.layer, times: r.anyOf.flat().some((d) => d.forWhom === 'each') ? people : 1 }));
 }
 
 /** One nautical mile of latitude in degrees: near enough to ask "a mile further out". */
@@ -32,12 +40,12 @@ function otherLight({ trip, shed }: AssessInput, prepared: Prepared): { dark: bo
 export function whatChanges(input: AssessInput): Change[] {
   const { trip, shed } = input;
   const prepared = prepare(input);
-  const now = prepared.whole().requirements;
-  const with_ = (change: Partial<AssessInput>) => prepare({ ...input, ...change }).whole().requirements;
+  const now = asksOf(prepared.whole().requirements, trip.crew.length);
+  const with_ = (change: Partial<AssessInput>) => asksOf(prepare({ ...input, ...change }).whole().requirements, (change.trip ?? trip).crew.length);
   const found: Change[] = [];
-  const say = (id: Change['id'], title: string, then: Requirement[]) => found.push({ id, title, ...compare(now, then) });
+  const say = (id: Change['id'], title: string, then: Asked[]) => found.push({ id, title, ...compare(now, then) });
   const other = otherLight(input, prepared);
-  if (other) say(other.dark ? 'day' : 'night', other.dark ? 'By day' : 'By night', prepared.at(other.leave).requirements);
+  if (other) say(other.dark ? 'day' : 'night', other.dark ? 'By day' : 'By night', asksOf(prepared.at(other.leave).requirements, trip.crew.length));
   say('one-more', 'One more person', with_({ trip: { ...trip, crew: [...trip.crew, { person: ONE_MORE.id, role: 'crew' }] }, shed: { ...shed, people: [...shed.people, ONE_MORE] } }));
   for (const boat of shed.boats.filter((b: Boat) => b.id !== trip.boat)) say(`boat-${boat.id}`, `In ${boat.name}`, with_({ trip: { ...trip, boat: boat.id } }));
   const furthest = trip.halts.at(-1)?.place;
@@ -45,10 +53,11 @@ export function whatChanges(input: AssessInput): Change[] {
   return found;
 }
 
-/** Which requirements come and which go between two sets; whether the same one asks for more counts as coming. */
-export function compare(now: Requirement[], then: Requirement[]): Pick<Change, 'comes' | 'goes'> {
-  const asks = (list: Requirement[]) => new Map(list.filter((r) => r.applies !== 'no').map((r) => [`${r.pack}/${r.rule}`, r]));
-  const a = asks(now), b = asks(then);
-  return { comes: [...b].filter(([key]) => !a.has(key)).map(([, r]) => r), goes: [...a].filter(([key]) => !b.has(key)).map(([, r]) => r) };
+/** What comes and what goes between two sets. What is asked for more people than before comes; for fewer, it goes. */
+export function compare(now: Asked[], then: Asked[]): Pick<Change, 'comes' | 'goes'> {
+  const more = (list: Asked[], than: Asked[]) => {
+    const times = new Map(than.map((a) => [a.key, a.times]));
+    return list.filter((a) => a.times > (times.get(a.key) ?? 0));
+  };
+  return { comes: more(then, now), goes: more(now, then) };
 }
-

@@ -188,7 +188,7 @@ describe('properties', () => {
     let n = 0;
     for (const trip of [0, 1, 2]) {
       const input = inputOf(trip);
-      for (const { mend } of assess(input).findings) {
+      for (const mend of assess(input).findings.flatMap((f) => [f.mend, ...(f.others ?? [])])) {
         if (!mend || !('do' in mend)) continue;
         const { type, id, patch } = mend.do;
         const doc = type === 'trip' ? input.trip : input.shed.gear.find((g) => g.id === id)!;

@@ -21,5 +21,6 @@ export const RULE_WORDS = {
   'fact.water.class': 'Kind of water', 'fact.water.tidal': 'Tidal water', 'fact.day.dark': 'On the water between sunset and sunrise', 'fact.day.poorVisibility': 'Poor visibility',
   'fact.day.water': 'Water temperature', 'fact.day.hours': 'Time out', 'fact.day.furthest': 'Furthest from the launch', 'fact.question': '{ask}',
   'fact.answer': 'the question about this water',
+  'fact.rapids': 'rapids on this water',
   'person.nobody': 'anyone aboard',
 } as const;
