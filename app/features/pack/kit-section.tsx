@@ -55,13 +55,12 @@ export function KitSection() {
 /** What the last edits brought and took away, until it is marked as seen. What came is marked in the list as well. */
 function SinceLook({ since: { comes, goes, packs, seen } }: { since: Since }) {
   const p = usePalette();
-  const titles = (list: typeof comes) => list.map((a) => a.title).join(', ');
   if (comes.length + goes.length + packs.length === 0) return null;
   return (
     <View role="group" aria-label="Since your last look" style={{ borderWidth: 2, borderColor: p.ink, backgroundColor: p.raised, padding: 10, gap: 4 }}>
       <T as="section" heading={3}>Since your last look</T>
-      {comes.length > 0 ? <T>Asked for now: {titles(comes)}.</T> : null}
-      {goes.length > 0 ? <T as="soft">No longer asked for: {titles(goes)}.</T> : null}
+      {comes.length > 0 ? <T>{comes.length === 1 ? 'One thing more is asked for; it is' : `${comes.length} things more are asked for; they are`} marked <T as="strong">new</T> below.</T> : null}
+      {goes.length > 0 ? <T as="soft">No longer: {goes.map((a) => a.title).join(', ')}.</T> : null}
       {packs.map((pack) => <T key={pack.id} as="soft">Rule list {pack.id} now holds in version {pack.to}; it was {pack.from}.</T>)}
       <Row><Button label="Mark what changed as seen" onPress={seen}>Seen</Button></Row>
     </View>

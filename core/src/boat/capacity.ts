@@ -1,5 +1,7 @@
 import type { Boat } from '../model';
-import { FOOT } from '../units';
+import { FOOT, HORSEPOWER, INCH, POUND } from '../units';
+import { whole } from './float';
+import type { Hull } from './hull';
 
 /** Craft for which length × beam says nothing (source `no-plate-rule`; the maker's word is the only one). */
 const NO_PERSONS_RULE: ReadonlySet<Boat['kind']> = new Set(['sit-on-top', 'sit-inside', 'canoe', 'paddleboard', 'personal-watercraft', 'inflatable', 'catamaran', 'raft']);
@@ -26,3 +28,61 @@ export function personsRule(kind: Boat['kind'], length: number, beam: number): n
 export function personsFromPounds(pounds: number): number {
   return Math.floor((pounds + 32) / 141 + 0.5);
 }
+
+/** Monohulls under this length carry a capacity plate in the United States (33 CFR 183.21), but for craft of the list above and sailboats. */
+export const PLATED_UNDER = 20 * FOOT;
+
+/** Do subparts B to D of 33 CFR 183 speak of this boat? Undefined while her length is not known. */
+export function plated({ kind, length, propulsion }: Pick<Boat, 'kind' | 'length' | 'propulsion'>): boolean | undefined {
+  if (NO_PERSONS_RULE.has(kind) || propulsion.some((p) => p.kind === 'sail')) return false;
+  return length === undefined ? undefined : length < PLATED_UNDER;
+}
+
+export type Driven = 'outboard' | 'inboard' | 'manual';
+
+/**
+ * Weight capacity from maximum displacement and empty weight: persons, motor and gear. 33 CFR 183.33, .35, .37, source
+ * `cfr-33-183`. Any one unit of mass. Inboards: the greater of (MD − BW − 4·machinery)/5 and (MD − BW)/7.
+ * @example weightCapacity('outboard', 2600, 450) // 430
+ */
+export function weightCapacity(driven: Driven, displacement: number, boat: number, machinery = 0): number {
+  const room = displacement - boat;
+  if (driven === 'manual') return 0.3 * room;
+  return driven === 'outboard' ? room / 5 : Math.max((room - 4 * machinery) / 5, room / 7);
+}
+
+/** Mass of the water she displaces when it just does not come in: the hull up to the lowest point of her edge, level, kg. */
+export function maximumDisplacement(hull: Hull, density = 1000): number {
+  const lowest = Math.min(...hull.edge.map((e) => e.z));
+  return density * whole([{ strips: hull.strips.map((s) => ({ ...s, rings: s.rings.map((ring) => ring.map((v, i) => (i % 2 === 1 ? Math.min(v, lowest) : v))) })), share: 1 }]).volume;
+}
+
+/** Steps and formulas of Table 183.53 (`core/data/powering.json`). */
+export interface PoweringData {
+  lowFactor: { upTo: number; horsepower: number }[];
+  remote: Formula;
+  flat: Formula;
+  other: Formula;
+  roundUpTo: number;
+  remoteTransomInches: number;
+}
+interface Formula { times: number; minus: number }
+
+/**
+ * Most outboard power of a monohull by 33 CFR 183.53: factor = length × transom width in feet, rounded; a table up to 52,
+ * a formula above; rounded up to the next 5 hp. Source `cfr-33-183`. Never for kayaks, canoes, inflatables: their plate.
+ * @param length, width, transom metres @returns watts
+ * @example powering({ length: 14 * FOOT, width: 4.5 * FOOT, remote: true, transom: 20 * INCH }, data) // 40 hp
+ */
+export function powering({ length, width, flat = false, remote = false, transom = 0 }: { length: number; width: number; flat?: boolean; remote?: boolean; transom?: number }, data: PoweringData): number {
+  const factor = Math.round((length / FOOT) * (width / FOOT) + 1e-7);
+  const step = data.lowFactor.findIndex((row) => factor <= row.upTo);
+  // A flat bottom with hard chines steps down one row.
+  if (step >= 0) return data.lowFactor[flat ? Math.max(0, step - 1) : step].horsepower * HORSEPOWER;
+  const { times, minus } = remote && transom >= data.remoteTransomInches * INCH - 1e-9 ? data.remote : flat ? data.flat : data.other;
+  return Math.ceil((times * factor - minus) / data.roundUpTo - 1e-9) * data.roundUpTo * HORSEPOWER;
+}
+
+/** Newton's persons: what a builder's plate counts a person as, kg (ISO 14946, source `iso-14946`). */
+export const PLATE_PERSON = 75;
+export const inPounds = (kg: number) => kg / POUND;

@@ -1,5 +1,12 @@
 /**
- * boat: what she carries and how she moves. Plate, maker's figure or estimate, never one passed off as another.
+ * boat: what she carries, how she lies under it, what happens when she fills, and how she moves.
+ * Plate, maker's figure or estimate, never one passed off as another.
  */
 export * from './capacity';
+export * from './energy';
+export * from './float';
+export * from './flood';
+export * from './hull';
 export * from './load';
+export * from './stow';
+export * from './swamp';

@@ -1,7 +1,11 @@
-import type { Boat, Person, Trip } from '../model';
+import type { Boat, LoadItem, Person, Trip } from '../model';
+import { LIQUIDS } from '../model/lists';
 
 /** Share of a maker's greatest load to plan for, and above which it is too deep (source `kayak-share`: 65 to 75 %). */
 export const PLANNED_SHARE = 0.75;
+
+/** Kilograms of one entry of the load: a liquid weighs what its volume does. */
+export const massOf = ({ mass, liquid, volume }: Pick<LoadItem, 'mass' | 'liquid' | 'volume'>): number => (liquid !== undefined && volume !== undefined ? volume * LIQUIDS[liquid].density : (mass ?? 0));
 
 export interface LoadSum {
   /** kg */
@@ -12,25 +16,28 @@ export interface LoadSum {
   unknown: string[];
   guessed: boolean;
   limit?: { mass: number; from: 'plate' | 'advised'; guessed: boolean };
+  /** What the plate allows of people's weight and of power. */
+  personsMass?: number;
   persons: number;
   personsLimit?: { count: number; from: 'plate' };
 }
 
 const isGuess = (thing: { basis?: Record<string, string> }, pointer: string) => thing.basis?.[pointer] === 'guessed';
+export const plateOf = (boat: Pick<Boat, 'plate'>) => (boat.plate === 'none' ? undefined : boat.plate);
 
 /** Everything that goes in, against the plate or the maker's figure. Masses in kg. */
 export function loadOf(boat: Boat, people: Person[], trip: Pick<Trip, 'load'>): LoadSum {
   const weighed = people.filter((p) => p.mass !== undefined);
   const peopleMass = weighed.reduce((sum, p) => sum + (p.mass ?? 0), 0);
-  const gear = trip.load.reduce((sum, item) => sum + item.mass, 0);
-  const plate = boat.plate === 'none' ? undefined : boat.plate;
+  const gear = trip.load.reduce((sum, item) => sum + massOf(item), 0);
+  const plate = plateOf(boat);
   const limit = plate?.totalMass !== undefined ? { mass: plate.totalMass, from: 'plate' as const, guessed: isGuess(boat, '/plate/totalMass') }
     : boat.advisedLoad !== undefined ? { mass: boat.advisedLoad, from: 'advised' as const, guessed: isGuess(boat, '/advisedLoad') } : undefined;
   return {
     people: peopleMass, gear, total: peopleMass + gear,
     unknown: people.filter((p) => p.mass === undefined).map((p) => p.name),
     guessed: people.some((p) => isGuess(p, '/mass')) || (limit?.guessed ?? false),
-    limit, persons: people.length,
+    limit, ...(plate?.personsMass === undefined ? {} : { personsMass: plate.personsMass }), persons: people.length,
     personsLimit: plate?.persons === undefined ? undefined : { count: plate.persons, from: 'plate' },
   };
 }
@@ -45,3 +52,4 @@ export function drives(boat: Boat): { motor?: boolean; combustion?: boolean; inb
   const power = motors.length === 0 ? 0 : motors.some((p) => p.power === undefined) ? undefined : Math.max(...motors.map((p) => p.power ?? 0));
   return { motor, sail, ...(power === undefined ? {} : { power }), inboard: boat.propulsion.some((p) => p.kind === 'inboard'), combustion: boat.propulsion.some((p) => p.kind === 'outboard' || p.kind === 'inboard'), manual: !motor && !sail, human: boat.propulsion[0].kind === 'paddle' || boat.propulsion[0].kind === 'oars' || boat.propulsion[0].kind === 'pedals' };
 }
+

@@ -1,4 +1,4 @@
-import type { Capability, Demand, Finding, GearItem, Level, Mend, NearMiss, Person, Phrase, ReasonCode, Requirement, Trip } from '../model';
+import type { Capability, Demand, Finding, GearItem, GearKind, Level, Mend, NearMiss, Person, Phrase, ReasonCode, Requirement, Trip } from '../model';
 import { phrase } from '../say';
 import { FACTS, QUESTION } from '../rules';
 
@@ -14,8 +14,8 @@ export interface KitFindingContext {
   wornJacket?: string;
   boatId?: string;
   waterId?: string;
-  /** Kinds of the catalogue that supply a capability, first the plainest. */
-  kindFor: (capability: Capability) => string | undefined;
+  /** The plainest kind of the catalogue that supplies a capability. */
+  kindFor: (capability: Capability) => GearKind | undefined;
 }
 
 /** One finding a requirement that applies or may apply. Law is loud; advice speaks with its rule's weight; what can't be told is never Set. */
@@ -123,7 +123,9 @@ function newOnes(requirement: Requirement, context: KitFindingContext): Mend[] {
   const kind = context.kindFor(capability), what = phrase(`capability.${capability}`);
   return [
     ...(ended ? [{ label: phrase('mend.replace', { item: itemName(ended.item, context) }), go: { type: 'gear' as const, id: ended.item, pointer: POINTER[ended.reasons[0].code] ?? '' } }] : []),
-    ...(kind === undefined ? [] : [{ label: phrase('mend.borrow', { what }), add: { type: 'gear' as const, kind, borrowed: true as const } }, { label: phrase('mend.add', { what }), add: { type: 'gear' as const, kind } }]),
+    // Papers are one's own.
+    ...(kind === undefined || kind.group === 'paper' ? [] : [{ label: phrase('mend.borrow', { what }), add: { type: 'gear' as const, kind: kind.id, borrowed: true as const } }]),
+    ...(kind === undefined ? [] : [{ label: phrase(kind.group === 'paper' ? 'mend.papers' : 'mend.add', { what }), add: { type: 'gear' as const, kind: kind.id } }]),
   ];
 }
 

@@ -16,3 +16,13 @@ export type ClothingKind = keyof typeof CLOTHING;
 /** The four levels, worst first. */
 export const LEVELS = ['stop', 'fix', 'mind', 'set'] as const;
 export type Level = (typeof LEVELS)[number];
+
+/** Liquids aboard: kilograms a litre (petrol 0.74 to 0.75, source `petrol`), and whether they are gone on the way home. */
+export const LIQUIDS = {
+  petrol: { words: 'Petrol', density: 745, used: true },
+  diesel: { words: 'Diesel', density: 840, used: true },
+  drink: { words: 'Drinking water', density: 1000, used: true },
+  bait: { words: 'Bait well', density: 1025, used: false },
+  ice: { words: 'Ice box with ice', density: 920, used: false },
+} as const;
+export type Liquid = keyof typeof LIQUIDS;

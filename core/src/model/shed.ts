@@ -4,6 +4,12 @@ import { CivilDate, Note, PartialDate, Position, Text, Zone, choice, measure, re
 import { CRAFT, STOWAGE } from './lists';
 
 
+export const Skill = z.strictObject({
+  craft: choice('Craft', CRAFT),
+  level: choice('How well', { new: 'New to it', some: 'Knows it in calm', sure: 'Sure of it' }),
+  practised: titled(CivilDate.optional(), 'Last practised a recovery'),
+});
+
 export const Person = z.strictObject({
   ...thing,
   name: titled(Text, 'Name'),
@@ -11,6 +17,10 @@ export const Person = z.strictObject({
   mass: measure('mass', 'Weight', 2, 250, 'Decides which jacket fits and what the boat carries.').optional(),
   swimming: choice('Swimming', { none: 'Cannot swim', weak: 'Weak', fair: 'Fair', strong: 'Strong' }).optional(),
   units: choice('Units', { metric: 'Metres, kilograms, °C', us: 'Feet, pounds, °F' }).optional(),
+  inWater: choice('In the water in a jacket', { never: 'Never tried it', once: 'Tried it once', often: 'Done it often' }).optional(),
+  drives: titled(z.boolean().optional(), 'Can start and drive a motorboat'),
+  weakArm: titled(z.boolean().optional(), 'Bad shoulder, arm or back', { help: 'Doesn’t mean staying home; it changes the seat.' }),
+  skills: titled(z.array(Skill).max(20).optional(), 'Skill in each craft'),
   phone: titled(z.string().max(40).optional(), 'Phone'),
   medical: titled(Note.optional(), 'Medical notes', { long: true, help: 'Opened to the contact only if you allow it on a float plan.' }),
 });
@@ -21,18 +31,50 @@ export const Propulsion = z.strictObject({
   cruise: measure('speed', 'Usual speed', 0.1, 40).optional(),
   slow: measure('speed', 'Speed when tired or against wind', 0.1, 40).optional(),
   power: measure('power', 'Power', 0, 500_000).optional(),
+  tank: measure('volume', 'Fuel she takes', 0, 2).optional(),
+  burn: measure('flow', 'Fuel burnt at usual speed', 0, 1).optional(),
+  battery: measure('energy', 'Battery', 0, 1e9, 'Volts × ampere-hours.').optional(),
+  draw: measure('power', 'Power drawn at usual speed', 0, 100_000).optional(),
 });
 
 export const Opening = z.strictObject({
   name: titled(Text, 'Name'),
   kind: choice('Kind', { plug: 'Drain plug', bung: 'Hull bung', hatch: 'Hatch', scupper: 'Scupper' }),
   worked: choice('Worked from', { inside: 'Inside', outside: 'Outside', underneath: 'Underneath only' }).optional(),
+  where: choice('Where', { bow: 'Bow', middle: 'Middle', stern: 'Stern' }).optional(),
+  diameter: measure('length', 'Bore', 0.002, 1, 'Across the hole; for a hatch, across its opening.').optional(),
+});
+
+/** A part that floats on when she is full of water. */
+export const Reserve = z.strictObject({
+  what: choice('What', { foam: 'Foam', bag: 'Air bag', compartment: 'Closed compartment' }),
+  where: choice('Where', { bow: 'Bow', middle: 'Middle', stern: 'Stern', sides: 'Along both sides', all: 'All through' }),
+  litres: measure('litres', 'Litres', 1, 5000),
+});
+
+/** How somebody else gets her going and stops her. */
+export const Controls = z.strictObject({
+  start: choice('Started by', { pull: 'Pulling a cord', key: 'A key', button: 'A button' }).optional(),
+  cord: choice('Kill cord', { lanyard: 'Lanyard', wireless: 'Wireless', none: 'None' }).optional(),
+  gear: choice('Gear', { lever: 'Lever', twist: 'On the throttle', none: 'No gear: she goes when she runs' }).optional(),
+  choke: choice('Cold start', { choke: 'Choke and bulb', bulb: 'Bulb only', none: 'Nothing to do' }).optional(),
+  steering: choice('Steered by', { tiller: 'Tiller', wheel: 'Wheel', bar: 'Handlebar' }).optional(),
+  tilt: titled(z.string().max(120).optional(), 'Tilt lock: where and how'),
+  stop: titled(z.string().max(120).optional(), 'Another way to stop her'),
+});
+
+export const Trailer = z.strictObject({
+  mass: measure('mass', 'Trailer, empty', 10, 3000).optional(),
+  most: measure('mass', 'Greatest mass on the plate', 50, 5000).optional(),
+  tongue: measure('mass', 'Weight on the hitch, measured', 0, 500).optional(),
+  car: measure('mass', 'The car may tow', 100, 5000).optional(),
 });
 
 export const Plate = z.strictObject({
   persons: measure('count', 'Persons', 1, 50).int().optional(),
   personsMass: measure('mass', 'Weight of persons', 1, 10_000).optional(),
   totalMass: measure('mass', 'Total weight', 1, 20_000).optional(),
+  power: measure('power', 'Power', 0, 500_000).optional(),
 });
 
 export const Boat = z.strictObject({
@@ -41,6 +83,7 @@ export const Boat = z.strictObject({
   kind: choice('Kind', CRAFT),
   length: measure('length', 'Length over all', 1, 15, 'Straight line, bow to stern, without motor or rudder.').optional(),
   beam: measure('length', 'Beam', 0.2, 6).optional(),
+  depth: measure('length', 'Depth of the hull', 0.05, 3, 'Amidships, from the lowest point of the hull up to the edge.').optional(),
   mass: measure('mass', 'Empty weight', 3, 10_000).optional(),
   modelYear: measure('year', 'Model year', 1900, 2100).int().optional(),
   plate: titled(z.union([z.literal('none'), Plate]).optional(), 'Capacity plate'),
@@ -54,6 +97,13 @@ export const Boat = z.strictObject({
   appliance: titled(z.boolean().optional(), 'Stove, heater or cooler that burns fuel'),
   cutOffSwitch: titled(z.boolean().optional(), 'Engine cut-off switch fitted by the maker'),
   flotation: choice('If she is swamped', { none: 'Nothing keeps her up', 'air-bags': 'Air bags', bulkheads: 'Bulkheads', foam: 'Foam', 'sealed-hull': 'Sealed hull' }).optional(),
+  reserve: titled(z.array(Reserve).max(12).optional(), 'Parts that float on when she is full'),
+  material: choice('Hull made of', { polyethylene: 'Polyethylene', fibreglass: 'Fibreglass', alloy: 'Aluminium', plywood: 'Plywood', fabric: 'Fabric', steel: 'Steel', foam: 'Foam and skin' }).optional(),
+  bottom: choice('Bottom', { flat: 'Flat, hard chines', other: 'Any other' }).optional(),
+  transom: measure('length', 'Transom, height', 0.1, 1.5).optional(),
+  transomWidth: measure('length', 'Transom, width', 0.2, 4).optional(),
+  controls: titled(Controls.optional(), 'How she is started and stopped'),
+  trailer: titled(Trailer.optional(), 'Trailer'),
   hullColour: titled(z.string().max(40).optional(), 'Colour below'),
   deckColour: titled(z.string().max(40).optional(), 'Colour above'),
   marks: titled(z.string().max(80).optional(), 'Name or number painted on her'),

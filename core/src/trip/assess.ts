@@ -2,7 +2,7 @@ import { drives } from '../boat';
 import { civilDate, wallToInstant } from '../earth';
 import { kitFindings, liftFindings, matchKit, type KitMatch } from '../kit';
 import { LEVELS } from '../model/lists';
-import type { Assessment, Capability, Figure, Finding, Level, Schedule } from '../model';
+import type { Assessment, Capability, Figure, Finding, GearKind, Level, Schedule } from '../model';
 import { readyTasks, scheduleOf } from '../passage';
 import { applyPacks, contentHash, type World } from '../rules';
 import { phrase } from '../say';
@@ -125,8 +125,8 @@ function wornJacket(kit: KitMatch): { wornJacket?: string } {
   return first ? { wornJacket: first.piece.item.id } : {};
 }
 
-function kindFor({ kinds }: Context, capability: Capability): string | undefined {
-  for (const kind of kinds.values()) if (kind.supplies.some((s) => s.capability === capability)) return kind.id;
+function kindFor({ kinds }: Context, capability: Capability): GearKind | undefined {
+  for (const kind of kinds.values()) if (kind.supplies.some((s) => s.capability === capability)) return kind;
   return undefined;
 }
 

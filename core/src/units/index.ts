@@ -6,7 +6,7 @@
 /** What a number measures. Inside Escale the number is always in the SI unit named in `SI_UNIT`. */
 export type Quantity =
   | 'length' | 'height' | 'distance' | 'mass' | 'speed' | 'temperature' | 'duration' | 'minutes'
-  | 'volume' | 'power' | 'bearing' | 'force' | 'ratio' | 'percent' | 'count' | 'age' | 'year';
+  | 'volume' | 'litres' | 'flow' | 'energy' | 'angle' | 'shortLength' | 'power' | 'bearing' | 'force' | 'ratio' | 'percent' | 'count' | 'age' | 'year';
 
 export type UnitSystem = 'metric' | 'us';
 
@@ -48,6 +48,12 @@ const UNITS: Record<Quantity, Record<UnitSystem, Unit>> = {
   duration: both({ symbol: 'h', size: HOUR, digits: 1 }),
   minutes: both({ symbol: 'min', size: MINUTE, digits: 0 }),
   volume: { metric: { symbol: 'L', size: 0.001, digits: 1 }, us: { symbol: 'gal', size: US_GALLON, digits: 1 } },
+  /** Volumes that people of both worlds read in litres: bags, foam. */
+  litres: both(plain('L')),
+  flow: { metric: { symbol: 'L/h', size: 0.001 / 3600, digits: 1 }, us: { symbol: 'gal/h', size: US_GALLON / 3600, digits: 1 } },
+  energy: both({ symbol: 'Wh', size: 3600, digits: 0 }),
+  angle: both({ symbol: '°', size: Math.PI / 180, digits: 1 }),
+  shortLength: { metric: { symbol: 'cm', size: 0.01, digits: 0 }, us: { symbol: 'in', size: INCH, digits: 1 } },
   power: { metric: { symbol: 'kW', size: 1000, digits: 1 }, us: { symbol: 'hp', size: HORSEPOWER, digits: 1 } },
   bearing: both(plain('°')),
   force: { metric: plain('N'), us: { symbol: 'lbf', size: POUND_FORCE, digits: 1 } },

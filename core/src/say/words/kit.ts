@@ -65,6 +65,7 @@ export const KIT_WORDS = {
   'mend.replace': 'Replace {item}',
   'mend.look': 'Look at {item}',
   'mend.borrow': 'Borrow: {what}',
+  'mend.papers': 'Get it, and take it along: {what}',
   'mend.add': 'Buy or find: {what}',
   'mend.fact': 'Settle it: {fact}',
   'mend.wear': 'Jackets on',

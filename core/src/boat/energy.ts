@@ -1,0 +1,92 @@
+import type { Boat } from '../model';
+import { HOUR, KNOT } from '../units';
+
+/** What is kept back: of fuel a third for out, a third for home, a third in reserve (source `thirds`). */
+export const RESERVE = 1 / 3;
+/** Share of a battery that may be used: half of lead, more of lithium; the careful one (source `battery`). */
+export const BATTERY_USABLE = 0.5;
+/** Hours that people keep paddling or rowing: two to three for beginners, five to six when fit (source `paddle-pace`). */
+export const ENDURANCE = { low: 2.5 * HOUR, high: 5.5 * HOUR };
+
+/**
+ * Speed at which a hull rides on its own wave: 1.34·√LWL in feet, here 2.43·√m in knots. Source `hull-speed`.
+ * @param length waterline, metres @returns m/s
+ * @example hullSpeed(12 * FOOT) // 4.64 kn
+ */
+export const hullSpeed = (length: number) => 1.34 * Math.sqrt(length / 0.3048) * KNOT;
+
+/**
+ * Speed with today's weight from the speed with a usual one, at the same power: planing by Crouch, v ∝ √(1/m) (source
+ * `crouch`); in displacement drag grows with wetted surface, m^(2/3), and power with v³, so v ∝ m^(−2/9), our own estimate.
+ */
+export function speedLoaded(speed: number, usual: number, today: number, length: number): number {
+  if (today <= usual || usual <= 0) return speed;
+  return speed * (usual / today) ** (speed > hullSpeed(length) ? 1 / 2 : 2 / 9);
+}
+
+/** Speed of a planing boat by Crouch: v = C / √(lb per hp), mph; C 150 to 180 for runabouts. Source `crouch`. @returns m/s */
+export const crouch = (mass: number, watts: number, c = 165) => (c / Math.sqrt(mass / 0.45359237 / (watts / 745.69987))) * 0.44704;
+
+/**
+ * Fuel a motor burns at full throttle: 0.5 lb a horsepower and hour for a four-stroke at 6.1 lb a gallon, 0.082 gal/h a
+ * horsepower; cruising takes half to seven tenths of it. Source `fuel-burn`. @returns m³/s
+ * @example fullBurn(90 * HORSEPOWER) // 7.4 gal/h
+ */
+export const fullBurn = (watts: number) => ((0.5 / 6.1) * (watts / 745.69987) * 0.003785411784) / HOUR;
+
+export interface WayHome {
+  kind: Boat['propulsion'][number]['kind'];
+  /** m/s, with today's load. */
+  speed?: number;
+  /** Metres one way, with the reserve kept; a range where people tire differently. Absent where nothing says. */
+  range?: [number, number];
+  /** Fields that would tell more, by pointer. */
+  lacks: string[];
+}
+
+/** What drives her at all; the wind is not under command, but a sail is a way home. */
+export function waysHome(boat: Pick<Boat, 'propulsion' | 'mass' | 'length'>, loaded: number): WayHome[] {
+  const usual = (boat.mass ?? 0) + USUAL_LOAD;
+  return boat.propulsion.map((p, i) => {
+    const at = (field: string) => `/propulsion/${i}/${field}`;
+    const cruise = p.cruise ?? p.slow;
+    const speed = cruise === undefined ? undefined : speedLoaded(cruise, usual, loaded, boat.length ?? 4);
+    const base = { kind: p.kind, ...(speed === undefined ? {} : { speed }), lacks: cruise === undefined ? [at('cruise')] : [] };
+    const lasting = (seconds: number): [number, number] | undefined => (speed === undefined ? undefined : [seconds * speed, seconds * speed]);
+    if (p.kind === 'outboard' || p.kind === 'inboard') {
+      const burn = p.burn ?? (p.power === undefined ? undefined : fullBurn(p.power) * CRUISE_SHARE);
+      const lacks = [...base.lacks, ...(p.tank === undefined ? [at('tank')] : []), ...(burn === undefined ? [at('burn')] : [])];
+      return { ...base, lacks, ...ranged(p.tank !== undefined && burn ? lasting((p.tank * (1 - RESERVE)) / burn) : undefined) };
+    }
+    if (p.kind === 'electric') {
+      const lacks = [...base.lacks, ...(p.battery === undefined ? [at('battery')] : []), ...(p.draw === undefined ? [at('draw')] : [])];
+      return { ...base, lacks, ...ranged(p.battery !== undefined && p.draw ? lasting((p.battery * BATTERY_USABLE) / p.draw) : undefined) };
+    }
+    if (p.kind === 'sail' || speed === undefined) return base;
+    return { ...base, range: [ENDURANCE.low * speed, ENDURANCE.high * speed] };
+  });
+}
+
+const ranged = (range: [number, number] | undefined) => (range ? { range } : {});
+/** One person and a little kit, kg: what an owner's "usual speed" was most likely seen with. */
+const USUAL_LOAD = 120;
+/** Of full burn at cruising speed: 50 to 70 %. */
+const CRUISE_SHARE = 0.6;
+
+/**
+ * Speed at which somebody makes way into wind while towing: power into water drag and wind drag of each boat,
+ * P = v·Σ(a·v² + b·(v + w)²). Our own model for paddle craft (a 3.77, b 0.306: 16 N at 4 kn, 0.5 m² of windage), shown as
+ * an estimate. @param power effective watts, wind m/s at the boats, boats how many move @returns m/s, 0 where none is made
+ */
+export function towingSpeed(power: number, wind: number, boats: number): number {
+  let low = 0, high = 5;
+  for (let i = 0; i < 40; i += 1) {
+    const v = (low + high) / 2;
+    if (v * boats * (DRAG.water * v * v + DRAG.air * (v + wind) ** 2) < power) low = v;
+    else high = v;
+  }
+  return low < 0.05 ? 0 : low;
+}
+export const DRAG = { water: 3.77, air: 0.306 } as const;
+/** Effective watts of one paddler: 30 to 50 for recreation (source `paddle-power`). */
+export const PADDLER = 33;

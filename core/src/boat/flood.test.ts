@@ -1,0 +1,149 @@
+import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import { check } from '../../test/check';
+import { runs } from '../../test/runs';
+import { boxOf } from '../../test/hulls';
+import type { Boat } from '../model';
+import { FLOODING, FLOTATION, HULLS } from '../trip';
+import { equilibrium, floaters, foamLitres, FOAM_DENSITY, holesOf, hullOf, leak, orifice, overEdge, rk4, submergedShare, swamped, together, type Hole } from '.';
+
+const LITRES_A_MINUTE = 60_000;
+
+describe('water through a hole', () => {
+  // numbers of a hydraulics table: bore mm, then L/min under 0.1, 0.2, 0.3, 0.5 and 1 m.
+  const HEADS = [0.1, 0.2, 0.3, 0.5, 1];
+  const TABLE: [number, number[]][] = [[10, [4, 5.6, 6.9, 8.9, 12.5]], [20, [15.8, 22.4, 27.4, 35.4, 50.1]], [25, [24.8, 35, 42.9, 55.3, 78.3]], [32, [40.6, 57.4, 70.2, 90.7, 128]], [38, [57, 81, 99, 128, 181]], [50, [99, 140, 171, 221, 313]], [75, [223, 315, 386, 498, 705]], [100, [396, 560, 686, 886, 1252]]];
+  for (const [bore, flows] of TABLE) for (const [i, flow] of flows.entries())
+    check('closed form', 'orifice', `${bore} mm under ${HEADS[i]} m lets in ${flow} L/min`, () => {
+      const got = orifice(bore / 1000, HEADS[i], FLOODING.discharge.value) * LITRES_A_MINUTE;
+      // The table is rounded to its last digit.
+      expect(Math.abs(got - flow)).toBeLessThanOrEqual(flow < 10 ? 0.055 : flow < 60 ? 0.3 : flow * 0.006);
+    });
+  check('closed form', 'orifice', 'a 25 mm drain under 0.3 m lets 400 L in in 9.3 min, 38 mm in 4.0 min', () => {
+    expect(0.4 / orifice(0.025, 0.3, 0.6) / 60).toBeCloseTo(9.3, 1);
+    expect(0.4 / orifice(0.038, 0.3, 0.6) / 60).toBeCloseTo(4, 1);
+  });
+  for (const [width, depth, litres] of [[1, 0.05, 19], [1, 0.1, 54], [2, 0.05, 38]] as const)
+    check('recalled', 'weir', `${width} m of edge ${depth} m under takes ${litres} L/s`, () => expect(overEdge(width, depth) * 1000).toBeCloseTo(litres, 0));
+  test('no head, no flow', () => expect([orifice(0.1, 0, 0.6), orifice(0.1, -1, 0.6), overEdge(1, -0.1)]).toEqual([0, 0, 0]));
+});
+
+describe('the step of Runge and Kutta', () => {
+  check('closed form', { title: 'dy/dt = −y gives e^−t' }, 'fourth order: a tenth of the step is ten thousand times as near', () => {
+    const off = (n: number) => { let y = 1; for (let i = 0; i < n; i += 1) y = rk4((_t, v) => -v, i / n, y, 1 / n); return Math.abs(y - Math.exp(-1)); };
+    expect(off(2) / off(20)).toBeGreaterThan(8_000);
+  });
+  check('closed form', { title: 'A tank that empties through a hole: √h falls evenly' }, 'dh/dt = −k√h reaches (√h0 − kt/2)²', () => {
+    let h = 1;
+    for (let i = 0; i < 100; i += 1) h = rk4((_t, v) => -0.5 * Math.sqrt(Math.max(0, v)), i / 100, h, 1 / 100);
+    expect(h).toBeCloseTo((1 - 0.25) ** 2, 6);
+  });
+});
+
+describe('a leak', () => {
+  const box = boxOf(4, 1.5, 0.5);
+  const hole = (more: Partial<Hole> = {}): Hole => ({ name: 'Plug', kind: 'plug', diameter: 0.025, x: 2, y: 0, z: 0, guessed: false, ...more });
+  const weight = { mass: 1200, x: 2, y: 0, z: 0.05 };
+  const none = { pump: 0, bailers: 0 };
+  check('closed form', 'orifice', 'the head stays at the draught of the dry box while it fills: a third full after V/3Q', () => {
+    // As water comes in, outside and inside levels rise together: w/(LB) each, so the head is the dry draught, 0.2 m, throughout.
+    const found = leak(box, hole(), weight, 1000, none, FLOODING);
+    expect(found.inflow * LITRES_A_MINUTE).toBeCloseTo(35, 1);
+    expect(found.third! / (1 / orifice(0.025, 0.2, 0.6))).toBeCloseTo(1, 2);
+  });
+  check('closed form', 'ship-theory', 'swamped when draught with the water reaches the edge: 0.3 m × 6 m² = 1.8 m³', () => {
+    const found = leak(box, hole(), weight, 1000, none, FLOODING);
+    expect(found.end).toBe('swamped');
+    expect(found.swamped! / (1.8 / orifice(0.025, 0.2, 0.6))).toBeGreaterThan(0.9);
+    expect(found.swamped! / (1.8 / orifice(0.025, 0.2, 0.6))).toBeLessThan(1.1);
+  });
+  test('a pump that gives more than comes in holds her; one that gives less gains time', () => {
+    const q = orifice(0.025, 0.2, 0.6), real = FLOODING.pumpReal.value;
+    expect(leak(box, hole(), weight, 1000, { pump: (1.5 * q) / real, bailers: 0 }, FLOODING)).toMatchObject({ end: 'holds' });
+    const slow = leak(box, hole(), weight, 1000, { pump: (0.5 * q) / real, bailers: 0 }, FLOODING), fast = leak(box, hole(), weight, 1000, none, FLOODING);
+    expect(slow.third!).toBeGreaterThan(1.9 * fast.third!);
+  });
+  test('a bailer tires: what held at first is lost later', () => {
+    const wide = hole({ diameter: 0.038 });
+    const { fresh, tired, seconds } = FLOODING.bailer, q = orifice(0.038, 0.2, 0.6);
+    expect(fresh).toBeGreaterThan(q);
+    expect(tired).toBeLessThan(q);
+    expect(leak(box, wide, weight, 1000, { pump: 0, bailers: 1 }, FLOODING).third!).toBeGreaterThan(seconds);
+  });
+  test('a wider hole, a deeper one, a heavier boat: never slower', () => {
+    fc.assert(fc.property(fc.double({ min: 0.01, max: 0.06, noNaN: true }), fc.double({ min: 0, max: 0.1, noNaN: true }), fc.double({ min: 400, max: 1500, noNaN: true }), (diameter, z, mass) => {
+      const third = (d: number, height: number, m: number) => leak(box, hole({ diameter: d, z: height }), { ...weight, mass: m }, 1000, none, FLOODING).third ?? Infinity;
+      const plain = third(diameter, z, mass);
+      expect(third(diameter * 1.2, z, mass)).toBeLessThanOrEqual(plain);
+      expect(third(diameter, Math.max(0, z - 0.02), mass)).toBeLessThanOrEqual(plain);
+      expect(third(diameter, z, mass + 100)).toBeLessThanOrEqual(plain);
+    }), { numRuns: runs(12) });
+  });
+  test('a hole over the water lets nothing in; a hatch over it takes what the waves throw', () => {
+    expect(leak(box, hole({ z: 0.4 }), weight, 1000, none, FLOODING)).toMatchObject({ inflow: 0, end: 'holds' });
+    expect(leak(box, hole({ kind: 'hatch', diameter: 0.25, z: 0.5 }), weight, 1000, none, FLOODING).inflow).toBeGreaterThan(0);
+  });
+  test('of a catamaran one hull fills, and she heels to it', () => {
+    const boat = { kind: 'catamaran', length: 4.8, beam: 2.4, mass: 145, openings: [{ name: 'Bung', kind: 'bung' }], propulsion: [] } as unknown as Boat;
+    const hull = hullOf(boat, HULLS)!;
+    const found = leak(hull, holesOf(boat, hull, FLOODING)[0], { mass: 295, x: 2.1, y: 0, z: 0.4 }, 1025, none, FLOODING);
+    expect(found.atThird?.heel ?? 1).toBeGreaterThan(0);
+  });
+  test('openings nobody measured are taken from their kind, and said', () => {
+    const boat = { kind: 'skiff', length: 4, beam: 1.5, openings: [{ name: 'A', kind: 'plug' }, { name: 'B', kind: 'hatch', diameter: 0.4, where: 'bow' }] } as unknown as Boat;
+    expect(holesOf(boat, hullOf(boat, HULLS)!, FLOODING)).toMatchObject([{ diameter: 0.025, guessed: true }, { diameter: 0.4, x: 3.2, guessed: false }]);
+  });
+});
+
+describe('swamped', () => {
+  for (const [gravity, share] of [[2.7, 0.63], [1.5, 0.33], [7.8, 0.872], [0.55, -0.82], [0.95, -0.05]] as const)
+    check('recalled', 'cfr-33-183', `SG ${gravity}: under water ${share} of the weight is left to bear`, () => expect(submergedShare(gravity)).toBeCloseTo(share, 2));
+  check('closed form', 'archimedes', '180 kg of bare aluminium want 114.1 kg borne, 118 L of foam', () => {
+    // The handbook figure uses the rounded factor 0.63 (SG 2.73).
+    expect(180 * submergedShare(2.73)).toBeCloseTo(114.1, 0);
+    expect(foamLitres(114.1, 1000)).toBeCloseTo(118, 0);
+    expect(FOAM_DENSITY).toBe(32);
+  });
+  const skiff = (more: Partial<Boat> = {}): Boat => ({ id: 'b', name: 'B', kind: 'skiff', length: 4, beam: 1.5, depth: 0.5, mass: 180, material: 'alloy', propulsion: [], openings: [], ...more });
+  const full = (boat: Boat, crew = [80, 80]) => {
+    const hull = hullOf(boat, HULLS)!;
+    return swamped(hull, floaters(boat, hull, FLOTATION), { mass: boat.mass!, x: 1.7, y: 0, z: 0.2 }, [], crew, 1000, FLOTATION);
+  };
+  check('closed form', 'archimedes', 'bare aluminium sinks, and lacks the 118 L that the factor says', () => {
+    const found = full(skiff());
+    expect(found.outcome.state).toBe('sinks');
+    expect(found.spare).toBeCloseTo(-180 * submergedShare(2.7), 0);
+    expect(found.lacking).toBeCloseTo(foamLitres(180 * submergedShare(2.7), 1000), 0);
+  });
+  test('with foam along both sides she lies level; all of it in the bow stands her on end or throws her', () => {
+    const level = full(skiff({ reserve: [{ what: 'foam', where: 'sides', litres: 300 }] }));
+    expect(level.outcome.state).toBe('floats');
+    const bow = full(skiff({ reserve: [{ what: 'foam', where: 'bow', litres: 200 }] }));
+    expect(bow.outcome.state).not.toBe('floats');
+  });
+  test('how many she still carries follows from what is left, each counted at half (33 CFR 183.105, recalled)', () => {
+    const boat = skiff({ reserve: [{ what: 'foam', where: 'sides', litres: 200 }] });
+    const { spare, carries } = full(boat, [80, 80, 80]);
+    expect(carries).toBe(Math.min(3, Math.floor(spare / 40)));
+  });
+  test('more foam never leaves less to spare', () => {
+    fc.assert(fc.property(fc.integer({ min: 20, max: 250 }), fc.integer({ min: 0, max: 100 }), (litres, more) => {
+      const spare = (n: number) => full(skiff({ reserve: [{ what: 'foam', where: 'sides', litres: n }] })).spare;
+      expect(spare(litres + more)).toBeGreaterThanOrEqual(spare(litres) - 1e-9);
+    }), { numRuns: runs(25) });
+  });
+  test('a sealed hull floats high; tubes of an inflatable bear her and her crew', () => {
+    const sot = { ...skiff(), kind: 'sit-on-top' as const, beam: 0.8, mass: 29, flotation: 'sealed-hull' as const };
+    expect(full(sot).outcome.state).toBe('floats');
+    const rib = { ...skiff(), kind: 'inflatable' as const, length: 3.4, beam: 1.6, mass: 62, flotation: 'air-bags' as const, depth: 0.42 };
+    expect(full(rib, [80, 80, 80]).carries).toBe(3);
+  });
+  test('a sit-inside without bags fills and hangs; with bags fore and aft she lies level', () => {
+    const kayak: Boat = { ...skiff(), kind: 'sit-inside', beam: 0.62, length: 4.2, mass: 25, material: 'fibreglass', depth: 0.31 };
+    expect(full(kayak).outcome.state).toBe('sinks');
+    const hull = hullOf(kayak, HULLS)!;
+    const bags = floaters(kayak, hull, FLOTATION, [{ what: 'bag', where: 'bow', litres: 50 }, { what: 'bag', where: 'stern', litres: 50 }]);
+    const found = equilibrium({ bodies: bags, weight: together([{ mass: 25, x: 2.1, y: 0, z: 0.14 }]), density: 1000, length: 4.2, beam: 0.62 });
+    expect(found.state).toBe('floats');
+  });
+});

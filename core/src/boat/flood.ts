@@ -1,0 +1,153 @@
+import type { Boat } from '../model';
+import { equilibrium, freeboards, pooled, whole, type Floating, type Weight } from './float';
+import type { Hull } from './hull';
+
+const G = 9.80665;
+
+/** How water runs in and is thrown out (`core/data/flooding.json`). */
+export interface FloodData {
+  /** By kind of opening: bore in metres, place along as a share of the length, height as a share of the depth. */
+  openings: Record<Boat['openings'][number]['kind'], { diameter: number; x: number; z: number }>;
+  /** Waves over an open hatch: so deep, for so great a share of the time. */
+  wash: { over: number; share: number };
+  discharge: { value: number };
+  /** Share of its rated flow that a pump gives lifting water in a boat. */
+  pumpReal: { value: number };
+  /** m³/s of one person with a bucket, fresh and after so many seconds. */
+  bailer: { fresh: number; tired: number; seconds: number };
+}
+
+/**
+ * Water through a hole under a head: Q = Cd·A·√(2gh), m³/s (Torricelli with a coefficient of discharge). Source `orifice`.
+ * @param diameter, head metres; no head, no flow
+ * @example orifice(0.025, 0.3, 0.6) // 0.000714 m³/s, 42.9 L/min
+ */
+export function orifice(diameter: number, head: number, discharge: number): number {
+  return head > 0 ? discharge * (Math.PI / 4) * diameter ** 2 * Math.sqrt(2 * G * head) : 0;
+}
+
+/** Water over a low edge: Q = 1.7·b·h^1.5, m³/s (broad-crested weir). Source `weir`. @example overEdge(1, 0.05) // 0.019 */
+export const overEdge = (width: number, depth: number) => (depth > 0 ? 1.7 * width * depth ** 1.5 : 0);
+
+export interface Hole { name: string; kind: Boat['openings'][number]['kind']; diameter: number; x: number; y: number; z: number; guessed: boolean }
+
+/** Where each opening stands in the hull and how wide it is; what nobody entered is taken from its kind, and said. */
+export function holesOf(boat: Pick<Boat, 'openings'>, hull: Hull, data: FloodData): Hole[] {
+  const along = { bow: 0.8, middle: 0.5, stern: 0.06 } as const;
+  // Two hulls: the hole is in one of them.
+  const across = hull.form.hulls ? (hull.beam * (1 - hull.form.hulls.share)) / 2 : 0;
+  return boat.openings.map(({ name, kind, diameter, where }) => {
+    const usual = data.openings[kind];
+    return { name, kind, diameter: diameter ?? usual.diameter, x: (where ? along[where] : usual.x) * hull.length, y: across, z: usual.z * hull.depth, guessed: diameter === undefined };
+  });
+}
+
+/** Strips that one opening floods: of two hulls the one that it is in. */
+export function floodable(hull: Hull, hole: Pick<Hole, 'y'>): Hull['strips'] {
+  if (!hull.form.hulls) return hull.strips;
+  return hull.strips.map((strip) => ({ ...strip, rings: strip.rings.filter((ring) => Math.sign(ring[0] + ring[ring.length - 2]) === (hole.y >= 0 ? 1 : -1)) }));
+}
+
+/** Who or what throws water out. */
+export interface Relief { /** Rated flow of pumps, m³/s. */ pump: number; /** People with a bailer. */ bailers: number }
+
+export interface Leak {
+  /** m³/s when it begins. */
+  inflow: number;
+  /** Seconds until a third of her is full, and until she is swamped or can't be kept upright; absent: it never comes to that. */
+  third?: number;
+  swamped?: number;
+  end: 'swamped' | 'capsized' | 'holds';
+  /** Trim and heel (radians) with a third of her full. */
+  atThird?: Pick<Floating, 'trim' | 'heel'>;
+  /** Water aboard when the sum ends, m³. */
+  aboard: number;
+}
+
+/** How she lies with so much water in her. */
+interface Stage { volume: number; head: number; trim: number; heel: number }
+const STAGES = 14, HALVINGS = 5;
+/** Nobody waits longer for an answer. */
+const HOURS = 6 * 3600;
+
+/**
+ * Water runs in through one hole while pumps and bailers throw it out: dV/dt = Q(head) − relief(t). The head follows from
+ * how she lies with the water inside her, balanced at fourteen amounts and read between; the sum is by Runge and Kutta.
+ * She is swamped when her edge goes under or all of her can't bear it. About 30 ms: asked for when its section is open.
+ */
+export function leak(hull: Hull, hole: Hole, weight: Weight, density: number, relief: Relief, data: FloodData): Leak {
+  const strips = floodable(hull, hole);
+  const room = whole([{ strips, share: 1 }]).volume;
+  const bodies = [{ strips: hull.strips, share: 1 }];
+  const staged = (volume: number): Stage | Leak['end'] => {
+    const found = equilibrium({ bodies, weight, density, length: hull.length, beam: hull.beam, ...(volume > 0 ? { inside: { strips, volume } } : {}) });
+    if (found.state !== 'floats') return found.state === 'capsizes' ? 'capsized' : 'swamped';
+    const { plane, trim, heel } = found.at;
+    const outside = plane.h + plane.t * hole.x + plane.s * hole.y - hole.z;
+    const inside = volume > 0 ? pooled({ strips, volume }, plane, plane.h, hull.length).h + plane.t * hole.x + plane.s * hole.y - hole.z : 0;
+    return hull.form.deck === 'open' && freeboards(hull, plane).lowest <= 0 ? 'swamped' : { volume, head: outside - Math.max(0, inside), trim, heel };
+  };
+  const stages: Stage[] = [];
+  let end: Leak['end'] = 'holds';
+  for (let i = 0; i < STAGES; i += 1) {
+    const stage = staged((room * i) / (STAGES - 1));
+    if (typeof stage === 'string') {
+      end = stage;
+      break;
+    }
+    stages.push(stage);
+  }
+  if (stages.length === 0) return { inflow: 0, third: 0, swamped: 0, end, aboard: 0 };
+  // Between the last amount that she bears and the first that she does not, by halving.
+  let [bears, not] = [stages[stages.length - 1].volume, (room * stages.length) / (STAGES - 1)];
+  for (let i = 0; end !== 'holds' && i < HALVINGS; i += 1) {
+    const stage = staged((bears + not) / 2);
+    if (typeof stage === 'string') [not, end] = [(bears + not) / 2, stage];
+    else {
+      bears = stage.volume;
+      stages.push(stage);
+    }
+  }
+  return fill(stages, hole, room, relief, data, end);
+}
+
+function fill(stages: Stage[], hole: Hole, room: number, relief: Relief, data: FloodData, end: Leak['end']): Leak {
+  const last = stages[stages.length - 1];
+  const between = (volume: number, pick: (s: Stage) => number): number => {
+    const k = Math.max(1, stages.findIndex((s) => s.volume >= volume));
+    const a = stages[k - 1], b = stages[k] ?? a;
+    const f = b.volume > a.volume ? Math.min(1, (volume - a.volume) / (b.volume - a.volume)) : 0;
+    return pick(a) + f * (pick(b) - pick(a));
+  };
+  const inflow = (volume: number) => {
+    const head = between(volume, (s) => s.head);
+    // A hatch over the water takes what waves throw over it.
+    return head <= 0 && hole.kind === 'hatch' ? data.wash.share * overEdge((Math.PI * hole.diameter) / 2, data.wash.over) : orifice(hole.diameter, head, data.discharge.value);
+  };
+  const thrown = (at: number) => relief.pump * data.pumpReal.value + relief.bailers * (at < data.bailer.seconds ? data.bailer.fresh : data.bailer.tired);
+  const rate = (at: number, volume: number) => (volume <= 0 ? Math.max(0, inflow(0) - thrown(at)) : inflow(volume) - thrown(at));
+  const first = inflow(0);
+  const result: Leak = { inflow: first, end: 'holds', aboard: 0 };
+  // One hundredth of the time that the first flow would need, but never coarser than half a minute.
+  const step = Math.min(30, Math.max(0.2, room / Math.max(first, 1e-9) / 200));
+  let volume = 0;
+  for (let at = 0; at < HOURS; at += step) {
+    const next = Math.max(0, rk4(rate, at, volume, step));
+    if (result.third === undefined && next >= room / 3) {
+      result.third = crossing(at, step, volume, next, room / 3);
+      result.atThird = { trim: between(room / 3, (s) => s.trim), heel: between(room / 3, (s) => s.heel) };
+    }
+    if (end !== 'holds' && next >= last.volume) return { ...result, swamped: crossing(at, step, volume, next, last.volume), end, aboard: last.volume };
+    if (Math.abs(next - volume) < 1e-9 && at > data.bailer.seconds) break;
+    volume = next;
+  }
+  return { ...result, aboard: volume };
+}
+
+const crossing = (at: number, step: number, from: number, to: number, level: number) => at + (to > from ? ((level - from) / (to - from)) * step : 0);
+
+/** One step of the classic fourth-order method of Runge and Kutta for dy/dt = f(t, y). */
+export function rk4(f: (t: number, y: number) => number, t: number, y: number, dt: number): number {
+  const k1 = f(t, y), k2 = f(t + dt / 2, y + (dt / 2) * k1), k3 = f(t + dt / 2, y + (dt / 2) * k2), k4 = f(t + dt, y + dt * k3);
+  return y + (dt / 6) * (k1 + 2 * k2 + 2 * k3 + k4);
+}
