@@ -1,5 +1,6 @@
 import type { Boat } from '../model';
 import type { Craft } from '../model/lists';
+import type { SourceId } from '../sources';
 
 /**
  * The shape that stands in for a kind of craft, as fractions of its own length, beam and depth (`core/data/hulls.json`).
@@ -21,6 +22,8 @@ export interface HullForm {
   deck: 'closed' | 'open';
   /** Edge over which water comes aboard, as a share of the depth: a cockpit's rim stands lower or higher than the sheer. */
   rim: number;
+  /** Freeboard that should be left at the lowest point, metres. */
+  edge: { least: number; source: SourceId };
   /** Centre of the empty boat along the length and in height, as shares. */
   centre: { x: number; z: number };
   /** Where people sit: along, across (−1 starboard to 1 port), and height of the seat as a share of the depth. */

@@ -115,7 +115,7 @@ function shown(fact: string, value: FactValue): Phrase | string {
   return number(typeof value === 'object' ? value.low : value, spec?.quantity);
 }
 
-const NUMBER_WORDS: Partial<Record<string, WordKey>> = { length: 'value.length', temperature: 'value.temperature', duration: 'value.duration', distance: 'value.distance', power: 'value.power', speed: 'value.speed', age: 'value.age' };
+const NUMBER_WORDS: Partial<Record<string, WordKey>> = { length: 'value.length', temperature: 'value.temperature', duration: 'value.duration', distance: 'value.distance', power: 'value.power', speed: 'value.speed', age: 'value.age', days: 'value.days' };
 function number(value: number, quantity: string | undefined): Phrase {
   return phrase(NUMBER_WORDS[quantity ?? ''] ?? 'value.plain', { v: value });
 }

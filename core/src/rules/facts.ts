@@ -17,6 +17,10 @@ export interface FactSpec {
 }
 
 const SWIMMING = { none: 'cannot', weak: 'weak', fair: 'fair', strong: 'strong' };
+const IN_WATER = { never: 'never tried it', once: 'tried it once', often: 'done it often' };
+const TODAY = { well: 'well', tired: 'tired', ill: 'ill', 'hung-over': 'hung over' };
+const ROLES = { skipper: 'skipper', crew: 'crew', driver: 'second driver' };
+const SKILL = { new: 'new to it', some: 'knows it in calm', sure: 'sure of it' };
 const WATERS = { pond: 'pond', lake: 'lake', 'great-lake': 'great lake', river: 'river', 'sheltered-tidal': 'sheltered tidal', coastal: 'coastal', 'open-sea': 'open sea' };
 
 /** Every fact a condition may name. A pack that names another is refused. */
@@ -42,8 +46,17 @@ export const FACTS: Record<string, FactSpec> = {
   'crew.alone': { word: 'fact.crew.alone', at: { type: 'trip', pointer: '/crew' } },
   'person.age': { word: 'fact.person.age', quantity: 'age', at: { type: 'person', pointer: '/born' } },
   'person.swims': { word: 'fact.person.swims', words: SWIMMING, at: { type: 'person', pointer: '/swimming' } },
+  'person.inWater': { word: 'fact.person.inWater', words: IN_WATER, at: { type: 'person', pointer: '/inWater' } },
+  'person.today': { word: 'fact.person.today', words: TODAY, at: { type: 'trip', pointer: '/crew' } },
+  'person.role': { word: 'fact.person.role', words: ROLES, at: { type: 'trip', pointer: '/crew' } },
+  'person.skill': { word: 'fact.person.skill', words: SKILL, at: { type: 'person', pointer: '/skills' } },
+  'person.sincePractice': { word: 'fact.person.sincePractice', quantity: 'days', at: { type: 'person', pointer: '/skills' } },
+  'person.weakArm': { word: 'fact.person.weakArm', at: { type: 'person', pointer: '/weakArm' } },
+  'person.watched': { word: 'fact.person.watched', at: { type: 'trip', pointer: '/crew' } },
+  'crew.secondDriver': { word: 'fact.crew.secondDriver', at: { type: 'trip', pointer: '/crew' } },
   'water.class': { word: 'fact.water.class', words: WATERS, at: { type: 'trip', pointer: '/water' } },
   'water.tidal': { word: 'fact.water.tidal', at: { type: 'trip', pointer: '/water' } },
+  'day.wind': { word: 'fact.day.wind', quantity: 'speed', at: { type: 'trip', pointer: '/leave/date' } },
   'day.dark': { word: 'fact.day.dark', at: { type: 'trip', pointer: '/leave/time' } },
   'day.poorVisibility': { word: 'fact.day.poorVisibility', at: { type: 'trip', pointer: '/leave/date' } },
   'day.monthDay': { word: 'fact.day.monthDay', at: { type: 'trip', pointer: '/leave/date' } },

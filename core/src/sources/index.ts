@@ -42,6 +42,7 @@ export const SOURCES = {
   'no-plate-rule': recalled("Length × beam / 15, from the Boater's Guide to the Federal Requirements", 'US Coast Guard', undefined),
   'kayak-share': recalled('Paddler and gear at no more than 65 to 75 % of the maker’s greatest load', 'Paddling instruction, several', undefined, 'M'),
   'iso-12402': recalled('ISO 12402: personal flotation devices, level 100 by the wearer’s mass', 'International Organization for Standardization', '2020', 'M'),
+  'canoe-edge': recalled('Six inches of freeboard for open canoes', 'Makers’ capacity convention', undefined, 'M'),
   archimedes: { title: 'Archimedes: a body under water is borne by the weight of the water it displaces', publisher: 'First principles', how: 'closed-form', confidence: 'H', verified: true, noted: '2026-11-25' },
   'ship-theory': { title: 'Draught, metacentres and free surface of a box and a cylinder', publisher: 'First principles, as in every text of ship theory', how: 'closed-form', confidence: 'H', verified: true, noted: '2026-11-25' },
   'waterplane-range': recalled('Waterplane coefficients: sharp ends 0.62 to 0.72, boards 0.80 to 0.85, transom skiffs 0.78 to 0.85', 'Handbooks of small craft', undefined, 'M'),

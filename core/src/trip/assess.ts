@@ -7,6 +7,7 @@ import { readyTasks, scheduleOf } from '../passage';
 import { applyPacks, contentHash, type World } from '../rules';
 import { phrase } from '../say';
 import { contextOf, finding, type AssessInput, type Context } from './context';
+import { crewFindings } from './crew';
 import { dayFindings, latestTurnOf } from './day';
 import { standingFacts, worldOf } from './facts';
 import { READY } from './shipped';
@@ -56,11 +57,12 @@ export function prepare(input: AssessInput): Prepared {
   };
 
   const assessAt = (leave: number | undefined): Assessment => {
-    const { homeBy, schedule, on, rules, kit } = reckon(leave);
+    const { homeBy, schedule, on, world, rules, kit } = reckon(leave);
     const figures: Record<string, Figure> = { ...fixed.figures };
     const ready = schedule ? readyTasks(READY, schedule.leave, zone, has(context), trip.driveMinutes) : [];
     const findings: Finding[] = [
       ...fixed.findings,
+      ...crewFindings(context, world),
       ...timeFindings(context, wall, leave, zone),
       ...(schedule ? dayFindings(context, schedule, homeBy, figures) : []),
       ...kitFindings(kit.requirements, {

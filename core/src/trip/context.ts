@@ -42,7 +42,7 @@ export function contextOf(input: AssessInput): Context {
   const launch = find(shed.places, trip.launch);
   const back = trip.return === undefined ? launch : find(shed.places, trip.return);
   const halts = trip.halts.map((halt) => find(shed.places, halt.place));
-  const speed = speedOf(trip, boat);
+  const speed = speedOf(trip, boat, shed.boats);
   const forecast = input.conditions.forecast && sortForecast(input.conditions.forecast);
   return {
     ...input, boat, water, launch, back, halts, kinds: indexCatalogue(input.catalogue),
@@ -54,10 +54,11 @@ export function contextOf(input: AssessInput): Context {
   };
 }
 
-function speedOf(trip: Trip, boat: Boat | undefined): Context['speed'] {
+/** The speed of the day as stated; otherwise the slowest of the boats that go together. */
+function speedOf(trip: Trip, boat: Boat | undefined, boats: Boat[]): Context['speed'] {
   if (trip.speed !== undefined) return { value: trip.speed, guessed: false };
-  const cruise = boat?.propulsion[0]?.cruise;
-  return cruise === undefined ? undefined : { value: cruise, guessed: boat?.basis?.['/propulsion/0/cruise'] === 'guessed' };
+  const all = [boat, ...(trip.company ?? []).map((c) => boats.find((b) => b.id === c.boat))].flatMap((b) => (b?.propulsion[0]?.cruise === undefined ? [] : [{ value: b.propulsion[0].cruise, guessed: b.basis?.['/propulsion/0/cruise'] === 'guessed' }]));
+  return boat?.propulsion[0]?.cruise === undefined ? undefined : all.reduce((slow, s) => (s.value < slow.value ? s : slow));
 }
 
 function withRoute(trip: Trip, boat: Boat | undefined, launch: Place | undefined, back: Place | undefined, halts: (Place | undefined)[], speed: number | undefined): { route?: Route } {

@@ -1,4 +1,4 @@
-import { ageRange, darkWithin } from '../earth';
+import { ageRange, darkWithin, daysBetween } from '../earth';
 import { drives } from '../boat';
 import type { Schedule } from '../model';
 import { QUESTION, type Facts, type Person as RulePerson, type World } from '../rules';
@@ -19,7 +19,8 @@ function allWorn(crew: Context['trip']['crew']): boolean | undefined {
 }
 
 /** Facts that don't change with the hour of leaving. A field nobody filled is left out: absent is unknown. */
-export function standingFacts({ boat, trip, water, people, route }: Context): Facts {
+export function standingFacts(context: Context): Facts {
+  const { boat, trip, water, people, route } = context;
   const moves = boat ? drives(boat) : {};
   const complete = people.length === trip.crew.length && people.length > 0;
   const answers = Object.entries(water?.answers ?? {}).map(([id, answer]) => [`${QUESTION}${id}`, answer] as const);
@@ -28,18 +29,34 @@ export function standingFacts({ boat, trip, water, people, route }: Context): Fa
     'boat.motor': moves.motor, 'boat.sail': moves.sail, 'boat.manual': moves.manual, 'boat.combustion': moves.combustion, 'boat.inboard': moves.inboard, 'boat.power': moves.power,
     'boat.maxSpeed': boat?.maxSpeed, 'boat.freeboard': boat?.freeboard, 'boat.fixedTank': boat?.fuelTank && boat.fuelTank === 'fixed', 'boat.closedSpaces': boat?.closedSpaces, 'boat.appliance': boat?.appliance, 'boat.cutOff': boat?.cutOffSwitch,
     'boat.sealed': boat && sealed(boat), 'crew.allWorn': complete ? allWorn(trip.crew) : undefined,
-    'crew.count': complete ? people.length : undefined, 'crew.alone': complete ? people.length === 1 : undefined,
+    'crew.count': complete ? people.length : undefined, 'crew.alone': complete ? people.length === 1 : undefined, 'crew.secondDriver': complete ? secondDriver(context) : undefined,
     'water.class': water?.class, 'water.tidal': water && TIDAL.has(water.class),
     'day.furthest': route && Math.max(...route.legs.map((leg) => leg.metres)), 'day.hours': route?.seconds,
     ...Object.fromEntries(answers),
   };
 }
 
-export function crewFacts({ people }: Context, on: string): RulePerson[] {
+export function crewFacts({ people, trip, boat }: Context, on: string): RulePerson[] {
   return people.map((p) => {
     const age = p.born === undefined ? undefined : ageRange(p.born, on);
-    return { id: p.id, name: p.name, facts: { 'person.age': age && { low: age[0], high: age[1] }, 'person.swims': p.swimming } };
+    const member = trip.crew.find((c) => c.person === p.id);
+    const skill = p.skills?.find((s) => s.craft === boat?.kind);
+    return {
+      id: p.id, name: p.name,
+      facts: {
+        'person.age': age && { low: age[0], high: age[1] }, 'person.swims': p.swimming, 'person.inWater': p.inWater, 'person.weakArm': p.weakArm, 'person.today': member?.today, 'person.role': member?.role,
+        'person.skill': skill?.level, 'person.sincePractice': skill?.practised && daysBetween(skill.practised, on), 'person.watched': trip.crew.some((c) => c.buddy === p.id),
+      },
+    };
   });
+}
+
+/** Can somebody besides the skipper drive her? A second driver that the trip names can; otherwise it hangs on what each said. */
+function secondDriver({ trip, people }: Context): boolean | undefined {
+  const others = trip.crew.filter((c) => c.role !== 'skipper');
+  if (others.some((c) => c.role === 'driver')) return true;
+  const can = others.map((c) => people.find((p) => p.id === c.person)?.drives);
+  return can.includes(true) ? true : can.includes(undefined) ? undefined : false;
 }
 
 /** Facts of the hours on the water. Light needs a place; weather needs a forecast that covers the hours. */
@@ -49,7 +66,7 @@ export function dayFacts({ launch, forecast }: Context, schedule: Schedule | und
   const dimmest = worst?.dimmest?.visibility;
   return {
     'day.dark': launch && darkWithin(launch.position, schedule.leave, schedule.home),
-    'day.water': worst?.coldest?.water,
+    'day.water': worst?.coldest?.water, 'day.wind': worst?.wind.wind,
     'day.poorVisibility': dimmest === undefined ? undefined : dimmest < POOR_VISIBILITY.value,
   };
 }

@@ -17,3 +17,9 @@ export const PLAN_DRIFT: Threshold = { value: 5 * MS.minute, level: 'fix', sourc
 export const CHART_DATUMS: ReadonlySet<string> = new Set(['chart datum', 'LAT', 'MLLW']);
 /** Kinds of water with a tide. */
 export const TIDAL: ReadonlySet<string> = new Set(['sheltered-tidal', 'coastal', 'open-sea']);
+/** Weight on the hitch, as a share of what is towed: lighter it snakes, heavier it lifts the car's front. */
+export const TONGUE = { low: 0.05, high: 0.15, level: 'fix', source: 'tongue-weight' } as const satisfies { low: number; high: number; level: Level; source: SourceId };
+/** Trim and heel at rest beyond which something should be moved, radians. */
+export const LEVEL_ENOUGH = { trim: (3 * Math.PI) / 180, heel: (4 * Math.PI) / 180, level: 'mind', source: 'own-estimate' } as const satisfies { trim: number; heel: number; level: Level; source: SourceId };
+/** One way home is a finding, two are usual, three are good on open water. */
+export const WAYS_ENOUGH = { value: 2, level: 'mind', source: 'practice' } as const satisfies Threshold;

@@ -1,4 +1,5 @@
 import catalogue from '../../data/catalogue.json';
+import crew from '../../data/crew.json';
 import flooding from '../../data/flooding.json';
 import flotation from '../../data/flotation.json';
 import hulls from '../../data/hulls.json';
@@ -26,12 +27,14 @@ import type { LastLook, OfficerRow } from '../kit';
 import type { Capability, Catalogue, RulePack, Shed } from '../model';
 import type { ReadyRow } from '../passage';
 import type { ProcedureRow } from '../procedure';
+import type { CrewRow } from './crew';
 
 /**
  * What ships with Escale as data. `shipped.test.ts` holds each file against its schema, so the casts here are proved.
  */
 export const CATALOGUE = catalogue as unknown as Catalogue;
 export const PACKS = [federal, connecticut, florida, massachusetts, newYork, pennsylvania, washington, canada, newZealand, ireland, unitedKingdom, unitedKingdomAdvice, practice] as unknown as RulePack[];
+export const CREW = crew as unknown as CrewRow[];
 export const HULLS = hulls as unknown as HullForms;
 export const FLOODING = flooding as unknown as FloodData;
 export const FLOTATION = flotation as unknown as FlotationData;

@@ -6,7 +6,7 @@
 /** What a number measures. Inside Escale the number is always in the SI unit named in `SI_UNIT`. */
 export type Quantity =
   | 'length' | 'height' | 'distance' | 'mass' | 'speed' | 'temperature' | 'duration' | 'minutes'
-  | 'volume' | 'litres' | 'flow' | 'energy' | 'angle' | 'shortLength' | 'power' | 'bearing' | 'force' | 'ratio' | 'percent' | 'count' | 'age' | 'year';
+  | 'volume' | 'litres' | 'flow' | 'energy' | 'angle' | 'shortLength' | 'power' | 'bearing' | 'force' | 'ratio' | 'percent' | 'count' | 'age' | 'days' | 'year';
 
 export type UnitSystem = 'metric' | 'us';
 
@@ -61,6 +61,7 @@ const UNITS: Record<Quantity, Record<UnitSystem, Unit>> = {
   percent: both({ symbol: '%', size: 0.01, digits: 0 }),
   count: both(plain('')),
   age: both(plain('years')),
+  days: both(plain('days')),
   year: both(plain('')),
 };
 
@@ -85,7 +86,7 @@ export function toSI(value: number, unit: Unit): number {
 
 /** Units that data files (rule packs) may name beside a limit. */
 const NAMED: Record<string, number> = {
-  m: 1, ft: FOOT, in: INCH, kg: 1, lb: POUND, nm: NAUTICAL_MILE, kn: KNOT, 'm/s': 1, h: HOUR, min: MINUTE, kW: 1000, hp: HORSEPOWER, N: 1, '°C': 1, years: 1, L: 0.001,
+  m: 1, ft: FOOT, in: INCH, kg: 1, lb: POUND, nm: NAUTICAL_MILE, kn: KNOT, 'm/s': 1, h: HOUR, min: MINUTE, kW: 1000, hp: HORSEPOWER, N: 1, '°C': 1, years: 1, days: 1, L: 0.001,
 };
 
 /** Is this a unit that data may name? */

@@ -18,6 +18,7 @@ export const RULE_WORDS = {
   'fact.boat.closedSpaces': 'Has closed spaces where vapour can gather', 'fact.boat.appliance': 'Has a stove or heater that burns fuel', 'fact.boat.cutOff': 'Cut-off switch fitted by the maker', 'fact.boat.sealed': 'Sealed hull',
   'fact.crew.allWorn': 'Everyone wears the jacket', 'fact.day.monthDay': 'Month and day',
   'fact.crew.count': 'People aboard', 'fact.crew.alone': 'Alone', 'fact.person.age': 'Age of {person}', 'fact.person.swims': 'Swimming of {person}',
+  'fact.person.inWater': '{person} in the water in a jacket', 'fact.person.today': '{person} today', 'fact.person.role': 'Role of {person}', 'fact.person.skill': 'Skill of {person} in this craft', 'fact.person.sincePractice': '{person} last practised a recovery', 'fact.person.weakArm': 'Bad shoulder, arm or back of {person}', 'fact.person.watched': 'Somebody keeps an eye on {person}', 'fact.crew.secondDriver': 'Somebody else can drive', 'fact.day.wind': 'Strongest wind', 'value.days': '{v:count} days ago',
   'fact.water.class': 'Kind of water', 'fact.water.tidal': 'Tidal water', 'fact.day.dark': 'On the water between sunset and sunrise', 'fact.day.poorVisibility': 'Poor visibility',
   'fact.day.water': 'Water temperature', 'fact.day.hours': 'Time out', 'fact.day.furthest': 'Furthest from the launch', 'fact.question': '{ask}',
   'fact.answer': 'the question about this water',

@@ -1,0 +1,50 @@
+import { mendFact } from '../kit';
+import type { Condition, Finding, Level, Person, ThingType } from '../model';
+import { evaluate, type World } from '../rules';
+import { phrase } from '../say';
+import { finding, type Context } from './context';
+import { CREW } from './shipped';
+
+/** What practice asks of a crew, as data (`core/data/crew.json`): asked of each person, or of the crew as one. */
+export interface CrewRow {
+  id: string;
+  each: boolean;
+  when: Condition;
+  level: Level;
+  /** What it weighs where a fact is missing; absent: nothing. */
+  unknown?: Level;
+  title: string;
+  why: string;
+  at: { type: ThingType; pointer: string };
+  source: 'practice';
+}
+
+/** People as they meet this boat, water and wind. */
+export function crewFindings(context: Context, world: Omit<World, 'questions'>): Finding[] {
+  const { trip, people } = context;
+  const found: Finding[] = [];
+  if (people.length === 1 && trip.crew.length === 1) found.push(finding({ id: `crew/alone/${trip.id}`, level: 'mind', section: 'plan/boat', title: phrase('crew.alone.title'), because: [phrase('crew.alone.why')], source: 'practice' }));
+  for (const person of people) {
+    if (person.swimming === undefined) found.push(finding({ id: `crew/swimming/${person.id}`, level: 'mind', section: 'plan/boat', title: phrase('crew.swim.unknown.title', { person: person.name }), because: [phrase('crew.swim.unknown.why')], source: 'practice', mend: { label: phrase('crew.swim.mend'), go: { type: 'person', id: person.id, pointer: '/swimming' } } }));
+    else if (person.swimming === 'none' || person.swimming === 'weak') found.push(swimmer(person));
+  }
+  return [...found, ...CREW.flatMap((row) => (row.each ? people.flatMap((person) => rowFinding(row, context, world, person)) : rowFinding(row, context, world)))];
+}
+
+function rowFinding(row: CrewRow, context: Context, world: Omit<World, 'questions'>, person?: Person): Finding[] {
+  const { trip, boat, water } = context;
+  const { truth, because, missing } = evaluate(row.when, world, person && world.crew.find((p) => p.id === person.id));
+  const level = truth === 'yes' ? row.level : truth === 'unknown' ? row.unknown : undefined;
+  if (level === undefined) return [];
+  const id = row.at.type === 'person' ? person?.id : trip.id;
+  const settle = truth === 'unknown' && missing[0] ? mendFact(missing[0], { trip, ...(boat ? { boatId: boat.id } : {}), ...(water ? { waterId: water.id } : {}) }) : undefined;
+  return [finding({
+    id: `crew/${row.id}/${person?.id ?? trip.id}`, level, section: 'plan/boat', title: person ? phrase('crew.row.person', { person: person.name, title: row.title }) : phrase('crew.row', { title: row.title }),
+    because: [phrase('crew.row', { title: row.why }), ...because.map((b) => b.phrase)], source: row.source, mend: settle ?? { label: phrase('crew.row.mend'), go: { type: row.at.type, ...(id ? { id } : {}), pointer: row.at.pointer } },
+  })];
+}
+
+const swimmer = (person: Person) => finding({
+  id: `crew/swimming/${person.id}`, level: 'mind', section: 'plan/boat', title: phrase('crew.swim.title', { person: person.name, how: phrase(person.swimming === 'none' ? 'crew.swims.none' : 'crew.swims.weak') }),
+  because: [phrase('crew.swim.why')], source: 'practice',
+});

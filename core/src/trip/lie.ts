@@ -1,0 +1,82 @@
+import { afloat, floaters, hullOf, placed, swamped, emptyWeight, waysHome, type Hull } from '../boat';
+import type { Boat, Figure, Finding } from '../model';
+import { phrase } from '../say';
+import { densityOf } from '../water';
+import { finding, type Context } from './context';
+import { LEVEL_ENOUGH, WAYS_ENOUGH } from './limits';
+import { FLOTATION, HULLS } from './shipped';
+
+type Figures = Record<string, Figure>;
+
+/** How she lies under today's load: freeboard, trim, heel; and whether she floats when she is full of water. Our own sums: never a Stop. */
+export function lieFindings(context: Context, figures: Figures): Finding[] {
+  const { trip, boat, people, water } = context;
+  if (!boat || people.length === 0) return [];
+  const hull = hullOf(boat, HULLS);
+  const base = { section: 'pack/load' as const };
+  if (!hull) return [finding({ ...base, id: `lie/measures/${boat.id}`, level: 'mind', title: phrase('lie.measures.title'), because: [phrase('lie.measures.why', { boat: boat.name })], mend: { label: phrase('lie.measures.mend'), go: { type: 'boat', id: boat.id, pointer: boat.length === undefined ? '/length' : '/beam' } } })];
+  const density = densityOf(water);
+  const spots = placed(trip, people, hull);
+  const { outcome, free } = afloat(boat, hull, spots, density);
+  const assumed = hull.guessed.length > 0 || boat.mass === undefined ? [phrase('lie.assumed', { n: hull.guessed.length + (boat.mass === undefined ? 1 : 0) })] : [];
+  const move = { label: phrase('lie.mend'), open: 'pack/load' as const };
+  if (outcome.state !== 'floats' || !free) return [finding({ ...base, id: `lie/upright/${trip.id}`, level: 'fix', title: phrase('lie.upright.title'), because: [phrase(outcome.state === 'sinks' ? 'lie.sinks' : outcome.state === 'on-end' ? 'lie.on-end' : 'lie.capsizes')], assumed, source: 'own-estimate', mend: move })];
+  lieFigures(hull, outcome.at, free, figures);
+  const { least, source } = hull.form.edge;
+  const found: Finding[] = [];
+  const values = { free: free.lowest, least };
+  const shown = ['freeLow', 'freeBow', 'freeStern', 'trim', 'heel'];
+  if (free.lowest < least) found.push(finding({ ...base, id: `lie/edge/${trip.id}`, level: free.lowest < least / 2 ? 'fix' : 'mind', title: phrase('lie.edge.title'), because: [phrase('lie.edge.low', values)], figures: shown, assumed, source, mend: move }));
+  else found.push(finding({ ...base, id: `lie/edge/${trip.id}`, level: 'set', title: phrase('lie.edge.title'), because: [phrase('lie.edge.ok', values)], figures: shown, assumed, source }));
+  for (const [name, value] of [['trim', outcome.at.trim], ['heel', outcome.at.heel]] as const) {
+    if (Math.abs(value) <= LEVEL_ENOUGH[name]) continue;
+    const way = name === 'trim' ? (value > 0 ? 'lie.trim.stern' : 'lie.trim.bow') : value > 0 ? 'lie.heel.port' : 'lie.heel.starboard';
+    found.push(finding({ ...base, id: `lie/${name}/${trip.id}`, level: LEVEL_ENOUGH.level, title: phrase(`lie.${name}.title`), because: [phrase(way, { angle: Math.abs(value) })], figures: [name], assumed, source: LEVEL_ENOUGH.source, mend: move }));
+  }
+  return [...found, ...swampedFindings(context, boat, hull, density)];
+}
+
+function lieFigures(hull: Hull, { trim, heel, gm }: { trim: number; heel: number; gm: number }, free: { lowest: number; bow: number; stern: number }, figures: Figures): void {
+  const inputs = { length: { value: hull.length, quantity: 'length' as const }, beam: { value: hull.beam, quantity: 'length' as const }, depth: { value: hull.depth, quantity: 'length' as const } };
+  const guessed = hull.guessed.length > 0 ? { guessed: true } : {};
+  const figure = (value: number, quantity: Figure['quantity'], formula: string) => ({ value, quantity, inputs, formula, source: 'archimedes', ...guessed });
+  figures.freeLow = figure(free.lowest, 'shortLength', 'formula.freeboard');
+  figures.freeBow = figure(free.bow, 'shortLength', 'formula.freeboard');
+  figures.freeStern = figure(free.stern, 'shortLength', 'formula.freeboard');
+  figures.trim = figure(trim, 'angle', 'formula.balance');
+  figures.heel = figure(heel, 'angle', 'formula.balance');
+  figures.gm = figure(gm, 'shortLength', 'formula.gm');
+}
+
+/** Floating parts that are known to be there, but not how big. */
+const unsized = (boat: Boat) => (boat.flotation === 'foam' || boat.flotation === 'bulkheads' || (boat.flotation === 'air-bags' && boat.kind !== 'inflatable' && boat.kind !== 'raft')) && (boat.reserve ?? []).length === 0;
+
+function swampedFindings({ trip, people }: Context, boat: Boat, hull: Hull, density: number): Finding[] {
+  const base = { section: 'pack/load' as const };
+  const things = placed({ crew: [], load: trip.load }, [], hull);
+  const full = swamped(hull, floaters(boat, hull, FLOTATION), emptyWeight(boat, hull), things, people.flatMap((p) => p.mass ?? []), density, FLOTATION);
+  const id = `lie/swamped/${boat.id}`, mend = { label: phrase('swamped.mend'), go: { type: 'boat' as const, id: boat.id, pointer: boat.flotation === undefined ? '/flotation' : '/reserve' } };
+  const assumed = [phrase('swamped.assumed')];
+  if (boat.flotation === undefined) return [finding({ ...base, id, level: 'mind', title: phrase('swamped.unknown.title'), because: [phrase('swamped.unknown.why')], source: 'practice', mend })];
+  if (full.spare < 0 && unsized(boat)) return [finding({ ...base, id, level: 'mind', title: phrase('swamped.unsized.title'), because: [phrase('swamped.unsized.why', { litres: full.lacking })], assumed, source: 'archimedes', mend })];
+  if (full.spare < 0) return [finding({ ...base, id, level: 'fix', title: phrase('swamped.sinks.title'), because: [phrase('swamped.sinks.why', { litres: full.lacking })], assumed, source: 'archimedes', mend })];
+  const level = full.outcome.state === 'floats';
+  const carries = full.carries >= people.length;
+  return [finding({ ...base, id, level: level && carries ? 'set' : 'mind', title: phrase('swamped.title'), because: [phrase(level ? 'swamped.level' : 'swamped.not-level'), phrase(carries ? 'swamped.carries.all' : 'swamped.carries', { n: full.carries })], assumed, source: 'archimedes', ...(level && carries ? {} : { mend }) })];
+}
+
+/** Ways home, counted; a kind that nobody says can move her far enough is named. */
+export function wayFindings({ trip, boat, people, route }: Context): Finding[] {
+  if (!boat || boat.propulsion.length === 0) return [];
+  const loaded = (boat.mass ?? 0) + people.reduce((sum, p) => sum + (p.mass ?? 0), 0);
+  const ways = waysHome(boat, loaded);
+  const base = { section: 'pack/load' as const, source: WAYS_ENOUGH.source };
+  const mend = { label: phrase('ways.mend'), go: { type: 'boat' as const, id: boat.id, pointer: '/propulsion' } };
+  const enough = ways.length >= WAYS_ENOUGH.value;
+  const found = [finding({ ...base, id: `ways/count/${boat.id}`, level: enough ? 'set' : WAYS_ENOUGH.level, title: phrase('ways.title'), because: [phrase(enough ? 'ways.enough' : 'ways.one', { n: ways.length, first: phrase(`drive.${ways[0].kind}`) })], ...(enough ? {} : { mend }) })];
+  const far = route?.metres;
+  if (far === undefined) return found;
+  // The whole way out and home has to lie within what the tank gives with its reserve kept.
+  for (const [i, way] of ways.entries()) if (i === 0 && way.range && way.range[1] < far) found.push(finding({ ...base, id: `ways/range/${trip.id}`, level: 'fix', title: phrase('ways.range.title'), because: [phrase('ways.range.why', { range: way.range[1], far, drive: phrase(`drive.${way.kind}`) })], source: 'thirds', mend }));
+  return found;
+}
