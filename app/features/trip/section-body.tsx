@@ -5,7 +5,7 @@ import { DaySection } from '../plan/day-section';
 import { WaterSection } from '../plan/water-section';
 import { FloatPlanSection } from '../pack/float-plan-section';
 import { KitSection } from '../pack/kit-section';
-import { LoadSection } from '../pack/load-section';
+import { LoadSection } from '../load/load-section';
 import { ReadySection } from '../pack/ready-section';
 import { LaunchSection, RetrieveSection, TroubleSection } from '../go/procedure-sections';
 import { UnderWay } from '../go/under-way';

@@ -4,7 +4,7 @@ import { fresh, type fakeServer, show, TRIP } from '../../test/world';
 import { at, visited } from '../../test/router';
 import { KitSection } from '../pack/kit-section';
 import { ReadySection } from '../pack/ready-section';
-import { LoadSection } from '../pack/load-section';
+import { LoadSection } from '../load/load-section';
 import { FloatPlanSection } from '../pack/float-plan-section';
 import { BoatSection } from '../plan/boat-section';
 import { DaySection } from '../plan/day-section';

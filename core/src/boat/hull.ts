@@ -1,4 +1,4 @@
-import type { Boat } from '../model';
+import type { Boat, LoadItem } from '../model';
 import type { Craft } from '../model/lists';
 import type { SourceId } from '../sources';
 
@@ -32,7 +32,7 @@ export interface HullForm {
   /** Metres from the seat, or from the board, up to the middle of a body. */
   body: number;
   /** Where things lie. */
-  holds: { id: string; name: string; x: number; y: number; z: number }[];
+  holds: { id: NonNullable<LoadItem['place']>; name: string; x: number; y: number; z: number }[];
 }
 
 /** One strip of the hull across: closed outlines in y (to port) and z (up from the lowest point), flat lists of pairs. */

@@ -15,7 +15,9 @@ export interface Placed extends Weight {
 
 export type Way = 'out' | 'home';
 
-const metres = (hull: Hull, { x, y }: Spot) => ({ x: x * hull.length, y: (y * (hull.form.hulls ? hull.beam : breadthAt(hull.form, x) * hull.beam)) / 2 });
+/** Breadth over which a spot's −1 to 1 goes, metres: the whole beam where there are two hulls. */
+export const breadthFor = (hull: Hull, x: number) => (hull.form.hulls ? 1 : breadthAt(hull.form, x)) * hull.beam;
+const metres = (hull: Hull, { x, y }: Spot) => ({ x: x * hull.length, y: (y * breadthFor(hull, x)) / 2 });
 
 /** Height of the middle of a seated body over the keel. */
 const bodyAt = (hull: Hull) => hull.depth * hull.form.seat + hull.form.body;
@@ -84,7 +86,7 @@ const LEAN = { out: 0, over: 0.15 } as const;
 /** The same with the n heaviest people at one gunwale, leaning over it. */
 export function leaning(hull: Hull, aboard: readonly Placed[], n: number): Placed[] {
   const who = new Set(aboard.filter((p) => p.is === 'person').sort((a, b) => b.mass - a.mass).slice(0, n).map((p) => p.id));
-  return aboard.map((p) => (who.has(p.id) ? { ...p, y: (breadthAt(hull.form, p.spot.x) * hull.beam) / 2 + LEAN.out, z: sheerAt(hull.form, hull.depth, p.spot.x) + LEAN.over } : p));
+  return aboard.map((p) => (who.has(p.id) ? { ...p, y: breadthFor(hull, p.spot.x) / 2 + LEAN.out, z: sheerAt(hull.form, hull.depth, p.spot.x) + LEAN.over } : p));
 }
 
 /** How far a value may be off, as a share, by how it came to be known. Our own estimate. */

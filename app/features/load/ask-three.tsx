@@ -1,0 +1,141 @@
+import { useEffect, useMemo, useState } from 'react';
+import { View } from 'react-native';
+import { afloat, emptyWeight, floaters, holesOf, leak, leaning, swamped, type Hole, type Hull, type Leak, type Outcome } from '@escale/core/boat';
+import type { Boat } from '@escale/core/model';
+import { FLOODING, FLOTATION } from '@escale/core/trip';
+import { format, spanText } from '@escale/core/units';
+import { Choice } from '../../ui/choice';
+import { T } from '../../ui/text';
+import { usePalette } from '../../ui/theme';
+import { useTrip } from '../trip/use-trip';
+import { aboardOf, type Lie } from './use-lie';
+
+const degrees = (radians: number) => `${Math.abs((radians * 180) / Math.PI).toFixed(0)}°`;
+type Ask = 'lean' | 'swamp' | 'leak';
+const ASKS: { value: Ask; label: string }[] = [{ value: 'lean', label: 'Someone leans over the side' }, { value: 'swamp', label: 'She is swamped' }, { value: 'leak', label: 'She leaks' }];
+
+/** Three things asked of the load at once. Reckoned when they are asked. */
+export function AskThree({ boat, now }: { boat: Boat; now: Lie }) {
+  const [ask, setAsk] = useState<Ask>();
+  return (
+    <View style={{ gap: 10 }}>
+      <T as="section" heading={3}>What if</T>
+      <Choice label="What if" options={ASKS} value={ask} onChange={(v) => setAsk(v as Ask | undefined)} clearable />
+      {ask === 'lean' ? <Leans boat={boat} now={now} /> : ask === 'swamp' ? <Swamps boat={boat} now={now} /> : ask === 'leak' ? <Leaks boat={boat} now={now} /> : null}
+    </View>
+  );
+}
+
+function Answer({ title, word, lines }: { title: string; word: string; lines: string[] }) {
+  const p = usePalette();
+  return (
+    <View role="listitem" style={{ borderTopWidth: 1, borderColor: p.line, paddingVertical: 8, gap: 2 }}>
+      <View style={{ flexDirection: 'row', justifyContent: 'space-between', gap: 8 }}><T as="strong" style={{ flex: 1 }}>{title}</T><T as="strong">{word}</T></View>
+      {lines.map((line) => <T key={line} as="soft">{line}</T>)}
+    </View>
+  );
+}
+
+const OWN = 'Our own sum for flat water, from her measures. Waves, moving people and a wet deck take more.';
+
+function Leans({ boat, now: { hull, spots, density } }: { boat: Boat; now: Lie }) {
+  const { reader } = useTrip();
+  const people = spots.filter((s) => s.is === 'person').sort((a, b) => b.mass - a.mass);
+  const rows = useMemo(() => [1, 2].slice(0, people.length).map((n) => afloat(boat, hull, leaning(hull, spots, n), density)), [boat, hull, spots, density, people.length]);
+  return (
+    <View role="list" aria-label="Someone leans over the side">
+      {rows.map(({ outcome, free }, i) => (
+        <Answer
+          key={i} title={people.slice(0, i + 1).map((s) => s.name).join(' and ')}
+          {...(outcome.state === 'floats' && free
+            ? { word: `${degrees(outcome.at.heel)} of heel`, lines: [free.lowest > 0 || hull.form.deck === 'closed' ? `${format(Math.max(0, free.lowest), 'shortLength', reader.units)} of freeboard left.` : 'Her edge goes under: water comes aboard.'] }
+            : { word: 'she goes over', lines: ['Stay low in the middle; draw whoever is in the water in over the stern or along the hull, never lean out to be gripped.'] })}
+        />
+      ))}
+      <T as="small">{OWN}</T>
+    </View>
+  );
+}
+
+const LIES: Record<Outcome['state'], string> = { floats: 'floats level', sinks: 'sinks', capsizes: 'floats, rolled over', 'on-end': 'floats on end' };
+
+function Swamps({ boat, now: { hull, spots, density } }: { boat: Boat; now: Lie }) {
+  const { trip, shed, reader } = useTrip();
+  const crew = useMemo(() => aboardOf({ trip, shed }).flatMap((p) => p.mass ?? []), [trip, shed]);
+  const rows = useMemo(() => {
+    const { bags } = FLOTATION;
+    const fill = (as: Boat, extra: Parameters<typeof floaters>[3] = []) => swamped(hull, floaters(as, hull, FLOTATION, extra), emptyWeight(boat, hull), spots.filter((s) => s.is === 'thing'), crew, density, FLOTATION);
+    const { reserve: _reserve, flotation: _flotation, ...bare } = boat;
+    return [
+      { title: 'As she is', found: fill(boat) },
+      { title: `With bags of ${bags.litres} L fore and aft`, found: fill(boat, [{ what: 'bag', where: 'bow', litres: bags.litres }, { what: 'bag', where: 'stern', litres: bags.litres }]) },
+      { title: 'With nothing in her', found: fill(bare) },
+    ];
+  }, [boat, hull, spots, crew, density]);
+  return (
+    <View role="list" aria-label="She is swamped">
+      {rows.map(({ title, found }) => (
+        <Answer
+          key={title} title={title} word={LIES[found.outcome.state]}
+          lines={found.spare < 0 ? [`${Math.ceil(found.lacking)} L of foam or bags are lacking just to hold her and her kit.`] : [`Bears ${format(found.spare, 'mass', reader.units)} over her own weight and kit.`, found.carries >= crew.length ? 'Carries all of the crew, sitting in her.' : `Carries ${found.carries} of ${crew.length}, sitting in her; the others hang on.`]}
+        />
+      ))}
+      <T as="small">People in the water are borne by it in part, as in the federal flotation test. Old foam soaks up water: weigh her once a year.</T>
+    </View>
+  );
+}
+
+const PUMPS = [{ value: 'none', label: 'Nobody bails' }, { value: 'bail', label: 'One bails' }, { value: 'pump', label: 'Pump' }, { value: 'both', label: 'Pump and one bails' }];
+/** A small electric bilge pump by its label, m³/s: 500 US gallons an hour. */
+const PUMP = 500 * 0.003785411784 / 3600;
+
+function Leaks({ boat, now: { hull, lie, density } }: { boat: Boat; now: Lie }) {
+  const { reader } = useTrip();
+  const [by, setBy] = useState('none');
+  const holes = useMemo(() => holesOf(boat, hull, FLOODING), [boat, hull]);
+  const found = useLeaks(hull, holes, lie.weight, density, by);
+  if (holes.length === 0) return <T as="soft">No openings are on her page yet: plug, bungs, hatches, scuppers. Add them there.</T>;
+  return (
+    <View style={{ gap: 8 }}>
+      <Choice label="Against it" options={PUMPS} value={by} onChange={(v) => v && setBy(v)} />
+      <View role="list" aria-label="She leaks">
+        {holes.map((hole, i) => (
+          <Answer
+            key={`${hole.name} ${i}`} title={`${hole.name} open`} word={found[i] ? leakWord(found[i]) : '…'}
+            lines={found[i] ? leakLines(found[i], hole.guessed, boat, (q) => format(q, 'flow', reader.units)) : []}
+          />
+        ))}
+      </View>
+      <T as="small">{OWN} A pump gives two thirds of its label, a bucket tires after four minutes.</T>
+    </View>
+  );
+}
+
+/** One opening after the other, each in a turn of its own, so that the page stays quick under the hand. */
+function useLeaks(hull: Hull, holes: Hole[], weight: Lie['lie']['weight'], density: number, by: string): (Leak | undefined)[] {
+  const job = useMemo(() => ({ hull, holes, weight, density, by }), [hull, holes, weight, density, by]);
+  const [held, setHeld] = useState<{ job: object; found: Leak[] }>();
+  useEffect(() => {
+    const relief = { pump: job.by === 'pump' || job.by === 'both' ? PUMP : 0, bailers: job.by === 'bail' || job.by === 'both' ? 1 : 0 };
+    const found: Leak[] = [];
+    const next = (): ReturnType<typeof setTimeout> => setTimeout(() => {
+      if (found.length === job.holes.length) return;
+      found.push(leak(job.hull, job.holes[found.length], job.weight, job.density, relief, FLOODING));
+      setHeld({ job, found: [...found] });
+      timer = next();
+    }, 0);
+    let timer = next();
+    return () => clearTimeout(timer);
+  }, [job]);
+  return held?.job === job ? held.found : [];
+}
+
+const leakWord = ({ swamped: at, end, inflow }: Leak) => (inflow <= 0 ? 'stays over the water' : at === undefined ? 'held' : `${spanText(at).replace('0 min', 'under a minute')} to ${end === 'capsized' ? 'capsize' : 'swamped'}`);
+function leakLines({ inflow, third, atThird, aboard }: Leak, guessed: boolean, boat: Boat, flow: (q: number) => string): string[] {
+  if (inflow <= 0) return ['In flat water nothing runs in.'];
+  const planing = boat.propulsion.some((p) => p.kind === 'outboard' || p.kind === 'inboard');
+  return [
+    `${(inflow * 60_000).toFixed(0)} L a minute at first (${flow(inflow)})${guessed ? ', its bore taken from its kind' : ''}.`,
+    third === undefined ? `${(aboard * 1000).toFixed(0)} L aboard at the end; she is never a third full.` : `A third full after ${spanText(third)}${atThird ? `, ${degrees(atThird.trim)} down by the ${atThird.trim >= 0 ? 'stern' : 'bow'}${planing ? '; full throttle then makes about a third of her planing speed until the water spreads' : ''}` : ''}.`,
+  ];
+}

@@ -1,0 +1,164 @@
+import { useEffect, useRef, useState } from 'react';
+import { View } from 'react-native';
+import Svg, { Circle, G, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
+import { breadthFor, type Hull, type Placed } from '@escale/core/boat';
+import type { Spot } from '@escale/core/model';
+import type { Reader } from '@escale/core/say';
+import { format } from '@escale/core/units';
+import { usePalette } from '../../ui/theme';
+import { FONT, SIZE, type Palette } from '../../ui/tokens';
+import { inner, plans, type Scale } from './outline';
+import type { Draft } from './use-lie';
+
+interface Props {
+  hull: Hull;
+  spots: Placed[];
+  reader: Reader;
+  draft: Draft | undefined;
+  onDraft: (draft: Draft | undefined) => void;
+  onPut: (draft: Draft) => void;
+}
+
+const MARGIN = 16, LEAST_HIGH = 116;
+/** Arrow keys move by so much of the length or half breadth; with Shift by more. */
+const STEP = 0.02, BIG_STEP = 0.1;
+/** A finger hits what is nearest within so many pixels. */
+const REACH = 34;
+const inside = (v: number, low: number, high: number) => Math.min(high, Math.max(low, v));
+
+/** The boat from above, drawn from her own numbers; people and things are dragged, or moved by arrow keys. */
+export function PlanView({ hull, spots, reader, draft, onDraft, onPut }: Props) {
+  const p = usePalette();
+  const [width, setWidth] = useState(358);
+  const box = useRef<View>(null);
+  const perMetre = (width - 2 * MARGIN) / hull.length;
+  const high = Math.max(LEAST_HIGH, hull.beam * perMetre + 2 * MARGIN);
+  const scale: Scale = { x: (m) => MARGIN + m * perMetre, y: (m) => high / 2 - m * perMetre };
+  useDrag(box, { hull, spots, scale, onDraft, onPut });
+  return (
+    <View ref={box} role="group" aria-label="Plan of the boat, bow to the right" onLayout={(e) => setWidth(e.nativeEvent.layout.width)} style={{ height: high, touchAction: 'pan-y', cursor: 'grab', userSelect: 'none' } as object}>
+      <Svg width={width} height={high} aria-hidden>
+        <Shape hull={hull} scale={scale} p={p} />
+        {spots.map((s) => <Mark key={s.id} spot={s} scale={scale} p={p} lifted={draft?.id === s.id} />)}
+        <SvgText x={width - 4} y={12} textAnchor="end" fontFamily={FONT.narrow} fontSize={SIZE.label} fill={p.soft}>bow</SvgText>
+        <SvgText x={4} y={12} fontFamily={FONT.narrow} fontSize={SIZE.label} fill={p.soft}>port</SvgText>
+      </Svg>
+      {spots.filter((s) => s.id !== 'catch').map((s) => <Handle key={s.id} spot={s} scale={scale} reader={reader} onPut={onPut} />)}
+    </View>
+  );
+}
+
+function Shape({ hull, scale, p }: { hull: Hull; scale: Scale; p: Palette }) {
+  const { form, length, beam } = hull;
+  const tubes = form.deck === 'open' && form.section.power <= 0.3;
+  return (
+    <G>
+      {form.hulls ? <Rect x={scale.x(length * 0.22)} y={scale.y(beam / 2)} width={scale.x(length * 0.72) - scale.x(length * 0.22)} height={scale.y(-beam / 2) - scale.y(beam / 2)} fill={p.water3} stroke={p.line} /> : null}
+      {plans(hull, scale).map((d) => <Path key={d} d={d} fill={p.raised} stroke={p.ink} strokeWidth={1.6} />)}
+      {form.hulls ? null : <Path d={inner(hull, scale, tubes ? hull.depth * 0.8 : form.deck === 'open' ? beam * 0.06 : beam * 0.16)} fill="none" stroke={p.line} strokeWidth={1.2} />}
+      <Line x1={scale.x(0)} x2={scale.x(length)} y1={scale.y(0)} y2={scale.y(0)} stroke={p.line} strokeWidth={1} strokeDasharray="4 4" />
+      {form.seats.map((s) => <Rect key={s.name} x={scale.x(s.x * length) - 7} y={scale.y(seatY(hull, s)) - 10} width={14} height={20} fill="none" stroke={p.line} />)}
+    </G>
+  );
+}
+
+const seatY = (hull: Hull, { y }: Spot) => (y * hull.beam) / 2;
+
+/** A person is a filled round, a thing a square, as large as it weighs. */
+function Mark({ spot, scale, p, lifted }: { spot: Placed; scale: Scale; p: Palette; lifted: boolean }) {
+  const r = inside(Math.sqrt(spot.mass) * 1.35, 6, 17), x = scale.x(spot.x), y = scale.y(spot.y);
+  const initials = spot.name.split(/\s+/).map((w) => w[0]).join('').slice(0, 2).toUpperCase();
+  return (
+    <G>
+      {lifted ? <Circle cx={x} cy={y} r={r + 5} fill="none" stroke={p.ink} strokeWidth={2} strokeDasharray="3 3" /> : null}
+      {spot.is === 'person' ? <Circle cx={x} cy={y} r={r} fill={p.ink} /> : <Rect x={x - r} y={y - r} width={2 * r} height={2 * r} fill={p.water2} stroke={p.ink} />}
+      <SvgText x={x} y={y + 4} textAnchor="middle" fontFamily={FONT.narrow} fontSize={SIZE.label} fontWeight="600" fill={spot.is === 'person' ? p.paper : p.ink}>{r > 8 ? initials : ''}</SvgText>
+    </G>
+  );
+}
+
+/** What keyboard and screen reader hold: a button over each mark that arrow keys move. */
+function Handle({ spot, scale, reader, onPut }: { spot: Placed; scale: Scale; reader: Reader; onPut: (draft: Draft) => void }) {
+  const ref = useRef<View>(null);
+  const p = usePalette();
+  useEffect(() => {
+    const element = ref.current as unknown as HTMLElement | null;
+    if (!element?.addEventListener) return;
+    const key = (event: KeyboardEvent) => {
+      const by = event.shiftKey ? BIG_STEP : STEP;
+      const way = { ArrowRight: [by, 0], ArrowLeft: [-by, 0], ArrowUp: [0, by * 4], ArrowDown: [0, -by * 4] }[event.key];
+      if (!way) return;
+      event.preventDefault();
+      event.stopPropagation();
+      onPut({ id: spot.id, spot: { x: round(inside(spot.spot.x + way[0], 0, 1)), y: round(inside(spot.spot.y + way[1], -1, 1)) } });
+    };
+    element.addEventListener('keydown', key);
+    return () => element.removeEventListener('keydown', key);
+  }, [spot, onPut]);
+  const side = Math.abs(spot.spot.y) < 0.05 ? 'in the middle' : `${Math.round(Math.abs(spot.spot.y) * 100)} % to ${spot.spot.y > 0 ? 'port' : 'starboard'}`;
+  return (
+    <View
+      ref={ref} tabIndex={0} role="button" aria-label={`${spot.name}, ${format(spot.mass, 'mass', reader.units)}, ${Math.round(spot.spot.x * 100)} % from the stern, ${side}. Arrow keys move it`}
+      style={{ position: 'absolute', left: scale.x(spot.x) - 12, top: scale.y(spot.y) - 12, width: 24, height: 24, pointerEvents: 'none', outlineColor: p.ink } as object}
+    />
+  );
+}
+
+const round = (v: number) => Math.round(v * 1000) / 1000;
+
+interface Dragging { hull: Hull; spots: Placed[]; scale: Scale; onDraft: Props['onDraft']; onPut: Props['onPut'] }
+
+/** Drag by finger or mouse: what is nearest to the first touch goes with it. */
+function useDrag(box: React.RefObject<View | null>, now: Dragging): void {
+  const latest = useRef(now);
+  useEffect(() => {
+    latest.current = now;
+  });
+  useEffect(() => {
+    const element = box.current as unknown as HTMLElement | null;
+    if (!element?.addEventListener) return;
+    let grab: { id: string; pointer: number; dx: number; dy: number; spot?: Spot } | undefined;
+    const at = (event: PointerEvent) => {
+      const { left, top } = element.getBoundingClientRect();
+      return [event.clientX - left, event.clientY - top] as const;
+    };
+    const down = (event: PointerEvent) => {
+      const { spots, scale } = latest.current, [x, y] = at(event);
+      const [near] = spots.filter((s) => s.id !== 'catch').map((s) => ({ s, far: Math.hypot(scale.x(s.x) - x, scale.y(s.y) - y) })).sort((a, b) => a.far - b.far);
+      if (!near || near.far > REACH || event.button !== 0) return;
+      grab = { id: near.s.id, pointer: event.pointerId, dx: scale.x(near.s.x) - x, dy: scale.y(near.s.y) - y };
+      element.setPointerCapture(event.pointerId);
+      event.preventDefault();
+    };
+    const move = (event: PointerEvent) => {
+      if (!grab || event.pointerId !== grab.pointer) return;
+      const { hull, scale, onDraft } = latest.current, [px, py] = at(event);
+      const perMetre = scale.x(1) - scale.x(0);
+      const x = inside((px + grab.dx - scale.x(0)) / perMetre / hull.length, 0, 1);
+      grab.spot = { x: round(x), y: round(inside(((scale.y(0) - py - grab.dy) / perMetre) * (2 / Math.max(0.05, breadthFor(hull, x))), -1, 1)) };
+      onDraft({ id: grab.id, spot: grab.spot });
+    };
+    const up = (event: PointerEvent) => {
+      if (!grab || event.pointerId !== grab.pointer) return;
+      const { id, spot } = grab;
+      grab = undefined;
+      if (spot && event.type === 'pointerup') latest.current.onPut({ id, spot });
+      latest.current.onDraft(undefined);
+    };
+    // A touch on a mark drags it; elsewhere the page scrolls.
+    const touch = (event: TouchEvent) => grab && event.preventDefault();
+    element.addEventListener('pointerdown', down);
+    element.addEventListener('pointermove', move);
+    element.addEventListener('pointerup', up);
+    element.addEventListener('pointercancel', up);
+    element.addEventListener('touchmove', touch, { passive: false });
+    return () => {
+      element.removeEventListener('pointerdown', down);
+      element.removeEventListener('pointermove', move);
+      element.removeEventListener('pointerup', up);
+      element.removeEventListener('pointercancel', up);
+      element.removeEventListener('touchmove', touch);
+    };
+  }, [box]);
+}
+
