@@ -1,4 +1,4 @@
-import { applyPatch } from '@escale/core/formats/pointer';
+import { applyPatch, valueAt } from '@escale/core/formats/pointer';
 import { emptyShed, SHELF, THINGS, type Patch, type Shed, type ThingOf, type ThingType, type Trip } from '@escale/core/model';
 import type { Queued } from './store';
 
@@ -66,10 +66,11 @@ export function inverseOf(doc: object, patch: Patch[]): Patch[] {
   return [...new Set(patch.map((p) => topOf(p.pointer)))].map((field) => (before[field] === undefined ? { op: 'unset', pointer: `/${field}` } : { op: 'set', pointer: `/${field}`, value: before[field] }));
 }
 
-/** A value that is stated is no guess any more: the patch that says so, for the pointers it sets. */
-export function withBasis(doc: { basis?: Record<string, string> | undefined }, patch: Patch[]): Patch[] {
+/** A value that is stated is no guess any more: the patch that says so, for every guess whose value it changes. */
+export function withBasis(doc: object & { basis?: Record<string, string> | undefined }, patch: Patch[]): Patch[] {
+  if (patch.some(({ pointer }) => topOf(pointer) === 'basis')) return patch;
   const basis = doc.basis ?? {};
-  const touched = (guess: string) => patch.some(({ pointer }) => guess === pointer || guess.startsWith(`${pointer}/`));
-  const left = Object.fromEntries(Object.entries(basis).filter(([pointer, how]) => how !== 'guessed' || !touched(pointer)));
+  const then = applyPatch(doc, patch);
+  const left = Object.fromEntries(Object.entries(basis).filter(([pointer, how]) => how !== 'guessed' || JSON.stringify(valueAt(doc, pointer)) === JSON.stringify(valueAt(then, pointer))));
   return Object.keys(left).length === Object.keys(basis).length ? patch : [...patch, { op: 'set', pointer: '/basis', value: left }];
 }

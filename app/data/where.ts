@@ -6,7 +6,7 @@ import type { FieldRef, Mend, SectionId, ThingType } from '@escale/core/model';
 const SECTION_OF: Record<string, SectionId> = {
   boat: 'plan/boat', crew: 'plan/boat', stow: 'pack/kit', water: 'plan/water', launch: 'plan/water', return: 'plan/water', halts: 'plan/water',
   leave: 'plan/day', speed: 'plan/day', homeBy: 'plan/day', limits: 'plan/day', driveMinutes: 'plan/day', checkInMinutes: 'plan/day',
-  load: 'pack/load', contacts: 'pack/float-plan', graceMinutes: 'pack/float-plan', ifLate: 'pack/float-plan', parked: 'pack/float-plan', title: 'plan/boat', notes: 'home/debrief', status: 'home/close',
+  load: 'pack/load', comingHome: 'pack/load', company: 'plan/boat', contacts: 'pack/float-plan', graceMinutes: 'pack/float-plan', ifLate: 'pack/float-plan', parked: 'pack/float-plan', title: 'plan/boat', notes: 'home/debrief', status: 'home/close',
 };
 
 export type ShedType = Exclude<ThingType, 'trip' | 'debrief' | 'run' | 'pack'>;

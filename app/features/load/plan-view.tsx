@@ -1,13 +1,14 @@
 import { useEffect, useRef, useState } from 'react';
 import { View } from 'react-native';
-import Svg, { Circle, G, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
+import Svg, { Circle, G, Rect, Text as SvgText } from 'react-native-svg';
 import { breadthFor, type Hull, type Placed } from '@escale/core/boat';
 import type { Spot } from '@escale/core/model';
 import type { Reader } from '@escale/core/say';
 import { format } from '@escale/core/units';
 import { usePalette } from '../../ui/theme';
 import { FONT, SIZE, type Palette } from '../../ui/tokens';
-import { inner, plans, type Scale } from './outline';
+import { HullShape } from './hull-shape';
+import type { Scale } from './outline';
 import type { Draft } from './use-lie';
 
 interface Props {
@@ -38,7 +39,7 @@ export function PlanView({ hull, spots, reader, draft, onDraft, onPut }: Props) 
   return (
     <View ref={box} role="group" aria-label="Plan of the boat, bow to the right" onLayout={(e) => setWidth(e.nativeEvent.layout.width)} style={{ height: high, touchAction: 'pan-y', cursor: 'grab', userSelect: 'none' } as object}>
       <Svg width={width} height={high} aria-hidden>
-        <Shape hull={hull} scale={scale} p={p} />
+        <HullShape hull={hull} scale={scale} p={p} seats />
         {spots.map((s) => <Mark key={s.id} spot={s} scale={scale} p={p} lifted={draft?.id === s.id} />)}
         <SvgText x={width - 4} y={12} textAnchor="end" fontFamily={FONT.narrow} fontSize={SIZE.label} fill={p.soft}>bow</SvgText>
         <SvgText x={4} y={12} fontFamily={FONT.narrow} fontSize={SIZE.label} fill={p.soft}>port</SvgText>
@@ -47,22 +48,6 @@ export function PlanView({ hull, spots, reader, draft, onDraft, onPut }: Props) 
     </View>
   );
 }
-
-function Shape({ hull, scale, p }: { hull: Hull; scale: Scale; p: Palette }) {
-  const { form, length, beam } = hull;
-  const tubes = form.deck === 'open' && form.section.power <= 0.3;
-  return (
-    <G>
-      {form.hulls ? <Rect x={scale.x(length * 0.22)} y={scale.y(beam / 2)} width={scale.x(length * 0.72) - scale.x(length * 0.22)} height={scale.y(-beam / 2) - scale.y(beam / 2)} fill={p.water3} stroke={p.line} /> : null}
-      {plans(hull, scale).map((d) => <Path key={d} d={d} fill={p.raised} stroke={p.ink} strokeWidth={1.6} />)}
-      {form.hulls ? null : <Path d={inner(hull, scale, tubes ? hull.depth * 0.8 : form.deck === 'open' ? beam * 0.06 : beam * 0.16)} fill="none" stroke={p.line} strokeWidth={1.2} />}
-      <Line x1={scale.x(0)} x2={scale.x(length)} y1={scale.y(0)} y2={scale.y(0)} stroke={p.line} strokeWidth={1} strokeDasharray="4 4" />
-      {form.seats.map((s) => <Rect key={s.name} x={scale.x(s.x * length) - 7} y={scale.y(seatY(hull, s)) - 10} width={14} height={20} fill="none" stroke={p.line} />)}
-    </G>
-  );
-}
-
-const seatY = (hull: Hull, { y }: Spot) => (y * hull.beam) / 2;
 
 /** A person is a filled round, a thing a square, as large as it weighs. */
 function Mark({ spot, scale, p, lifted }: { spot: Placed; scale: Scale; p: Palette; lifted: boolean }) {

@@ -1,8 +1,9 @@
 import { View } from 'react-native';
 import { Link, useLocalSearchParams } from 'expo-router';
-import type { Trip } from '@escale/core/model';
+import type { Assessment, Trip } from '@escale/core/model';
 import { CLOTHING, CRAFT } from '@escale/core/model/lists';
-import { kindsSupplying } from '@escale/core/trip';
+import { fellows, kindsSupplying, towing } from '@escale/core/trip';
+import { format } from '@escale/core/units';
 import { Button, Row } from '../../ui/button';
 import { Choice, Tick } from '../../ui/choice';
 import { T } from '../../ui/text';
@@ -38,14 +39,47 @@ export function BoatSection() {
         {left.length > 0 ? <Row>{left.map((person) => <Button key={person.id} label={`Add ${person.name}`} onPress={() => add(person.id)}>{`+ ${person.name}`}</Button>)}</Row> : null}
         <Link href={'/shed/person/new'} style={{ paddingVertical: 12 }}><T style={{ textDecorationLine: 'underline' }}>Someone new</T></Link>
       </View>
+      <Company />
       <TripForm fields={['title']} />
     </View>
   );
 }
 
+/** Several boats on one trip: who is in which, and who can tow whom into today's wind. */
+function Company() {
+  const p = usePalette();
+  const { trip, shed, reader, prepared, assessment } = useTrip();
+  const wind = prepared.match(assessment.leave).world.facts['day.wind'];
+  const all = fellows({ trip, shed, boat: shed.boats.find((b) => b.id === trip.boat), speed: speedOf(assessment) });
+  return (
+    <View style={{ gap: 8 }}>
+      <TripForm fields={COMPANY} />
+      {all.length < 2 ? null : (
+        <View role="list" aria-label="Who can tow whom">
+          <T as="strong">Towing into {typeof wind === 'number' ? format(wind, 'speed', reader.units) : 'a calm'}</T>
+          {all.map(({ boat, people }) => {
+            const speed = towing(boat, typeof wind === 'number' ? wind : 0);
+            return (
+              <View key={boat.id} role="listitem" style={{ flexDirection: 'row', justifyContent: 'space-between', borderBottomWidth: 1, borderColor: p.line, paddingVertical: 6, gap: 8 }}>
+                <T style={{ flex: 1 }}>{boat.name}, {people.length} aboard</T>
+                <T as="strong">{speed === undefined ? 'not known' : speed === 0 ? 'makes no way' : `${format(speed, 'speed', reader.units)} with one in tow`}</T>
+              </View>
+            );
+          })}
+          <T as="small">Our own estimate: one of about her own size, flat water, wind as it is low over the water.</T>
+        </View>
+      )}
+    </View>
+  );
+}
+const COMPANY = ['company'] as const;
+const speedOf = ({ figures }: Assessment) => (figures.speed ? { value: figures.speed.value, guessed: figures.speed.guessed === true } : undefined);
+const TODAY = [{ value: 'well', label: 'Well' }, { value: 'tired', label: 'Tired' }, { value: 'ill', label: 'Ill' }, { value: 'hung-over', label: 'Hung over' }];
+
 function CrewCard({ member, i, put }: { member: Member; i: number; put: (next: Member | undefined) => void }) {
   const p = usePalette();
-  const { shed, assessment } = useTrip();
+  const { shed, assessment, trip } = useTrip();
+  const others = trip.crew.flatMap((c) => (c.person === member.person ? [] : (shed.people.find((who) => who.id === c.person) ?? [])));
   const person = shed.people.find((who) => who.id === member.person);
   const matched = assessment.requirements.flatMap((r) => r.metBy).find((use) => use.person === member.person)?.item;
   const jackets = shed.gear.filter((g) => JACKETS.has(g.kind));
@@ -57,14 +91,24 @@ function CrewCard({ member, i, put }: { member: Member; i: number; put: (next: M
         <Button kind="quiet" label={`${person?.name ?? 'They'} stays ashore`} onPress={() => put(undefined)}>stays ashore</Button>
       </View>
       <Choice label={`Role of ${person?.name ?? 'crew'}`} options={ROLES} value={member.role} onChange={(role) => role && put({ ...member, role: role as Member['role'] })} />
+      <T as="label">Today</T>
+      <Choice label={`${person?.name ?? 'Crew'} today`} options={TODAY} value={member.today} clearable onChange={(today) => put(today ? { ...member, today: today as Member['today'] } : without(member, 'today'))} />
+      {others.length > 0 ? (
+        <>
+          <T as="label">Keeps an eye on</T>
+          <Choice label={`${person?.name ?? 'Crew'} keeps an eye on`} options={others.map((o) => ({ value: o.id, label: o.name }))} value={member.buddy} clearable onChange={(buddy) => put(buddy ? { ...member, buddy } : without(member, 'buddy'))} />
+        </>
+      ) : null}
       <T as="label">Wears</T>
       <Choice label={`Clothing of ${person?.name ?? 'crew'}`} id={fieldId(`/crew/${i}/clothing`)} options={WEARS} value={member.clothing} clearable onChange={(clothing) => put({ ...member, clothing: clothing as Member['clothing'] })} />
       <Tick label="Jacket on from launch to landing" on={member.wearsJacket === true} onChange={(on) => put({ ...member, wearsJacket: on })} {...(jacket ? { note: jacket.name } : {})} />
-      {jackets.length > 0 ? <Choice label={`Jacket of ${person?.name ?? 'crew'}`} options={[{ value: '', label: 'The one that fits best' }, ...jackets.map((g) => ({ value: g.id, label: g.name }))]} value={member.jacket ?? ''} onChange={(id) => put(id ? { ...member, jacket: id } : withoutJacket(member))} /> : null}
+      {jackets.length > 0 ? <Choice label={`Jacket of ${person?.name ?? 'crew'}`} options={[{ value: '', label: 'The one that fits best' }, ...jackets.map((g) => ({ value: g.id, label: g.name }))]} value={member.jacket ?? ''} onChange={(id) => put(id ? { ...member, jacket: id } : without(member, 'jacket'))} /> : null}
     </View>
   );
 }
 
-function withoutJacket({ jacket: _jacket, ...member }: Member): Member {
-  return member;
+/** A member with one answer taken back: absent is unknown. */
+function without(member: Member, key: 'jacket' | 'today' | 'buddy'): Member {
+  const { [key]: _gone, ...rest } = member;
+  return rest;
 }

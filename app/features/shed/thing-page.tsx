@@ -11,6 +11,8 @@ import { useThing, useThings } from '../../data/hooks';
 import { change, create, newId, remove, restore } from '../../data/send';
 import type { Held } from '../../data/things';
 import { fieldId, SHED_TYPES, type ShedType } from '../../data/where';
+import { HerMeasures } from '../boat/her-measures';
+import { NewBoat } from '../boat/new-boat';
 import { ThingForm, useGoTo } from '../forms/thing-form';
 import { blankOf } from '../forms/schema';
 import { useUndo } from '../shell/undo';
@@ -29,14 +31,15 @@ function NewThing({ type }: { type: ShedType }) {
   const router = useRouter();
   const { kind, back, at } = useLocalSearchParams<{ kind?: string; back?: string; at?: string }>();
   const [id] = useState(newId);
+  const [blank, setBlank] = useState(type !== 'boat');
   const start = useMemo(() => startOf(type, id, kind), [type, id, kind]);
   const add = (doc: Record<string, unknown>) => {
     void create(type, { ...doc, id: id }, String(doc.name));
-    router.replace((back?.startsWith('/trips/') ? back : `/shed/${type}/${id}`));
+    router.replace(back && /^\/(trips|shed)\//.test(back) ? back : `/shed/${type}/${id}`);
   };
   return (
     <Page title={`A new ${ONE[type]}`}>
-      <ThingForm type={type} doc={start} onCreate={add} at={at} />
+      {blank ? <ThingForm type={type} doc={start} onCreate={add} at={at} /> : <NewBoat blank={() => setBlank(true)} />}
     </Page>
   );
 }
@@ -66,6 +69,7 @@ function OldThing({ type, id }: { type: ShedType; id: string }) {
   };
   return (
     <Page title={name} lead="Saved as you leave each field.">
+      {held.type === 'boat' ? <HerMeasures held={held as Held<'boat'>} /> : null}
       {held.type === 'gear' ? <KindNote kind={(held as Held<'gear'>).doc.kind} /> : null}
       <ThingForm type={type} doc={held.doc} at={at} basis={(held.doc as { basis?: Record<string, string> }).basis} onPatch={(patch) => void change(held, patch, `${patch[0].pointer.slice(1)} of ${name}`)} />
       {held.type === 'water' ? <Rules held={held as Held<'water'>} at={at} /> : null}

@@ -76,7 +76,7 @@ const CRUISE_SHARE = 0.6;
 /**
  * Speed at which somebody makes way into wind while towing: power into water drag and wind drag of each boat,
  * P = v·Σ(a·v² + b·(v + w)²). Our own model for paddle craft (a 3.77, b 0.306: 16 N at 4 kn, 0.5 m² of windage), shown as
- * an estimate. @param power effective watts, wind m/s at the boats, boats how many move @returns m/s, 0 where none is made
+ * an estimate. @param power effective watts, wind m/s at the boats, boats how many move @returns m/s, 0 under a third of a knot: that is holding, not towing
  */
 export function towingSpeed(power: number, wind: number, boats: number): number {
   let low = 0, high = 5;
@@ -85,8 +85,9 @@ export function towingSpeed(power: number, wind: number, boats: number): number 
     if (v * boats * (DRAG.water * v * v + DRAG.air * (v + wind) ** 2) < power) low = v;
     else high = v;
   }
-  return low < 0.05 ? 0 : low;
+  return low < NO_WAY ? 0 : low;
 }
+const NO_WAY = KNOT / 3;
 export const DRAG = { water: 3.77, air: 0.306 } as const;
 /** Effective watts of one paddler: 30 to 50 for recreation (source `paddle-power`). */
 export const PADDLER = 33;

@@ -104,6 +104,7 @@ export const Boat = z.strictObject({
   transomWidth: measure('length', 'Transom, width', 0.2, 4).optional(),
   controls: titled(Controls.optional(), 'How she is started and stopped'),
   trailer: titled(Trailer.optional(), 'Trailer'),
+  damage: titled(Note.optional(), 'Damage and quirks', { long: true }),
   hullColour: titled(z.string().max(40).optional(), 'Colour below'),
   deckColour: titled(z.string().max(40).optional(), 'Colour above'),
   marks: titled(z.string().max(80).optional(), 'Name or number painted on her'),

@@ -16,11 +16,14 @@ export function fellows({ trip, boat, shed, speed }: Pick<Context, 'trip' | 'boa
   return boat ? [{ boat, people: trip.crew.map((c) => c.person), ...(speed ? { speed: speed.value } : {}) }, ...others] : others;
 }
 
-/** Speed at which one boat tows another into wind, m/s at the boats; undefined where nobody said how she moves. */
+/** Of the wind at ten metres, so much is left at a paddler's height (power law, our own estimate). */
+const LOW_WIND = 0.75;
+
+/** Speed at which one boat tows another of about her size into a forecast wind (m/s at 10 m); undefined where nobody said how she moves, 0 where she makes no way. */
 export function towing(by: Boat, wind: number): number | undefined {
   const moves = drives(by);
   if (moves.motor) return by.propulsion.find((p) => p.kind === 'outboard' || p.kind === 'inboard' || p.kind === 'electric')?.slow;
-  return moves.human ? towingSpeed(PADDLER, wind, 2) : undefined;
+  return moves.human ? towingSpeed(PADDLER, wind * LOW_WIND, 2) : undefined;
 }
 
 /** Boats together: everyone in one boat, each boat in a pair, the slowest sets the pace. */

@@ -1,6 +1,6 @@
 import { ageRange, darkWithin, daysBetween } from '../earth';
 import { drives } from '../boat';
-import type { Schedule } from '../model';
+import type { Boat, Schedule } from '../model';
 import { QUESTION, type Facts, type Person as RulePerson, type World } from '../rules';
 import { worstWithin } from '../water';
 import type { Context } from './context';
@@ -18,6 +18,14 @@ function allWorn(crew: Context['trip']['crew']): boolean | undefined {
   return crew.every((c) => c.wearsJacket === true) ? true : undefined;
 }
 
+/** How far a guessed length or power may be off, as a share: the same as for the boat's own sums. */
+const GUESS = 0.12;
+/** A guess is no answer: a number becomes a range, a word stays unknown. */
+function known<T extends string | number | boolean>(boat: Boat | undefined, pointer: string, value: T | undefined): T | { low: number; high: number } | undefined {
+  if (value === undefined || boat?.basis?.[pointer] !== 'guessed') return value;
+  return typeof value === 'number' ? { low: value * (1 - GUESS), high: value * (1 + GUESS) } : undefined;
+}
+
 /** Facts that don't change with the hour of leaving. A field nobody filled is left out: absent is unknown. */
 export function standingFacts(context: Context): Facts {
   const { boat, trip, water, people, route } = context;
@@ -25,9 +33,9 @@ export function standingFacts(context: Context): Facts {
   const complete = people.length === trip.crew.length && people.length > 0;
   const answers = Object.entries(water?.answers ?? {}).map(([id, answer]) => [`${QUESTION}${id}`, answer] as const);
   return {
-    'boat.kind': boat?.kind, 'boat.length': boat?.length, 'boat.modelYear': boat?.modelYear,
-    'boat.motor': moves.motor, 'boat.sail': moves.sail, 'boat.manual': moves.manual, 'boat.combustion': moves.combustion, 'boat.inboard': moves.inboard, 'boat.power': moves.power,
-    'boat.maxSpeed': boat?.maxSpeed, 'boat.freeboard': boat?.freeboard, 'boat.fixedTank': boat?.fuelTank && boat.fuelTank === 'fixed', 'boat.closedSpaces': boat?.closedSpaces, 'boat.appliance': boat?.appliance, 'boat.cutOff': boat?.cutOffSwitch,
+    'boat.kind': boat?.kind, 'boat.length': known(boat, '/length', boat?.length), 'boat.modelYear': boat?.modelYear,
+    'boat.motor': moves.motor, 'boat.sail': moves.sail, 'boat.manual': moves.manual, 'boat.combustion': moves.combustion, 'boat.inboard': moves.inboard, 'boat.power': boat?.propulsion.some((_, i) => boat.basis?.[`/propulsion/${i}/power`] === 'guessed') && moves.power !== undefined ? { low: moves.power * (1 - GUESS), high: moves.power * (1 + GUESS) } : moves.power,
+    'boat.maxSpeed': known(boat, '/maxSpeed', boat?.maxSpeed), 'boat.freeboard': known(boat, '/freeboard', boat?.freeboard), 'boat.fixedTank': boat?.fuelTank && boat.fuelTank === 'fixed', 'boat.closedSpaces': boat?.closedSpaces, 'boat.appliance': boat?.appliance, 'boat.cutOff': boat?.cutOffSwitch,
     'boat.sealed': boat && sealed(boat), 'crew.allWorn': complete ? allWorn(trip.crew) : undefined,
     'crew.count': complete ? people.length : undefined, 'crew.alone': complete ? people.length === 1 : undefined, 'crew.secondDriver': complete ? secondDriver(context) : undefined,
     'water.class': water?.class, 'water.tidal': water && TIDAL.has(water.class),

@@ -7,3 +7,4 @@ export * from './shipped';
 export * from './strip';
 export * from './sweep';
 export * from './changes';
+export { fellows, towing, type Fellow } from './company';

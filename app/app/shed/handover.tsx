@@ -1,0 +1,1 @@
+export { HandoverPage as default } from '../../features/boat/boat-pages';

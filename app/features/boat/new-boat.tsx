@@ -1,0 +1,73 @@
+import { useState } from 'react';
+import { Pressable, View } from 'react-native';
+import { useRouter } from 'expo-router';
+import Svg from 'react-native-svg';
+import { TextInput } from 'react-native-paper';
+import { hullOf, startBoat, type StartingPoint } from '@escale/core/boat';
+import { CRAFT, type Craft } from '@escale/core/model/lists';
+import { HULLS, STARTING_POINTS } from '@escale/core/trip';
+import { format } from '@escale/core/units';
+import { Button, Row } from '../../ui/button';
+import { T } from '../../ui/text';
+import { usePalette } from '../../ui/theme';
+import { useReader } from '../../data/settings';
+import { create, newId } from '../../data/send';
+import { HullShape } from '../load/hull-shape';
+
+/** A boat in two minutes: her kind, the one she is most like, her name. Everything else is a guess until it is said. */
+export function NewBoat({ blank }: { blank: () => void }) {
+  const router = useRouter();
+  const [kind, setKind] = useState<Craft>();
+  const [point, setPoint] = useState<StartingPoint>();
+  const [name, setName] = useState('');
+  const [id] = useState(newId);
+  const add = () => {
+    if (!point || name.trim() === '') return;
+    void create('boat', startBoat(point, id, name.trim()), name.trim());
+    router.replace(`/shed/boat/${id}`);
+  };
+  return (
+    <View style={{ gap: 14 }}>
+      <T as="section" heading={2}>What is she?</T>
+      <View role="radiogroup" aria-label="Kind" style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 6 }}>
+        {(Object.keys(CRAFT) as Craft[]).map((k) => <Pick key={k} label={CRAFT[k]} on={k === kind} onPress={() => { setKind(k); setPoint(undefined); }} />)}
+      </View>
+      {kind ? (
+        <View role="radiogroup" aria-label="Most like" style={{ gap: 8 }}>
+          <T as="section" heading={2}>Most like</T>
+          {STARTING_POINTS.filter((s) => s.kind === kind).map((s) => <PointCard key={s.id} point={s} on={s === point} onPress={() => setPoint(s)} />)}
+        </View>
+      ) : null}
+      {point ? <TextInput mode="outlined" label="Her name" accessibilityLabel="Her name" value={name} onChangeText={setName} maxLength={120} onSubmitEditing={add} /> : null}
+      <Row>
+        <Button kind="main" disabled={!point || name.trim() === ''} onPress={add}>Add her</Button>
+        <Button kind="quiet" onPress={blank}>Start from nothing</Button>
+      </Row>
+      <T as="small">Every figure she starts with is a guess and is marked so. What the law turns on is not guessed: it is asked.</T>
+    </View>
+  );
+}
+
+function Pick({ label, on, onPress }: { label: string; on: boolean; onPress: () => void }) {
+  const p = usePalette();
+  return <Pressable role="radio" aria-checked={on} aria-label={label} onPress={onPress} style={{ minHeight: 48, paddingHorizontal: 12, justifyContent: 'center', borderWidth: on ? 2 : 1, borderColor: on ? p.ink : p.soft, backgroundColor: on ? p.ink : 'transparent' }}><T as={on ? 'strong' : 'body'} color={on ? p.paper : p.ink}>{label}</T></Pressable>;
+}
+
+const WIDE = 128, HIGH = 56;
+
+function PointCard({ point, on, onPress }: { point: StartingPoint; on: boolean; onPress: () => void }) {
+  const p = usePalette();
+  const reader = useReader('UTC');
+  const hull = hullOf({ kind: point.kind, ...point.boat }, HULLS);
+  const per = hull ? Math.min((WIDE - 8) / hull.length, (HIGH - 4) / hull.beam) : 1;
+  return (
+    <Pressable role="radio" aria-checked={on} aria-label={`${point.title}. ${point.note}`} onPress={onPress} style={{ flexDirection: 'row', alignItems: 'center', gap: 12, borderWidth: on ? 3 : 1, borderColor: on ? p.ink : p.soft, backgroundColor: p.raised, padding: 10 }}>
+      {hull ? <Svg width={WIDE} height={HIGH} aria-hidden><HullShape hull={hull} scale={{ x: (m) => 4 + m * per, y: (m) => HIGH / 2 - m * per }} p={p} /></Svg> : null}
+      <View style={{ flex: 1 }}>
+        <T as="strong">{point.title}</T>
+        <T as="small">{point.note}</T>
+        {hull ? <T as="label">{format(hull.length, 'length', reader.units)} × {format(hull.beam, 'length', reader.units)}</T> : null}
+      </View>
+    </Pressable>
+  );
+}

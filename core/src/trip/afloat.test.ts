@@ -1,0 +1,213 @@
+import { describe, expect, test } from '@jest/globals';
+import { aBoat, aPerson, aPlace, aWater, inputOf, steady } from '../../test/demo';
+import { Boat, Person, Trip, type CrewMember } from '../model';
+import type * as z from 'zod';
+import { render } from '../say';
+import { HORSEPOWER, KNOT } from '../units';
+import { startBoat, startCard } from '../boat';
+import { assess, HANDOVER, HULLS, STARTING_POINTS, towing, type AssessInput } from '.';
+import { standingFacts } from './facts';
+import { contextOf } from './context';
+import { THINGS } from '../model';
+
+type Member = Partial<z.infer<typeof CrewMember>>;
+const reader = { units: 'metric', zone: 'UTC', locale: 'en-GB' } as const;
+
+/** A boat with people in it on a coast, and nothing else; the wind as told. */
+function world(boat: Boat, people: Person[], more: { crew?: Member[]; trip?: Partial<Trip>; wind?: number; boats?: Boat[]; water?: Parameters<typeof aWater>[0] } = {}) {
+  const launch = aPlace({ works: 0 }), halt = aPlace({ kind: 'ground', position: { lat: 41.21, lon: -29.5 } }), water = aWater(more.water);
+  const crew = people.map((p, i) => ({ person: p.id, role: i === 0 ? 'skipper' as const : 'crew' as const, ...more.crew?.[i] }));
+  const trip: Trip = { ...inputOf().trip, boat: boat.id, crew, water: water.id, launch: launch.id, halts: [{ place: halt.id, minutes: 10 }], leave: { date: '2026-05-12', time: '12:00' }, stow: [], load: [], ...more.trip };
+  const shed = { ...inputOf().shed, boats: [boat, ...(more.boats ?? [])], people, gear: [], places: [launch, halt], waters: [water], debriefs: [] };
+  const input: AssessInput = { ...inputOf(0, { shed, forecast: steady({ wind: more.wind ?? 3, gust: (more.wind ?? 3) + 1 }) }), trip };
+  const { findings, figures } = assess(input);
+  const find = (id: string) => findings.find((f) => f.id.startsWith(id));
+  return { findings, figures, find, level: (id: string) => find(id)?.level, say: (id: string) => find(id)?.because.map((b) => render(b, reader)) ?? [], input };
+}
+const skiff = (more: Partial<Boat> = {}) => aBoat({ beam: 1.6, depth: 0.55, mass: 110, plate: { persons: 4, totalMass: 400, personsMass: 320 }, propulsion: [{ kind: 'outboard', cruise: 5, power: 15 * HORSEPOWER }, { kind: 'oars', cruise: 0.9 }], ...more });
+
+describe('how she lies', () => {
+  test('freeboard, trim and list are figures; enough of it is Set', () => {
+    const { figures, level } = world(skiff(), [aPerson()]);
+    expect(level('lie/edge')).toBe('set');
+    expect(figures.freeLow.value).toBeGreaterThan(0.2);
+    expect(figures.freeBow.value).toBeGreaterThan(figures.freeStern.value);
+  });
+  test('two at the stern bring her down by the stern, one at the side lists her, and the mend opens the plan', () => {
+    const people = [aPerson({ mass: 95 }), aPerson({ mass: 95 })];
+    const aft = world(skiff(), people, { crew: [{ seat: { x: 0.02, y: 0.1 } }, { seat: { x: 0.02, y: -0.1 } }] });
+    expect(aft.say('lie/trim')[0]).toMatch(/down by the stern/);
+    const side = world(skiff(), [aPerson({ mass: 70 })], { crew: [{ seat: { x: 0.45, y: 0.8 } }] });
+    expect(side.say('lie/heel')[0]).toMatch(/to port/);
+    expect(side.find('lie/heel')?.mend).toMatchObject({ open: 'pack/load' });
+  });
+  test('an estimate of ours never makes a Stop by itself, however heavy', () => {
+    const crowd = Array.from({ length: 12 }, () => aPerson({ mass: 170 }));
+    const { findings } = world(skiff({ plate: 'none', advisedLoad: undefined }), crowd);
+    expect(findings.filter((f) => f.id.startsWith('lie/') && f.level === 'stop')).toEqual([]);
+    expect(findings.some((f) => f.id.startsWith('lie/') && f.level === 'fix')).toBe(true);
+  });
+  test('without beam nothing is drawn from the air: the measure is asked for', () => expect(world(skiff({ beam: undefined }), [aPerson()]).find('lie/measures')?.mend).toMatchObject({ go: { type: 'boat', pointer: '/beam' } }));
+  test('what was guessed is said', () => expect(world(skiff({ depth: undefined, mass: undefined }), [aPerson()]).find('lie/edge')?.assumed.length).toBe(1));
+});
+
+describe('plates', () => {
+  test('people heavier than the plate allows, and a motor stronger than it, are Stops of the maker', () => {
+    const heavy = world(skiff(), [aPerson({ mass: 170 }), aPerson({ mass: 170 })]);
+    expect(heavy.level('load/people')).toBe('stop');
+    expect(world(skiff({ plate: { persons: 4, totalMass: 400, power: 10 * HORSEPOWER } }), [aPerson()]).level('load/power')).toBe('stop');
+    expect(world(skiff({ plate: { persons: 4, totalMass: 400, power: 15 * HORSEPOWER } }), [aPerson()]).level('load/power')).toBeUndefined();
+  });
+  test('without a plate the federal table speaks, as a Fix; never for an inflatable', () => {
+    const strong = { propulsion: [{ kind: 'outboard' as const, cruise: 5, power: 60 * HORSEPOWER }], plate: 'none' as const };
+    expect(world(skiff(strong), [aPerson()]).level('load/power')).toBe('fix');
+    expect(world(skiff({ ...strong, kind: 'inflatable' }), [aPerson()]).level('load/power')).toBeUndefined();
+  });
+  test('a trailer over its plate is a Stop; a light hitch a Fix, a fair one Set', () => {
+    const trailer = (more: object) => world(skiff({ trailer: { mass: 150, most: 400, tongue: 26, ...more } }), [aPerson()]);
+    expect(trailer({}).level('trailer/tongue')).toBe('set');
+    expect(trailer({ tongue: 10 }).say('trailer/tongue')[0]).toMatch(/snakes/);
+    expect(trailer({ tongue: 60 }).say('trailer/tongue')[0]).toMatch(/lifts/);
+    expect(trailer({ most: 200 }).level('trailer/most')).toBe('stop');
+    expect(trailer({ car: 200 }).level('trailer/car')).toBe('stop');
+  });
+});
+
+describe('full of water', () => {
+  test('nobody said: asked; foam without litres: asked how much; nothing at all and heavy stuff: she sinks', () => {
+    expect(world(skiff({ flotation: undefined }), [aPerson()]).find('lie/swamped')?.mend).toMatchObject({ go: { pointer: '/flotation' } });
+    expect(world(skiff({ flotation: 'foam', material: 'alloy' }), [aPerson()]).find('lie/swamped')?.mend).toMatchObject({ go: { pointer: '/reserve' } });
+    expect(world(skiff({ flotation: 'none', material: 'alloy' }), [aPerson()]).level('lie/swamped')).toBe('fix');
+  });
+  test('foam along both sides keeps her level and carries the crew', () => expect(world(skiff({ flotation: 'foam', material: 'alloy', reserve: [{ what: 'foam', where: 'sides', litres: 220 }] }), [aPerson(), aPerson()]).level('lie/swamped')).toBe('set'));
+});
+
+describe('ways home', () => {
+  test('one is a finding, two are Set; a tank too small for the way is a Fix', () => {
+    expect(world(skiff({ propulsion: [{ kind: 'outboard', cruise: 5 }] }), [aPerson()]).level('ways/count')).toBe('mind');
+    expect(world(skiff(), [aPerson()]).level('ways/count')).toBe('set');
+    expect(world(skiff({ propulsion: [{ kind: 'outboard', cruise: 5, tank: 0.0002, burn: 0.01 / 3600 }, { kind: 'oars' }] }), [aPerson()]).level('ways/range')).toBe('fix');
+  });
+});
+
+describe('the crew meets this water and wind', () => {
+  const kayak = aBoat({ kind: 'sit-on-top', propulsion: [{ kind: 'paddle', cruise: 1.4 }] });
+  test.each<[string, Partial<Person>, Member, number, string, string | undefined]>([
+    ['a weak swimmer in a light wind', { swimming: 'weak' }, {}, 3, 'crew/swim-wind', undefined],
+    ['a weak swimmer at Beaufort 4', { swimming: 'weak' }, {}, 5.5, 'crew/swim-wind', 'fix'],
+    ['a strong one at Beaufort 4', { swimming: 'strong' }, {}, 5.5, 'crew/swim-wind', undefined],
+    ['a child at Beaufort 4', { born: '2016-01-01' }, {}, 5.5, 'crew/child-wind', 'fix'],
+    ['thirteen years old that day', { born: '2013-05-12' }, {}, 5.5, 'crew/child-wind', undefined],
+    ['a hangover', {}, { today: 'hung-over' }, 3, 'crew/unfit', 'fix'],
+    ['tired', {}, { today: 'tired' }, 3, 'crew/tired', 'mind'],
+    ['a bad shoulder', { weakArm: true }, {}, 3, 'crew/weak-arm', 'mind'],
+    ['never in the water', { inWater: 'never' }, {}, 3, 'crew/never-in', 'mind'],
+    ['new to it, on the coast', { skills: [{ craft: 'sit-on-top', level: 'new' }] }, {}, 3, 'crew/new-skipper', 'fix'],
+    ['new to another craft', { skills: [{ craft: 'canoe', level: 'new' }] }, {}, 3, 'crew/new-skipper', undefined],
+    ['a recovery practised last week', { skills: [{ craft: 'sit-on-top', level: 'sure', practised: '2026-05-05' }] }, {}, 3, 'crew/stale', undefined],
+    ['one practised two years ago', { skills: [{ craft: 'sit-on-top', level: 'sure', practised: '2024-05-05' }] }, {}, 3, 'crew/stale', 'mind'],
+  ])('%s', (_name, person, member, wind, id, level) => expect(world(kayak, [aPerson({ swimming: 'fair', ...person })], { wind, crew: [member] }).level(id)).toBe(level));
+  test('somebody keeps an eye on the weak swimmer, or it is said that nobody does', () => {
+    const [a, b] = [aPerson({ swimming: 'strong' }), aPerson({ name: 'Bo', swimming: 'none' })];
+    expect(world(kayak, [a, b]).level('crew/swim-near')).toBe('mind');
+    expect(world(kayak, [a, b], { crew: [{ buddy: b.id }] }).level('crew/swim-near')).toBeUndefined();
+  });
+  test('a second driver: named, able, unable, and nobody said', () => {
+    const pair = (more: Partial<Person>, member: Member = {}) => world(skiff(), [aPerson(), aPerson({ name: 'Bo', ...more })], { crew: [{}, member] }).level('crew/second-driver');
+    expect([pair({}, { role: 'driver' }), pair({ drives: true }), pair({ drives: false }), pair({})]).toEqual([undefined, undefined, 'fix', 'mind']);
+    expect(world(skiff(), [aPerson()]).level('crew/second-driver')).toBeUndefined();
+  });
+});
+
+describe('in company', () => {
+  const [tern, gull, wren] = [aBoat({ name: 'Tern', kind: 'sit-on-top', propulsion: [{ kind: 'paddle', cruise: 1.6 }] }), aBoat({ name: 'Gull', kind: 'canoe', propulsion: [{ kind: 'paddle', cruise: 1.2 }] }), aBoat({ name: 'Wren', kind: 'sit-inside', propulsion: [{ kind: 'paddle', cruise: 1.7 }] })];
+  const [a, b, c] = [aPerson({ name: 'Ann' }), aPerson({ name: 'Bo' }), aPerson({ name: 'Cy' })];
+  const together = (company: Trip['company'], more: Partial<Trip> = {}) => {
+    const w = world(tern, [a, b, c], { boats: [gull, wren], trip: { company, ...more, crew: [{ person: a.id, role: 'skipper' }] } });
+    return w;
+  };
+  test('heads are counted; the slowest sets the pace of the plan', () => {
+    const w = together([{ boat: gull.id, people: [b.id] }]);
+    expect(w.say('company/count')[0]).toBe('2 heads in 2 boats. Count them at every halt.');
+    expect(w.figures.speed.value).toBe(1.2);
+    expect(together([{ boat: gull.id, people: [b.id] }], { speed: 1.5 }).level('company/pace')).toBe('fix');
+  });
+  test('somebody in two boats, a boat with nobody, a boat without a pair', () => {
+    expect(together([{ boat: gull.id, people: [a.id] }]).say('company/twice')[0]).toBe('Ann.');
+    expect(together([{ boat: gull.id, people: [] }]).level('company/empty')).toBe('fix');
+    expect(together([{ boat: gull.id, people: [b.id], with: tern.id }, { boat: wren.id, people: [c.id] }]).say('company/pairs')[0]).toMatch(/^Wren/);
+    expect(together([{ boat: gull.id, people: [b.id] }]).level('company/pairs')).toBeUndefined();
+  });
+  test('who can tow: a paddler makes way in a calm, none in a gale; a motor her slow speed; nobody said, not known', () => {
+    expect(towing(tern, 0)!).toBeGreaterThan(towing(tern, 8)!);
+    expect(towing(tern, 60 * KNOT)).toBe(0);
+    expect(towing(skiff({ propulsion: [{ kind: 'outboard', slow: 2 }] }), 8)).toBe(2);
+    expect(towing(aBoat({ propulsion: [] }), 0)).toBeUndefined();
+  });
+  test('a boat that left the shed breaks nothing', () => expect(together([{ boat: '01890000-0000-7000-8000-00000000dead', people: [b.id] }]).findings.length).toBeGreaterThan(0));
+});
+
+describe('starting points', () => {
+  test('ten kinds, two or three sizes each; each a valid boat, every value a guess, none that a law turns on', () => {
+    const kinds = new Map<string, number>();
+    for (const point of STARTING_POINTS) {
+      kinds.set(point.kind, (kinds.get(point.kind) ?? 0) + 1);
+      const boat = startBoat(point, '01890000-0000-7000-8000-000000000099', 'New');
+      expect(Boat.safeParse(boat).error).toBeUndefined();
+      expect(Object.values(boat.basis ?? {}).every((how) => how === 'guessed')).toBe(true);
+      expect(boat.basis?.['/length']).toBe('guessed');
+      for (const field of ['fuelTank', 'closedSpaces', 'cutOffSwitch', 'appliance', 'modelYear'] as const) expect(boat[field]).toBeUndefined();
+      expect(typeof boat.plate).not.toBe('object');
+    }
+    expect(kinds.size).toBe(10);
+    for (const n of kinds.values()) expect([2, 3]).toContain(n);
+  });
+  test('each floats upright with her usual crew aboard, with freeboard left', () => {
+    for (const point of STARTING_POINTS) {
+      const n = Math.min(2, HULLS[point.kind].seats.length);
+      const boat = startBoat(point, '01890000-0000-7000-8000-000000000099', 'New');
+      const { findings } = world(boat, Array.from({ length: n }, () => aPerson({ mass: 75 })));
+      expect({ id: point.id, upright: findings.some((f) => f.id.startsWith('lie/upright')) }).toEqual({ id: point.id, upright: false });
+    }
+  });
+  test('a guessed length is no answer to a law: sixteen feet guessed leaves it open', () => {
+    const at = (basis: Boat['basis']) => standingFacts(contextOf(world(skiff({ length: 16 * 0.3048, basis }), [aPerson()]).input))['boat.length'];
+    expect(at({})).toBeCloseTo(4.8768, 6);
+    expect(at({ '/length': 'guessed' })).toMatchObject({ low: expect.any(Number), high: expect.any(Number) });
+  });
+});
+
+describe('cards and walks', () => {
+  const card = (more: Partial<Boat>) => startCard({ propulsion: [{ kind: 'outboard' }], ...more })?.map((s) => render(s, reader)) ?? [];
+  test('what was entered is told, what was not is asked for; no motor, no card', () => {
+    expect(card({}).filter((s) => /Not entered|not entered/.test(s)).length).toBe(4);
+    const full = card({ controls: { start: 'pull', cord: 'lanyard', gear: 'lever', choke: 'choke', steering: 'tiller', tilt: 'red lever, port side', stop: 'pull the fuel line' } });
+    expect(full.join(' ')).toMatch(/spare kill cord.*neutral.*red lever.*choke out.*Pull slowly.*opposite way.*pull the fuel line/);
+    expect(full.some((s) => /entered/.test(s))).toBe(false);
+    expect(startCard({ propulsion: [{ kind: 'paddle' }] })).toBeUndefined();
+    expect(card({ propulsion: [{ kind: 'electric' }] }).join(' ')).toMatch(/Switch key in/);
+  });
+  test('the handover fills fields that a boat has', () => {
+    const fields = Object.keys((THINGS.boat as unknown as { shape: object }).shape);
+    for (const step of HANDOVER) for (const field of step.fields) expect(fields).toContain(field);
+  });
+});
+
+describe('bad input', () => {
+  test.each<[string, object]>([
+    ['zero length', { length: 0 }], ['a hull a kilometre long', { length: 1000 }], ['a depth of nothing', { depth: 0 }], ['an opening of no bore', { openings: [{ name: 'P', kind: 'plug', diameter: 0 }] }], ['a floating part of no litres', { reserve: [{ what: 'foam', where: 'bow', litres: 0 }] }], ['a kind nobody knows', { kind: 'submarine' }],
+  ])('%s is refused by its field', (_name, more) => {
+    const read = Boat.safeParse({ ...skiff(), ...more });
+    expect(read.success).toBe(false);
+    expect(read.error?.issues[0].path[0]).toBe(Object.keys(more)[0]);
+  });
+  test('a load entry needs a weight, or a liquid with its volume', () => {
+    const entry = (item: object) => Trip.safeParse({ ...inputOf().trip, load: [item] }).success;
+    expect([entry({ name: 'Bag' }), entry({ name: 'Bag', mass: 3 }), entry({ name: 'Fuel', liquid: 'petrol' }), entry({ name: 'Fuel', liquid: 'petrol', volume: 0.02 })]).toEqual([false, true, false, true]);
+  });
+  test('a seat outside the boat is refused; two who watch each other, or one who watches himself, break nothing', () => {
+    const person = aPerson({ swimming: 'weak' });
+    expect(Trip.safeParse({ ...inputOf().trip, crew: [{ person: person.id, role: 'crew', seat: { x: 1.2, y: 0 } }] }).success).toBe(false);
+    expect(world(skiff(), [person], { crew: [{ buddy: person.id }] }).findings.length).toBeGreaterThan(0);
+  });
+});
