@@ -1,10 +1,11 @@
+import { memo } from 'react';
 import { G, Line, Path, Rect } from 'react-native-svg';
 import { breadthFor, type Hull } from '@escale/core/boat';
 import type { Palette } from '../../ui/tokens';
 import { inner, plans, type Scale } from './outline';
 
 /** A boat from above: hulls, what lies between two of them, tubes or deck edge, and where people sit. */
-export function HullShape({ hull, scale, p, seats }: { hull: Hull; scale: Scale; p: Palette; seats?: boolean }) {
+export const HullShape = memo(function HullShape({ hull, scale, p, seats }: { hull: Hull; scale: Scale; p: Palette; seats?: boolean }) {
   const { form, length, beam, depth } = hull;
   const tubes = form.deck === 'open' && form.section.power <= TUBE;
   const deck = tubes ? depth * 0.8 : beam * (form.deck === 'open' ? 0.06 : 0.16);
@@ -17,7 +18,7 @@ export function HullShape({ hull, scale, p, seats }: { hull: Hull; scale: Scale;
       {seats ? form.seats.map((s) => <Rect key={s.name} x={scale.x(s.x * length) - 7} y={scale.y((s.y * breadthFor(hull, s.x)) / 2) - 10} width={14} height={20} fill="none" stroke={p.line} />) : null}
     </G>
   );
-}
+});
 
 /** Sections rounder than this are tubes. */
 const TUBE = 0.3;

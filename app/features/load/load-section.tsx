@@ -30,8 +30,7 @@ const LOAD = ['load', 'comingHome'] as const;
 export function LoadSection() {
   const { trip, shed } = useTrip();
   const [way, setWay] = useState<Way>('out');
-  const [draft, setDraft] = useState<Draft>();
-  const now = useLie(way, draft);
+  const now = useLie(way);
   const put = usePut();
   const boat = shed.boats.find((b) => b.id === trip.boat);
   if (!boat) return <T as="soft">Choose a boat first: everything here hangs on her.</T>;
@@ -39,7 +38,7 @@ export function LoadSection() {
     <View style={{ gap: 18 }}>
       <Against boat={boat} />
       <Choice label="Which way" options={WAYS} value={way} onChange={(v) => v && setWay(v as Way)} />
-      {now ? <Lies boat={boat} now={now} draft={draft} setDraft={setDraft} put={put} way={way} /> : <T as="soft">Length and beam are needed before she can be drawn. <Link href={thingHref('boat', boat.id)} style={{ textDecorationLine: 'underline' }}>Her page</Link></T>}
+      {now ? <Lies boat={boat} now={now} put={put} way={way} /> : <T as="soft">Length and beam are needed before she can be drawn. <Link href={thingHref('boat', boat.id)} style={{ textDecorationLine: 'underline' }}>Her page</Link></T>}
       <TripForm fields={LOAD} />
       <T as="small">Weights of people come from their own pages. A liquid’s weight follows from its volume; an ice box and a bait well weigh more than they look.</T>
     </View>
@@ -80,24 +79,35 @@ function Against({ boat }: { boat: Boat }) {
   );
 }
 
-interface LiesProps { boat: Boat; now: Lie; draft: Draft | undefined; setDraft: (draft: Draft | undefined) => void; put: (draft: Draft) => void; way: Way }
+interface LiesProps { boat: Boat; now: Lie; put: (draft: Draft) => void; way: Way }
 
-function Lies({ boat, now, draft, setDraft, put, way }: LiesProps) {
-  const { reader } = useTrip();
-  const { hull, spots, lie } = now;
+function Lies({ boat, now, put, way }: LiesProps) {
   const [list, setList] = useState(false);
   return (
     <View style={{ gap: 12 }}>
-      <PlanView hull={hull} spots={spots} reader={reader} draft={draft} onDraft={setDraft} onPut={put} />
-      <Live now={now} />
-      <TiltViews hull={hull} spots={spots} outcome={lie.outcome} />
+      <Moving put={put} way={way} />
       <Button onPress={() => setList(!list)}>{list ? 'Close the list' : 'Place them by list'}</Button>
-      {list ? <SpotList hull={hull} spots={spots} onPut={put} /> : null}
+      {list ? <SpotList hull={now.hull} spots={now.spots} onPut={put} /> : null}
       <Sure boat={boat} way={way} />
       <AskThree boat={boat} now={now} />
       <OneMore boat={boat} now={now} />
       <Ways boat={boat} now={now} />
     </View>
+  );
+}
+
+/** What follows the finger, and nothing else: a drag draws only this anew. */
+function Moving({ put, way }: Pick<LiesProps, 'put' | 'way'>) {
+  const { reader } = useTrip();
+  const [draft, setDraft] = useState<Draft>();
+  const now = useLie(way, draft);
+  if (!now) return null;
+  return (
+    <>
+      <PlanView hull={now.hull} spots={now.spots} reader={reader} draft={draft} onDraft={setDraft} onPut={put} />
+      <Live now={now} />
+      <TiltViews hull={now.hull} spots={now.spots} outcome={now.lie.outcome} />
+    </>
   );
 }
 

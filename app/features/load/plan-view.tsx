@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState } from 'react';
+import { memo, useEffect, useMemo, useRef, useState } from 'react';
 import { View } from 'react-native';
 import Svg, { Circle, G, Rect, Text as SvgText } from 'react-native-svg';
 import { breadthFor, type Hull, type Placed } from '@escale/core/boat';
@@ -34,7 +34,7 @@ export function PlanView({ hull, spots, reader, draft, onDraft, onPut }: Props) 
   const box = useRef<View>(null);
   const perMetre = (width - 2 * MARGIN) / hull.length;
   const high = Math.max(LEAST_HIGH, hull.beam * perMetre + 2 * MARGIN);
-  const scale: Scale = { x: (m) => MARGIN + m * perMetre, y: (m) => high / 2 - m * perMetre };
+  const scale = useMemo<Scale>(() => ({ x: (m) => MARGIN + m * perMetre, y: (m) => high / 2 - m * perMetre }), [perMetre, high]);
   useDrag(box, { hull, spots, scale, onDraft, onPut });
   return (
     <View ref={box} role="group" aria-label="Plan of the boat, bow to the right" onLayout={(e) => setWidth(e.nativeEvent.layout.width)} style={{ height: high, touchAction: 'pan-y', cursor: 'grab', userSelect: 'none' } as object}>
@@ -49,8 +49,13 @@ export function PlanView({ hull, spots, reader, draft, onDraft, onPut }: Props) 
   );
 }
 
+/** Spots are made anew with each move; only the one that moved is drawn anew. */
+function same(a: { spot: Placed; scale: Scale; lifted?: boolean; p?: Palette; onPut?: Props['onPut'] }, b: typeof a): boolean {
+  return a.spot.x === b.spot.x && a.spot.y === b.spot.y && a.spot.mass === b.spot.mass && a.spot.name === b.spot.name && a.scale === b.scale && a.lifted === b.lifted && a.p === b.p && a.onPut === b.onPut;
+}
+
 /** A person is a filled round, a thing a square, as large as it weighs. */
-function Mark({ spot, scale, p, lifted }: { spot: Placed; scale: Scale; p: Palette; lifted: boolean }) {
+const Mark = memo(function Mark({ spot, scale, p, lifted }: { spot: Placed; scale: Scale; p: Palette; lifted: boolean }) {
   const r = inside(Math.sqrt(spot.mass) * 1.35, 6, 17), x = scale.x(spot.x), y = scale.y(spot.y);
   const initials = spot.name.split(/\s+/).map((w) => w[0]).join('').slice(0, 2).toUpperCase();
   return (
@@ -60,10 +65,10 @@ function Mark({ spot, scale, p, lifted }: { spot: Placed; scale: Scale; p: Palet
       <SvgText x={x} y={y + 4} textAnchor="middle" fontFamily={FONT.narrow} fontSize={SIZE.label} fontWeight="600" fill={spot.is === 'person' ? p.paper : p.ink}>{r > 8 ? initials : ''}</SvgText>
     </G>
   );
-}
+}, same);
 
 /** What keyboard and screen reader hold: a button over each mark that arrow keys move. */
-function Handle({ spot, scale, reader, onPut }: { spot: Placed; scale: Scale; reader: Reader; onPut: (draft: Draft) => void }) {
+const Handle = memo(function Handle({ spot, scale, reader, onPut }: { spot: Placed; scale: Scale; reader: Reader; onPut: (draft: Draft) => void }) {
   const ref = useRef<View>(null);
   const p = usePalette();
   useEffect(() => {
@@ -87,7 +92,7 @@ function Handle({ spot, scale, reader, onPut }: { spot: Placed; scale: Scale; re
       style={{ position: 'absolute', left: scale.x(spot.x) - 12, top: scale.y(spot.y) - 12, width: 24, height: 24, pointerEvents: 'none', outlineColor: p.ink } as object}
     />
   );
-}
+}, same);
 
 const round = (v: number) => Math.round(v * 1000) / 1000;
 

@@ -81,10 +81,16 @@ export const keelAt = (form: Pick<HullForm, 'rocker'>, depth: number, u: number)
 /** Outline of one section from starboard sheer by the keel to port sheer, shifted across by `middle`. */
 function ringAt({ section }: HullForm, half: number, keel: number, sheer: number, middle: number): Float64Array {
   const high = sheer - keel, bilge = half * (1 - section.flare);
-  const side: [number, number][] = [[half, sheer]];
-  for (let j = ROUND; j >= 1; j -= 1) side.push([bilge * (j / ROUND) ** section.power, keel + high * section.bilge * (j / ROUND)]);
-  const points = [...side.map(([y, z]) => [-y, z]), [0, keel], ...[...side].reverse()];
-  return Float64Array.from(points.flatMap(([y, z]) => [middle + y, z]));
+  const ring = new Float64Array(2 * (2 * ROUND + 3));
+  const last = ring.length - 2;
+  const put = (i: number, y: number, z: number) => {
+    [ring[2 * i], ring[2 * i + 1]] = [middle - y, z];
+    [ring[last - 2 * i], ring[last - 2 * i + 1]] = [middle + y, z];
+  };
+  put(0, half, sheer);
+  for (let j = ROUND; j >= 1; j -= 1) put(ROUND + 1 - j, bilge * (j / ROUND) ** section.power, keel + high * section.bilge * (j / ROUND));
+  put(ROUND + 1, 0, keel);
+  return ring;
 }
 
 export interface Measures { length: number; beam: number; depth: number }
@@ -108,12 +114,19 @@ export function hullFrom({ length, beam, depth }: Measures, form: HullForm, gues
 
 export type HullForms = Record<Craft, HullForm>;
 
+/** Hulls by boat: a document is never changed in place, so a hull is drawn once for each. */
+const drawn = new WeakMap<object, Hull>();
+
 /** The hull of a boat, or undefined while length or beam are missing; a missing depth is guessed and said. */
 export function hullOf(boat: Pick<Boat, 'kind' | 'length' | 'beam' | 'depth' | 'basis'>, forms: HullForms): Hull | undefined {
   const { kind, length, beam, basis } = boat;
   if (length === undefined || beam === undefined) return undefined;
+  const known = drawn.get(boat);
+  if (known) return known;
   const form = forms[kind];
   const guessed = ['/length', '/beam', '/depth'].filter((pointer) => basis?.[pointer] === 'guessed');
   if (boat.depth === undefined) guessed.push('/depth');
-  return hullFrom({ length, beam, depth: boat.depth ?? beam * form.guess.depth }, form, [...new Set(guessed)]);
+  const hull = hullFrom({ length, beam, depth: boat.depth ?? beam * form.guess.depth }, form, [...new Set(guessed)]);
+  drawn.set(boat, hull);
+  return hull;
 }

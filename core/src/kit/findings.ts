@@ -112,7 +112,7 @@ function waysOf(requirement: Requirement, context: KitFindingContext): Mend[] {
   const settled = requirement.applies === 'unknown' && fact ? mendFact(fact, context) : undefined;
   if (settled) found.push(settled);
   if (requirement.met === 'no' || found.length === 0) found.push(...newOnes(requirement, context));
-  return [...new Map(found.map((mend) => [JSON.stringify(mend), mend])).values()];
+  return found;
 }
 
 /** Replace, borrow, buy. */
