@@ -74,9 +74,20 @@ function Against({ boat }: { boat: Boat }) {
           <View style={{ width: `${Math.min(100, share * 100)}%`, backgroundColor: share > 1 ? p.call : p.water1 }} />
         </View>
       )}
+      {limit && load ? <T as="soft">{load.value > limit.value ? `${format(load.value - limit.value, 'mass', reader.units)} too much.` : `${format(limit.value - load.value, 'mass', reader.units)} left.`}</T> : null}
       {sum.personsMass === undefined ? null : <T as="soft">People {format(sum.people, 'mass', reader.units)} of {format(sum.personsMass, 'mass', reader.units)} on the plate.</T>}
+      <OnTheRoad boat={boat} gear={sum.gear} />
     </View>
   );
+}
+
+/** Trailer, boat and what rides in her, against the plates. */
+function OnTheRoad({ boat: { trailer, mass }, gear }: { boat: Boat; gear: number }) {
+  const { reader } = useTrip();
+  if (trailer?.mass === undefined || mass === undefined) return null;
+  const total = trailer.mass + mass + gear;
+  const say = (value: number | undefined, words: string) => (value === undefined ? undefined : `${words} ${format(value, 'mass', reader.units)}`);
+  return <T as="soft">On the road {[format(total, 'mass', reader.units), say(trailer.most, 'trailer’s plate'), say(trailer.car, 'the car may tow'), trailer.tongue === undefined ? 'weight on the hitch not measured' : `${Math.round((trailer.tongue / total) * 100)} % on the hitch`].filter(Boolean).join(' · ')}.</T>;
 }
 
 interface LiesProps { boat: Boat; now: Lie; put: (draft: Draft) => void; way: Way }
@@ -185,6 +196,7 @@ function Ways({ boat, now: { lie } }: { boat: Boat; now: Lie }) {
               <T as="strong">{render(phrase(`drive.${way.kind}`), reader)}</T>
               <T>{[way.speed === undefined ? undefined : format(way.speed, 'speed', reader.units), way.range && (way.range[0] === way.range[1] ? format(way.range[0], 'distance', reader.units) : `${format(way.range[0], 'distance', reader.units)} to ${format(way.range[1], 'distance', reader.units)}`)].filter(Boolean).join(' · ')}</T>
             </View>
+            {way.furthest ? <T as="small">Furthest at {format(way.furthest.speed, 'speed', reader.units)}: {format(way.furthest.range, 'distance', reader.units)}</T> : null}
             {way.lacks.length > 0 ? <Link href={`${thingHref('boat', boat.id)}?at=${encodeURIComponent(way.lacks[0])}`} style={{ paddingVertical: 6 }}><T as="small" style={{ textDecorationLine: 'underline' }}>How far it carries can’t be told yet: {way.lacks.map((f) => f.split('/').at(-1)).join(', ')}</T></Link> : null}
           </View>
         ))}

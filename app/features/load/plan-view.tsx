@@ -71,7 +71,10 @@ const Mark = memo(function Mark({ spot, scale, p, lifted }: { spot: Placed; scal
 const Handle = memo(function Handle({ spot, scale, reader, onPut }: { spot: Placed; scale: Scale; reader: Reader; onPut: (draft: Draft) => void }) {
   const ref = useRef<View>(null);
   const p = usePalette();
+  // Keys that come quicker than the page is drawn anew still add up.
+  const now = useRef(spot.spot);
   useEffect(() => {
+    now.current = spot.spot;
     const element = ref.current as unknown as HTMLElement | null;
     if (!element?.addEventListener) return;
     const key = (event: KeyboardEvent) => {
@@ -80,7 +83,8 @@ const Handle = memo(function Handle({ spot, scale, reader, onPut }: { spot: Plac
       if (!way) return;
       event.preventDefault();
       event.stopPropagation();
-      onPut({ id: spot.id, spot: { x: round(inside(spot.spot.x + way[0], 0, 1)), y: round(inside(spot.spot.y + way[1], -1, 1)) } });
+      now.current = { x: round(inside(now.current.x + way[0], 0, 1)), y: round(inside(now.current.y + way[1], -1, 1)) };
+      onPut({ id: spot.id, spot: now.current });
     };
     element.addEventListener('keydown', key);
     return () => element.removeEventListener('keydown', key);

@@ -32,7 +32,7 @@ export function TiltViews({ hull, spots, outcome }: { hull: Hull; spots: Placed[
     <View role="img" aria-label={`Trim ${degrees(outcome.at.trim).toFixed(1)}° ${outcome.at.trim >= 0 ? 'by the stern' : 'by the bow'}, list ${Math.abs(degrees(outcome.at.heel)).toFixed(1)}° to ${outcome.at.heel >= 0 ? 'port' : 'starboard'}`} onLayout={(e) => setWidth(e.nativeEvent.layout.width)} style={{ flexDirection: 'row', gap: 12 }}>
       <View>
         <Svg width={along} height={HIGH} aria-hidden>
-          <G rotation={-degrees(outcome.at.trim)} originX={along / 2} originY={side.z(atMiddle)}>
+          <G transform={`rotate(${-degrees(outcome.at.trim)} ${along / 2} ${side.z(atMiddle)})`}>
             <Path d={drawn.side} fill={p.raised} stroke={p.ink} strokeWidth={1.6} />
             {spots.map((s) => <Rect key={s.id} x={side.x(s.x) - 3} y={side.z(s.z) - 3} width={6} height={6} fill={s.is === 'person' ? p.ink : p.water1} />)}
           </G>
@@ -42,7 +42,7 @@ export function TiltViews({ hull, spots, outcome }: { hull: Hull; spots: Placed[
       </View>
       <View>
         <Svg width={beside} height={HIGH} aria-hidden>
-          <G rotation={-degrees(outcome.at.heel)} originX={beside / 2} originY={end.z(atMiddle)}>
+          <G transform={`rotate(${-degrees(outcome.at.heel)} ${beside / 2} ${end.z(atMiddle)})`}>
             {drawn.end.map((d) => <Path key={d} d={d} fill={p.raised} stroke={p.ink} strokeWidth={1.6} />)}
           </G>
           <Sea width={beside} top={end.z(atMiddle)} />

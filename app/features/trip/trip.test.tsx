@@ -2,6 +2,8 @@ import { act, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { fresh, type fakeServer, show, TRIP } from '../../test/world';
 import { at, visited } from '../../test/router';
+import { mutate } from 'swr';
+import { setting } from '../../data/store';
 import { KitSection } from '../pack/kit-section';
 import { ReadySection } from '../pack/ready-section';
 import { LoadSection } from '../load/load-section';
@@ -48,6 +50,34 @@ describe('kit', () => {
     await user.click(within(stop).getByRole('button', { name: /^Why/ }));
     expect(within(stop).getByText(/Inland Navigation Rules.*Inland Rules 33, 35.*from memory.*not verified/)).toBeTruthy();
     expect(within(stop).getByText(/Ask the local authority/)).toBeTruthy();
+  });
+});
+
+describe('since the last look', () => {
+  const held = () => server.things.find((h) => h.id === TRIP)!;
+  test('another boat: what came is marked new, what went is named, until it is seen', async () => {
+    const first = show(<KitSection />, { trip: TRIP });
+    await group(/^Stop: A sound signal/);
+    expect(screen.queryByText('Since your last look')).toBeNull();
+    await waitFor(async () => expect(await setting(`seen:${TRIP}`)).toBeTruthy());
+    first.unmount();
+    Object.assign(held(), { doc: { ...held().doc, boat: '01890000-0000-7000-8000-000000000007' }, version: 2 });
+    await mutate(() => true);
+    show(<KitSection />, { trip: TRIP });
+    const box = await group(/^Since your last look/);
+    expect(box.textContent).toMatch(/things more are asked for.*No longer:.*spare paddle/);
+    expect(within(await group(/A throwable device$/)).getByText('new')).toBeTruthy();
+    await user.click(within(box).getByRole('button', { name: 'Mark what changed as seen' }));
+    await waitFor(() => expect(screen.queryByText('Since your last look')).toBeNull());
+    expect(within(await group(/A throwable device$/)).queryByText('new')).toBeNull();
+  });
+  test('other ways stand under why, the dearer after the cheaper', async () => {
+    show(<KitSection />, { trip: TRIP });
+    const stop = await group(/^Stop: A sound signal/);
+    await user.click(within(stop).getByRole('button', { name: /^Why/ }));
+    const names = within(stop).getAllByRole('button').map((b) => b.textContent);
+    expect(names.indexOf('Borrow: whistle or horn')).toBeGreaterThan(names.findIndex((n) => n?.startsWith('Move')));
+    expect(names.indexOf('Buy or find: whistle or horn')).toBeGreaterThan(names.indexOf('Borrow: whistle or horn'));
   });
 });
 

@@ -61,6 +61,12 @@ describe('ways home', () => {
     const [way] = waysHome(boat({ propulsion: [{ kind: 'electric', cruise: 1, battery: 1200 * HOUR, draw: 360 }] }), 0);
     expect(way.range![0] / HOUR).toBeCloseTo(1.67, 2);
   });
+  test('a log of speeds names the one that carries furthest, and only where it is further', () => {
+    const with_ = (burn: number) => waysHome(boat({ propulsion: [{ kind: 'outboard', cruise: 10, tank: 0.03, burn: 10e-3 / HOUR, log: [{ speed: 3, burn }] }] }), 0)[0].furthest;
+    expect(with_(1e-3 / HOUR)).toMatchObject({ speed: 3 });
+    expect(with_(1e-3 / HOUR)!.range).toBeCloseTo(0.02 * 1000 * HOUR * 3, 3);
+    expect(with_(9e-3 / HOUR)).toBeUndefined();
+  });
   test('what would tell more is named by its field', () => {
     const ways = waysHome(boat({ propulsion: [{ kind: 'outboard' }, { kind: 'electric', cruise: 1 }, { kind: 'oars', cruise: 1 }] }), 100);
     expect(ways.map((w) => w.lacks)).toEqual([['/propulsion/0/cruise', '/propulsion/0/tank', '/propulsion/0/burn'], ['/propulsion/1/battery', '/propulsion/1/draw'], []]);
@@ -131,6 +137,7 @@ describe('load', () => {
     expect(loadOf(boat({ plate: 'none', advisedLoad: 172 }), [], { load }).limit).toMatchObject({ mass: 172, from: 'advised' });
     expect(loadOf(boat({}), [], { load }).limit).toBeUndefined();
   });
+  check('recalled', 'iso-14946', 'a builder’s plate for four counts 300 kg of people', () => expect(loadOf(boat({ plate: { persons: 4, iso: true } }), [], { load }).personsMass).toBe(300));
   test('who has no weight is named, and guesses are said', () => {
     expect(loadOf(boat({}), [person('a'), person('c', 60)], { load })).toMatchObject({ unknown: ['a'], people: 60, guessed: false });
     expect(loadOf(boat({ advisedLoad: 100, basis: { '/advisedLoad': 'guessed' } }), [], { load }).guessed).toBe(true);

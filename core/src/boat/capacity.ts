@@ -83,6 +83,14 @@ export function powering({ length, width, flat = false, remote = false, transom 
   return Math.ceil((times * factor - minus) / data.roundUpTo - 1e-9) * data.roundUpTo * HORSEPOWER;
 }
 
-/** Newton's persons: what a builder's plate counts a person as, kg (ISO 14946, source `iso-14946`). */
+/** What a builder's plate counts a person as, kg (ISO 14946, source `iso-14946`). */
 export const PLATE_PERSON = 75;
-export const inPounds = (kg: number) => kg / POUND;
+
+/** Weight and persons by the federal formulas from her own hull, where no plate says: an estimate, for monohulls of the rule alone. */
+export function capacityEstimate(boat: Pick<Boat, 'kind' | 'length' | 'propulsion' | 'mass'>, hull: Hull): { mass: number; persons: number } | undefined {
+  if (plated(boat) !== true || boat.mass === undefined) return undefined;
+  const driven = boat.propulsion.some((p) => p.kind === 'outboard') ? 'outboard' : boat.propulsion.some((p) => p.kind === 'inboard') ? 'inboard' : 'manual';
+  const mass = Math.max(0, weightCapacity(driven, maximumDisplacement(hull), boat.mass));
+  // Of the manual boat's capacity nine tenths are people; of others what the motor and its battery leave, taken as the same share.
+  return { mass, persons: Math.max(0, personsFromPounds((0.9 * mass) / POUND)) };
+}

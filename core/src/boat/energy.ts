@@ -40,6 +40,8 @@ export interface WayHome {
   speed?: number;
   /** Metres one way, with the reserve kept; a range where people tire differently. Absent where nothing says. */
   range?: [number, number];
+  /** The speed of the log at which she goes furthest, where that is further than at her usual one. */
+  furthest?: { speed: number; range: number };
   /** Fields that would tell more, by pointer. */
   lacks: string[];
 }
@@ -56,15 +58,26 @@ export function waysHome(boat: Pick<Boat, 'propulsion' | 'mass' | 'length'>, loa
     if (p.kind === 'outboard' || p.kind === 'inboard') {
       const burn = p.burn ?? (p.power === undefined ? undefined : fullBurn(p.power) * CRUISE_SHARE);
       const lacks = [...base.lacks, ...(p.tank === undefined ? [at('tank')] : []), ...(burn === undefined ? [at('burn')] : [])];
-      return { ...base, lacks, ...ranged(p.tank !== undefined && burn ? lasting((p.tank * (1 - RESERVE)) / burn) : undefined) };
+      const usable = p.tank === undefined ? undefined : p.tank * (1 - RESERVE);
+      const range = usable !== undefined && burn ? lasting(usable / burn) : undefined;
+      return { ...base, lacks, ...ranged(range), ...furthest(p.log?.map((l) => ({ speed: l.speed, rate: l.burn })), usable, range) };
     }
     if (p.kind === 'electric') {
       const lacks = [...base.lacks, ...(p.battery === undefined ? [at('battery')] : []), ...(p.draw === undefined ? [at('draw')] : [])];
-      return { ...base, lacks, ...ranged(p.battery !== undefined && p.draw ? lasting((p.battery * BATTERY_USABLE) / p.draw) : undefined) };
+      const usable = p.battery === undefined ? undefined : p.battery * BATTERY_USABLE;
+      const range = usable !== undefined && p.draw ? lasting(usable / p.draw) : undefined;
+      return { ...base, lacks, ...ranged(range), ...furthest(p.log?.map((l) => ({ speed: l.speed, rate: l.draw })), usable, range) };
     }
     if (p.kind === 'sail' || speed === undefined) return base;
     return { ...base, range: [ENDURANCE.low * speed, ENDURANCE.high * speed] };
   });
+}
+
+/** Of a log of speeds and rates the one that carries furthest on what may be used, if it beats the usual speed. */
+function furthest(log: { speed: number; rate: number | undefined }[] | undefined, usable: number | undefined, usual: [number, number] | undefined): Pick<WayHome, 'furthest'> {
+  if (!log || usable === undefined) return {};
+  const [best] = log.flatMap(({ speed, rate }) => (rate ? [{ speed, range: (usable / rate) * speed }] : [])).sort((a, b) => b.range - a.range);
+  return best && best.range > (usual?.[0] ?? 0) ? { furthest: best } : {};
 }
 
 const ranged = (range: [number, number] | undefined) => (range ? { range } : {});

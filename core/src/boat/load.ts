@@ -1,5 +1,6 @@
 import type { Boat, LoadItem, Person, Trip } from '../model';
 import { LIQUIDS } from '../model/lists';
+import { PLATE_PERSON } from './capacity';
 
 /** Share of a maker's greatest load to plan for, and above which it is too deep (source `kayak-share`: 65 to 75 %). */
 export const PLANNED_SHARE = 0.75;
@@ -37,9 +38,15 @@ export function loadOf(boat: Boat, people: Person[], trip: Pick<Trip, 'load'>): 
     people: peopleMass, gear, total: peopleMass + gear,
     unknown: people.filter((p) => p.mass === undefined).map((p) => p.name),
     guessed: people.some((p) => isGuess(p, '/mass')) || (limit?.guessed ?? false),
-    limit, ...(plate?.personsMass === undefined ? {} : { personsMass: plate.personsMass }), persons: people.length,
+    limit, ...personsMassOf(plate), persons: people.length,
     personsLimit: plate?.persons === undefined ? undefined : { count: plate.persons, from: 'plate' },
   };
+}
+
+/** A plate's weight of people; a builder's plate counts each as 75 kg (ISO 14946, source `iso-14946`). */
+function personsMassOf(plate: ReturnType<typeof plateOf>): Pick<LoadSum, 'personsMass'> {
+  if (plate?.personsMass !== undefined) return { personsMass: plate.personsMass };
+  return plate?.iso && plate.persons !== undefined ? { personsMass: plate.persons * PLATE_PERSON } : {};
 }
 
 const MOTORS: ReadonlySet<string> = new Set(['outboard', 'electric', 'inboard']);

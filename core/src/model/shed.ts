@@ -35,6 +35,7 @@ export const Propulsion = z.strictObject({
   burn: measure('flow', 'Fuel burnt at usual speed', 0, 1).optional(),
   battery: measure('energy', 'Battery', 0, 1e9, 'Volts × ampere-hours.').optional(),
   draw: measure('power', 'Power drawn at usual speed', 0, 100_000).optional(),
+  log: titled(z.array(z.strictObject({ speed: measure('speed', 'At', 0.1, 40), burn: measure('flow', 'she burns', 0, 1).optional(), draw: measure('power', 'or draws', 0, 100_000).optional() })).max(8).optional(), 'From your own log', { help: 'What she burns or draws at other speeds: the way home is reckoned at the one that carries furthest.' }),
 });
 
 export const Opening = z.strictObject({
@@ -75,6 +76,7 @@ export const Plate = z.strictObject({
   personsMass: measure('mass', 'Weight of persons', 1, 10_000).optional(),
   totalMass: measure('mass', 'Total weight', 1, 20_000).optional(),
   power: measure('power', 'Power', 0, 500_000).optional(),
+  iso: titled(z.boolean().optional(), 'A builder’s plate with a design category', { help: 'Such a plate counts each person as 75 kg.' }),
 });
 
 export const Boat = z.strictObject({

@@ -58,6 +58,16 @@ describe('plates', () => {
     expect(world(skiff({ plate: { persons: 4, totalMass: 400, power: 10 * HORSEPOWER } }), [aPerson()]).level('load/power')).toBe('stop');
     expect(world(skiff({ plate: { persons: 4, totalMass: 400, power: 15 * HORSEPOWER } }), [aPerson()]).level('load/power')).toBeUndefined();
   });
+  test('without any limit the federal formula gives an estimate, never a Stop; over it a Fix', () => {
+    const bare = (people: number) => world(skiff({ plate: 'none' }), Array.from({ length: people }, () => aPerson({ mass: 90 })));
+    expect(bare(1).level('load/limit')).toBe('mind');
+    expect(bare(1).figures.estimate.guessed).toBe(true);
+    expect(bare(6).level('load/limit')).toBe('fix');
+  });
+  test('a plate that allows more than the hull could float with is called a contradiction', () => {
+    expect(world(skiff({ plate: { persons: 4, totalMass: 9000 } }), [aPerson()]).level('lie/contradiction')).toBe('mind');
+    expect(world(skiff(), [aPerson()]).level('lie/contradiction')).toBeUndefined();
+  });
   test('without a plate the federal table speaks, as a Fix; never for an inflatable', () => {
     const strong = { propulsion: [{ kind: 'outboard' as const, cruise: 5, power: 60 * HORSEPOWER }], plate: 'none' as const };
     expect(world(skiff(strong), [aPerson()]).level('load/power')).toBe('fix');
@@ -111,6 +121,8 @@ describe('the crew meets this water and wind', () => {
     const [a, b] = [aPerson({ swimming: 'strong' }), aPerson({ name: 'Bo', swimming: 'none' })];
     expect(world(kayak, [a, b]).level('crew/swim-near')).toBe('mind');
     expect(world(kayak, [a, b], { crew: [{ buddy: b.id }] }).level('crew/swim-near')).toBeUndefined();
+    const seats = (x: number) => world(skiff(), [a, b], { crew: [{ seat: { x: 0.3, y: 0 } }, { seat: { x, y: 0 } }] }).level('crew/swim-near');
+    expect([seats(0.5), seats(0.9)]).toEqual([undefined, 'mind']);
   });
   test('a second driver: named, able, unable, and nobody said', () => {
     const pair = (more: Partial<Person>, member: Member = {}) => world(skiff(), [aPerson(), aPerson({ name: 'Bo', ...more })], { crew: [{}, member] }).level('crew/second-driver');

@@ -1,10 +1,11 @@
 import { ageRange, darkWithin, daysBetween } from '../earth';
-import { drives } from '../boat';
+import { drives, hullOf, placed } from '../boat';
 import type { Boat, Schedule } from '../model';
 import { QUESTION, type Facts, type Person as RulePerson, type World } from '../rules';
 import { worstWithin } from '../water';
 import type { Context } from './context';
 import { POOR_VISIBILITY, TIDAL } from './limits';
+import { HULLS } from './shipped';
 
 /** A hull that can't fill: by its kind, or because its owner said so. Nobody's word leaves it open. */
 const CLOSED_HULL: ReadonlySet<string> = new Set(['sit-on-top', 'paddleboard']);
@@ -44,7 +45,9 @@ export function standingFacts(context: Context): Facts {
   };
 }
 
-export function crewFacts({ people, trip, boat }: Context, on: string): RulePerson[] {
+export function crewFacts(context: Context, on: string): RulePerson[] {
+  const { people, trip, boat } = context;
+  const nearLeader = inReachOfLeader(context);
   return people.map((p) => {
     const age = p.born === undefined ? undefined : ageRange(p.born, on);
     const member = trip.crew.find((c) => c.person === p.id);
@@ -53,10 +56,25 @@ export function crewFacts({ people, trip, boat }: Context, on: string): RulePers
       id: p.id, name: p.name,
       facts: {
         'person.age': age && { low: age[0], high: age[1] }, 'person.swims': p.swimming, 'person.inWater': p.inWater, 'person.weakArm': p.weakArm, 'person.today': member?.today, 'person.role': member?.role,
-        'person.skill': skill?.level, 'person.sincePractice': skill?.practised && daysBetween(skill.practised, on), 'person.watched': trip.crew.some((c) => c.buddy === p.id),
+        'person.skill': skill?.level, 'person.sincePractice': skill?.practised && daysBetween(skill.practised, on), 'person.watched': trip.crew.some((c) => c.buddy === p.id && c.person !== p.id) || nearLeader.has(p.id),
       },
     };
   });
+}
+
+/** As far as a leader can reach from the seat, metres: an arm and a lean. */
+const REACH = 1.2;
+/** Who sits within reach of the skipper, by where everyone sits in the boat. */
+function inReachOfLeader({ trip, people, boat }: Context): ReadonlySet<string> {
+  const hull = boat && hullOf(boat, HULLS);
+  const skipper = trip.crew.findIndex((c) => c.role === 'skipper');
+  if (!hull || skipper < 0) return new Set();
+  const spots = new Map(placed({ ...trip, load: [] }, people, hull).map((s) => [s.id, s]));
+  const lead = spots.get(`crew/${skipper}`);
+  return new Set(trip.crew.flatMap((c, i) => {
+    const at = spots.get(`crew/${i}`);
+    return lead && at && i !== skipper && Math.hypot(at.x - lead.x, at.y - lead.y) <= REACH ? [c.person] : [];
+  }));
 }
 
 /** Can somebody besides the skipper drive her? A second driver that the trip names can; otherwise it hangs on what each said. */

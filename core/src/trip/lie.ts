@@ -1,4 +1,4 @@
-import { afloat, floaters, hullOf, placed, swamped, emptyWeight, waysHome, type Hull } from '../boat';
+import { afloat, emptyWeight, floaters, hullOf, maximumDisplacement, placed, plateOf, swamped, waysHome, type Hull } from '../boat';
 import type { Boat, Figure, Finding } from '../model';
 import { phrase } from '../say';
 import { densityOf } from '../water';
@@ -33,7 +33,7 @@ export function lieFindings(context: Context, figures: Figures): Finding[] {
     const way = name === 'trim' ? (value > 0 ? 'lie.trim.stern' : 'lie.trim.bow') : value > 0 ? 'lie.heel.port' : 'lie.heel.starboard';
     found.push(finding({ ...base, id: `lie/${name}/${trip.id}`, level: LEVEL_ENOUGH.level, title: phrase(`lie.${name}.title`), because: [phrase(way, { angle: Math.abs(value) })], figures: [name], assumed, source: LEVEL_ENOUGH.source, mend: move }));
   }
-  return [...found, ...swampedFindings(context, boat, hull, density)];
+  return [...found, ...contradiction(boat, hull), ...swampedFindings(context, boat, hull, density)];
 }
 
 function lieFigures(hull: Hull, { trim, heel, gm }: { trim: number; heel: number; gm: number }, free: { lowest: number; bow: number; stern: number }, figures: Figures): void {
@@ -46,6 +46,14 @@ function lieFigures(hull: Hull, { trim, heel, gm }: { trim: number; heel: number
   figures.trim = figure(trim, 'angle', 'formula.balance');
   figures.heel = figure(heel, 'angle', 'formula.balance');
   figures.gm = figure(gm, 'shortLength', 'formula.gm');
+}
+
+/** A plate that allows more than her hull could float with says that a measure, or the plate as it was read, is wrong. */
+function contradiction(boat: Boat, hull: Hull): Finding[] {
+  const most = plateOf(boat)?.totalMass;
+  const bears = maximumDisplacement(hull) - emptyWeight(boat, hull).mass;
+  if (most === undefined || most <= bears) return [];
+  return [finding({ id: `lie/contradiction/${boat.id}`, level: 'mind', section: 'pack/load', title: phrase('lie.contradiction.title'), because: [phrase('lie.contradiction.why', { most, bears: Math.max(0, bears) })], source: 'archimedes', mend: { label: phrase('lie.measures.mend'), go: { type: 'boat', id: boat.id, pointer: boat.depth === undefined ? '/depth' : '/length' } } })];
 }
 
 /** Floating parts that are known to be there, but not how big. */

@@ -1,9 +1,9 @@
-import { drives, loadOf, personsRule, PLANNED_SHARE, plateOf, plated, powering, type LoadSum } from '../boat';
+import { capacityEstimate, drives, hullOf, loadOf, personsRule, PLANNED_SHARE, plateOf, plated, powering, type LoadSum } from '../boat';
 import type { Boat, Figure, Finding } from '../model';
 import { phrase } from '../say';
 import { finding, type Context } from './context';
 import { TONGUE } from './limits';
-import { POWERING } from './shipped';
+import { HULLS, POWERING } from './shipped';
 
 type Figures = Record<string, Figure>;
 
@@ -21,7 +21,11 @@ export function loadFindings({ trip, boat, people }: Context, figures: Figures):
     found.push(finding({ ...base, id: `load/unknown/${trip.id}`, level: 'fix', title: phrase('load.unknown.title'), because: [phrase('load.unknown.why', { who: sum.unknown })], mend: { label: phrase('load.unknown.mend'), go: { type: 'person', ...(who ? { id: who.id } : {}), pointer: '/mass' } } }));
   }
   if (!sum.limit) {
-    found.push(finding({ ...base, id: `load/limit/${boat.id}`, level: 'mind', title: phrase('load.limit.title'), because: [phrase('load.limit.why', { boat: boat.name, total: sum.total })], figures: ['load'], mend: { label: phrase('load.limit.mend'), go: { type: 'boat', id: boat.id, pointer: boat.plate === 'none' ? '/advisedLoad' : '/plate' } } }));
+    const hull = hullOf(boat, HULLS);
+    const estimate = hull && capacityEstimate(boat, hull);
+    if (estimate) figures.estimate = { value: estimate.mass, quantity: 'mass', inputs: {}, formula: 'formula.capacity', source: 'cfr-33-183', guessed: true };
+    const over = estimate !== undefined && sum.total > estimate.mass;
+    found.push(finding({ ...base, id: `load/limit/${boat.id}`, level: over ? 'fix' : 'mind', title: phrase('load.limit.title'), because: [phrase('load.limit.why', { boat: boat.name, total: sum.total }), ...(estimate ? [phrase('load.limit.estimate', { most: estimate.mass, n: estimate.persons })] : [])], figures: estimate ? ['load', 'estimate'] : ['load'], mend: { label: phrase('load.limit.mend'), go: { type: 'boat', id: boat.id, pointer: boat.plate === 'none' ? '/advisedLoad' : '/plate' } } }));
     return found;
   }
   const { mass: limit, from } = sum.limit;
