@@ -18,7 +18,7 @@ const server = spawn(process.execPath, ['server/dist/main.js'], { cwd: ROOT, std
 await new Promise((ready) => server.stdout.on('data', (chunk) => String(chunk).includes('Escale is ready') && ready()));
 const ask = async (path, body) => (await fetch(base + path, body ? { method: 'POST', headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) } : {})).json();
 
-const TRIP = '/trips/01890000-0000-7000-8000-000000000055';
+const TRIP = '/trips/01890000-0000-7000-8000-000000000055', FOUR = '/trips/01890000-0000-7000-8000-000000000056';
 const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'] });
 const phone = await (await browser.newContext({ viewport: { width: 390, height: 844 }, serviceWorkers: 'block' })).newPage();
 const wide = await (await browser.newContext({ viewport: { width: 1280, height: 800 }, serviceWorkers: 'block' })).newPage();
@@ -38,15 +38,19 @@ for (const old of readdirSync(join(ROOT, 'docs/screenshots'))) rmSync(join(ROOT,
 await shoot(phone, 'trips', '/trips');
 await shoot(phone, 'plan', `${TRIP}/plan`);
 await shoot(phone, 'kit', `${TRIP}/pack/kit`);
-await shoot(phone, 'load', `${TRIP}/pack/load`);
+await shoot(phone, 'load', `${FOUR}/pack/load`, (page) => page.getByRole('group', { name: /^Plan of the boat/ }).evaluate((plan) => plan.scrollIntoView({ block: 'start' })));
 await shoot(phone, 'ready', `${TRIP}/pack/ready`);
 await shoot(phone, 'shed', '/shed');
 await shoot(phone, 'boat', '/shed/boat/01890000-0000-7000-8000-000000000005');
+await shoot(phone, 'new-boat', '/shed/boat/new', async (page) => {
+  await page.getByRole('radio', { name: 'Inflatable', exact: true }).click();
+  await page.getByRole('radio', { name: /3.4 m/ }).click();
+});
+await shoot(phone, 'card', '/shed/card?boat=01890000-0000-7000-8000-000000000007');
 await shoot(phone, 'practice', '/practice');
-await shoot(phone, 'packs', '/shed/packs');
-await shoot(phone, 'round', '/shed/round?by=2026-05-12');
-await shoot(phone, 'officer', '/trips/01890000-0000-7000-8000-000000000056/check');
+await shoot(phone, 'officer', `${FOUR}/check`);
 await shoot(wide, 'wide-water', `${TRIP}/plan/water`);
+await shoot(wide, 'wide-load', `${FOUR}/pack/load`);
 await shoot(wide, 'wide-kit', `${TRIP}/pack/kit`);
 await shoot(phone, 'float-plan', `${TRIP}/pack/float-plan`);
 const plan = await ask('/api/plans', { id: '01990000-0000-7000-8000-000000000001', trip: TRIP.slice(7) });

@@ -20,7 +20,7 @@ interface Props {
   onPut: (draft: Draft) => void;
 }
 
-const MARGIN = 16, LEAST_HIGH = 116;
+const MARGIN = 16, LEAST_HIGH = 116, MOST_HIGH = 230;
 /** Arrow keys move by so much of the length or half breadth; with Shift by more. */
 const STEP = 0.02, BIG_STEP = 0.1;
 /** A finger hits what is nearest within so many pixels. */
@@ -32,9 +32,9 @@ export function PlanView({ hull, spots, reader, draft, onDraft, onPut }: Props) 
   const p = usePalette();
   const [width, setWidth] = useState(358);
   const box = useRef<View>(null);
-  const perMetre = (width - 2 * MARGIN) / hull.length;
+  const perMetre = Math.min(width - 2 * MARGIN, ((MOST_HIGH - 2 * MARGIN) * hull.length) / hull.beam) / hull.length;
   const high = Math.max(LEAST_HIGH, hull.beam * perMetre + 2 * MARGIN);
-  const scale = useMemo<Scale>(() => ({ x: (m) => MARGIN + m * perMetre, y: (m) => high / 2 - m * perMetre }), [perMetre, high]);
+  const scale = useMemo<Scale>(() => ({ x: (m) => width / 2 + (m - hull.length / 2) * perMetre, y: (m) => high / 2 - m * perMetre }), [perMetre, high, width, hull.length]);
   useDrag(box, { hull, spots, scale, onDraft, onPut });
   return (
     <View ref={box} role="group" aria-label="Plan of the boat, bow to the right" onLayout={(e) => setWidth(e.nativeEvent.layout.width)} style={{ height: high, touchAction: 'pan-y', cursor: 'grab', userSelect: 'none' } as object}>

@@ -1,13 +1,15 @@
-import type { Bundle, Figure, Finding, Phrase, Requirement } from '@escale/core/model';
+import type { Bundle, Figure, Finding, Mend, Phrase, Requirement } from '@escale/core/model';
 import { clock, dayOf, phrase, render, type Reader, type WordKey } from '@escale/core/say';
 import { assess, CATALOGUE, countLevels, packsFor, packsOf, worstLevel } from '@escale/core/trip';
 import { format, spanText, type UnitSystem } from '@escale/core/units';
 import { Refused } from './refused';
 
-/** What `assess --json` prints. Names are stable within `v0`. */
+type Way = { label: string } & Record<string, unknown>;
+
+/** What `assess --json` prints. Names are stable within `v1`. */
 export interface Result {
   escale: 'assessment';
-  schema: 'v0';
+  schema: 'v1';
   core: string;
   trip: { id: string; title: string; leave?: string };
   at: string;
@@ -15,7 +17,9 @@ export interface Result {
   counts: Record<Finding['level'], number>;
   packs: { id: string; version: string; hash: string }[];
   requirements: (Pick<Requirement, 'rule' | 'pack' | 'layer' | 'title' | 'text' | 'applies' | 'anyOf' | 'source' | 'met' | 'metBy' | 'missing'> & { because: { text: string; truth: string }[]; nearMisses: { item: string; reasons: { code: string; text: string; unknown: boolean }[] }[] })[];
-  findings: { id: string; level: Finding['level']; section: string; title: string; because: string[]; assumed: string[]; figures: string[]; source?: Finding['source']; mend?: { label: string } & Record<string, unknown> }[];
+  findings: { id: string; level: Finding['level']; section: string; title: string; because: string[]; assumed: string[]; figures: string[]; source?: Finding['source']; mend?: Way; others?: Way[] }[];
+  /** The least set of things that meets the requirements is proved to be the least. */
+  leastProved: boolean;
   figures: Record<string, Omit<Figure, 'formula'> & { label: string; formula: string; text: string }>;
 }
 
@@ -27,15 +31,17 @@ export function assessBundle(bundle: Bundle, { at = Date.parse(bundle.asOf), tri
   const a = assess({ trip, shed: bundle.shed, conditions: bundle.conditions?.[trip.id] ?? {}, packs: packsFor(water?.jurisdiction ?? [], packsOf(bundle.shed)), catalogue: CATALOGUE, now: at });
   const reader: Reader = { units, zone: water?.zone ?? 'UTC', locale: 'en-GB' };
   const words = (p: Phrase) => render(p, reader);
+  const said = (mend: Mend) => ({ ...mend, label: words(mend.label) });
   const name = (key: string) => render(phrase(key as WordKey), reader);
   return {
-    escale: 'assessment', schema: 'v0', core: a.core, trip: { id: trip.id, title: trip.title, ...(a.leave === undefined ? {} : { leave: new Date(a.leave).toISOString() }) }, at: new Date(at).toISOString(),
+    escale: 'assessment', schema: 'v1', core: a.core, trip: { id: trip.id, title: trip.title, ...(a.leave === undefined ? {} : { leave: new Date(a.leave).toISOString() }) }, at: new Date(at).toISOString(),
     verdict: worstLevel(a.findings), counts: countLevels(a.findings), packs: a.packs,
     requirements: a.requirements.map((r) => ({
       rule: r.rule, pack: r.pack, layer: r.layer, title: r.title, text: r.text, applies: r.applies, because: r.because.map((b) => ({ text: words(b.phrase), truth: b.truth })), anyOf: r.anyOf, source: r.source, met: r.met, metBy: r.metBy, missing: r.missing,
       nearMisses: r.nearMisses.map((m) => ({ item: m.item, reasons: m.reasons.map(({ code, phrase: p, unknown }) => ({ code, text: words(p), unknown })) })),
     })),
-    findings: a.findings.map(({ id, level, section, title, because, assumed, figures, source, mend }) => ({ id, level, section, title: words(title), because: because.map(words), assumed: assumed.map(words), figures, ...(source ? { source } : {}), ...(mend ? { mend: { ...mend, label: words(mend.label) } } : {}) })),
+    findings: a.findings.map(({ id, level, section, title, because, assumed, figures, source, mend, others }) => ({ id, level, section, title: words(title), because: because.map(words), assumed: assumed.map(words), figures, ...(source ? { source } : {}), ...(mend ? { mend: said(mend) } : {}), ...(others ? { others: others.map(said) } : {}) })),
+    leastProved: a.leastProved,
     figures: Object.fromEntries(Object.entries(a.figures).map(([key, f]) => [key, { ...f, label: name(`figure.${key}`), formula: name(f.formula), text: figureText(f, reader) }])),
   };
 }

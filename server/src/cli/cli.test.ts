@@ -20,7 +20,7 @@ describe('the headless door', () => {
     writeFileSync(join(root, 'demo.json'), bundle);
     const run = () => cli(['assess', join(root, 'demo.json'), '--json']).stdout;
     const result = JSON.parse(run()) as { schema: string; verdict: string; requirements: Record<string, unknown>[]; findings: { id: string; level: string; because: string[] }[]; figures: Record<string, { value: number; text: string }> };
-    expect(result).toMatchObject({ schema: 'v0', verdict: 'stop' });
+    expect(result).toMatchObject({ schema: 'v1', verdict: 'stop' });
     for (const r of result.requirements) for (const name of ['rule', 'layer', 'applies', 'anyOf', 'source', 'because', 'metBy', 'missing']) expect(r).toHaveProperty(name);
     expect(result.findings[0]).toMatchObject({ id: `kit/NAV-33/${TRIP}`, level: 'stop' });
     expect(result.figures.load.text).toBe('113 kg');
