@@ -35,10 +35,12 @@ async function shoot(page, name, path, prepare = async () => undefined) {
 }
 for (const old of readdirSync(join(ROOT, 'docs/screenshots'))) rmSync(join(ROOT, 'docs/screenshots', old));
 
+const toPlan = (page) => page.getByRole('group', { name: /^Plan of the boat/ }).evaluate((plan) => plan.scrollIntoView({ block: 'start' }));
+
 await shoot(phone, 'trips', '/trips');
 await shoot(phone, 'plan', `${TRIP}/plan`);
 await shoot(phone, 'kit', `${TRIP}/pack/kit`);
-await shoot(phone, 'load', `${FOUR}/pack/load`, (page) => page.getByRole('group', { name: /^Plan of the boat/ }).evaluate((plan) => plan.scrollIntoView({ block: 'start' })));
+await shoot(phone, 'load', `${FOUR}/pack/load`, toPlan);
 await shoot(phone, 'ready', `${TRIP}/pack/ready`);
 await shoot(phone, 'shed', '/shed');
 await shoot(phone, 'boat', '/shed/boat/01890000-0000-7000-8000-000000000005');
@@ -48,9 +50,8 @@ await shoot(phone, 'new-boat', '/shed/boat/new', async (page) => {
 });
 await shoot(phone, 'card', '/shed/card?boat=01890000-0000-7000-8000-000000000007');
 await shoot(phone, 'practice', '/practice');
-await shoot(phone, 'officer', `${FOUR}/check`);
 await shoot(wide, 'wide-water', `${TRIP}/plan/water`);
-await shoot(wide, 'wide-load', `${FOUR}/pack/load`);
+await shoot(wide, 'wide-load', `${FOUR}/pack/load`, toPlan);
 await shoot(wide, 'wide-kit', `${TRIP}/pack/kit`);
 await shoot(phone, 'float-plan', `${TRIP}/pack/float-plan`);
 const plan = await ask('/api/plans', { id: '01990000-0000-7000-8000-000000000001', trip: TRIP.slice(7) });

@@ -1,1 +1,3 @@
-export { CardPage as default } from '../../features/boat/boat-pages';
+import { later } from '../../ui/later';
+
+export default later(() => import('../../features/boat/boat-pages').then((m) => m.CardPage));

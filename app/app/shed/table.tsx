@@ -1,1 +1,3 @@
-export { TablePage as default } from '../../features/shed/table-page';
+import { later } from '../../ui/later';
+
+export default later(() => import('../../features/shed/table-page').then((m) => m.TablePage));

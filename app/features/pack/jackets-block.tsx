@@ -1,4 +1,5 @@
 import { View } from 'react-native';
+import { toThrow, type JacketFit } from '@escale/core/kit';
 import { render } from '@escale/core/say';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
@@ -11,7 +12,8 @@ const NEAR = 3;
 export function JacketsBlock() {
   const p = usePalette();
   const { prepared, assessment, shed, trip, reader } = useTrip();
-  const { jackets } = prepared.match(assessment.leave).kit;
+  const { jackets, pieces, bodies } = prepared.match(assessment.leave).kit;
+  const { spare, throwable } = toThrow(jackets, pieces, bodies.approved);
   const people = trip.crew.flatMap((c) => shed.people.find((who) => who.id === c.person) ?? []);
   if (people.length === 0) return null;
   return (
@@ -29,7 +31,21 @@ export function JacketsBlock() {
           </View>
         );
       })}
+        <Thrown title="A spare, to throw to a stranger" fits={spare} />
+        <Thrown title="A throwable in reach" fits={throwable} />
       </View>
+    </View>
+  );
+}
+
+/** The first that counts, or what stands against the one that nearly does. */
+function Thrown({ title, fits: [first] }: { title: string; fits: JacketFit[] }) {
+  const p = usePalette();
+  const { reader } = useTrip();
+  return (
+    <View role="listitem" style={{ borderBottomWidth: 1, borderColor: p.line, paddingVertical: 6 }}>
+      <View style={{ flexDirection: 'row', justifyContent: 'space-between', gap: 8 }}><T style={{ flex: 1 }}>{title}</T><T as="strong">{first && first.faults.length === 0 ? first.piece.item.name : 'none that counts'}</T></View>
+      {first && first.faults.length > 0 ? <T as="small">{first.piece.item.name}: {first.faults.map((f) => render(f.phrase, reader)).join(', ')}</T> : null}
     </View>
   );
 }

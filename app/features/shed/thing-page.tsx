@@ -11,11 +11,13 @@ import { useThing, useThings } from '../../data/hooks';
 import { change, create, newId, remove, restore } from '../../data/send';
 import type { Held } from '../../data/things';
 import { fieldId, SHED_TYPES, type ShedType } from '../../data/where';
-import { HerMeasures } from '../boat/her-measures';
-import { NewBoat } from '../boat/new-boat';
+import { later } from '../../ui/later';
 import { ThingForm, useGoTo } from '../forms/thing-form';
 import { blankOf } from '../forms/schema';
 import { useUndo } from '../shell/undo';
+
+const HerMeasures = later(() => import('../boat/her-measures').then((m) => m.HerMeasures));
+const NewBoat = later(() => import('../boat/new-boat').then((m) => m.NewBoat));
 
 const ONE: Record<ShedType, string> = { boat: 'boat', person: 'person', gear: 'thing', place: 'place', water: 'water', contact: 'contact' };
 const isShedType = (type: string): type is ShedType => (SHED_TYPES as readonly string[]).includes(type);

@@ -1,18 +1,20 @@
-import type { ReactNode } from 'react';
+import type { ComponentType } from 'react';
 import type { SectionId } from '@escale/core/model';
 import { BoatSection } from '../plan/boat-section';
 import { DaySection } from '../plan/day-section';
 import { WaterSection } from '../plan/water-section';
 import { FloatPlanSection } from '../pack/float-plan-section';
 import { KitSection } from '../pack/kit-section';
-import { LoadSection } from '../load/load-section';
 import { ReadySection } from '../pack/ready-section';
 import { LaunchSection, RetrieveSection, TroubleSection } from '../go/procedure-sections';
 import { UnderWay } from '../go/under-way';
 import { CloseSection } from '../home/close-section';
 import { DebriefSection } from '../home/debrief-section';
+import { later } from '../../ui/later';
 
-const BODY: Partial<Record<SectionId, () => ReactNode>> = {
+const LoadSection = later(() => import('../load/load-section').then((m) => m.LoadSection));
+
+const BODY: Partial<Record<SectionId, ComponentType>> = {
   'plan/boat': BoatSection, 'plan/water': WaterSection, 'plan/day': DaySection, 'pack/kit': KitSection, 'pack/load': LoadSection, 'pack/ready': ReadySection, 'pack/float-plan': FloatPlanSection,
   'go/launch': LaunchSection, 'go/under-way': UnderWay, 'go/trouble': TroubleSection, 'home/retrieve': RetrieveSection, 'home/close': CloseSection, 'home/debrief': DebriefSection,
 };

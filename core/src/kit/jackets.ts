@@ -1,5 +1,5 @@
 import { ageRange } from '../earth';
-import type { Boat, Catalogue, Finding, Person, Trip, Water } from '../model';
+import type { Boat, Catalogue, Demand, Finding, Person, Trip, Water } from '../model';
 import { phrase } from '../say';
 import { assign } from './assign';
 import { demandFaults, isJacket, reason, type Piece, type Reason } from './count';
@@ -140,6 +140,17 @@ export function fitFaults(person: Person, piece: Piece, { boat, water, on, appro
     else if (kind.notInRapids && water?.class === 'river' && water.rapids === undefined) faults.push(reason('rapids-unknown', undefined, true));
   }
   return faults;
+}
+
+/** What could be thrown to somebody: a jacket that nobody wears, and a throwable in reach, each with what stands against it. Those that count stand first. */
+export function toThrow(plan: JacketPlan, pieces: Piece[], approved: boolean): { spare: JacketFit[]; throwable: JacketFit[] } {
+  const worn = new Map<string, number>();
+  for (const { piece } of plan.fits.values()) worn.set(piece.item.id, (worn.get(piece.item.id) ?? 0) + 1);
+  const of = (capability: 'spare-jacket' | 'throwable', demand: Partial<Demand> = {}) => pieces
+    .filter((piece) => piece.kind.supplies.some((s) => s.capability === capability) && piece.item.count > (capability === 'throwable' ? 0 : (worn.get(piece.item.id) ?? 0)))
+    .map((piece): JacketFit => ({ piece, faults: [...piece.faults, ...demandFaults(piece, { capability, within: 'in-reach', ...demand })] }))
+    .sort((a, b) => a.faults.length - b.faults.length || (a.piece.item.id < b.piece.item.id ? -1 : 1));
+  return { spare: of('spare-jacket'), throwable: of('throwable', approved ? { approved } : {}) };
 }
 
 /** People as a list of phrases for a sentence. */

@@ -8,7 +8,7 @@ import { CATALOGUE } from '../trip';
 import type { RuleResult } from '../rules';
 import { forgottenBefore, forgottenKey, matchKit, packGroups, packList } from '.';
 import type { Piece } from './count';
-import { liftLacking } from './jackets';
+import { liftLacking, toThrow } from './jackets';
 import type { KitInput } from './match';
 
 const ruleOf = (anyOf: Demand[][], more: Partial<Rule> = {}): RuleResult => ({ rule: { id: 'R', layer: 'law', title: 'R', text: '', source: 's', section: '1', confidence: 'H', verified: false, noted: '2026-01-01', when: { always: true }, anyOf, ...more }, pack: { id: 'p' } as RuleResult['pack'], applies: 'yes', because: [], missing: [] });
@@ -126,6 +126,13 @@ describe('jackets', () => {
       const takes = (cls: Water['class']) => match(EACH, [own, other], { people: [person], water: { class: cls }, openWater }).metBy[0].item;
       expect([takes('coastal'), takes('lake')]).toEqual([other.id, own.id]);
     });
+  });
+  test('what could be thrown: a jacket nobody wears, a cushion in reach; what stands against the others is told', () => {
+    const person = aPerson({ mass: 80 }), worn = jacket(70, 90), loose = jacket(60, 120), cushion = anItem('throw-cushion', { stowage: 'buried' });
+    const kit = matchKit({ rules: [ruleOf(EACH)], trip: { stow: [], crew: [{ person: person.id, role: 'crew' }] }, people: [person], gear: [worn, loose, cushion], catalogue: CATALOGUE, on: '2026-05-12', endsOn: '2026-05-12' });
+    const { spare, throwable } = toThrow(kit.jackets, kit.pieces, true);
+    expect(spare.map((f) => [f.piece.item.id, f.faults.length])).toEqual([[loose.id, 0]]);
+    expect(throwable[0].faults.map((f) => f.code)).toEqual(['out-of-reach']);
   });
   test('a stated jacket binds', () => {
     const person = aPerson({ mass: 80 });

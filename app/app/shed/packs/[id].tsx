@@ -1,1 +1,3 @@
-export { PackPage as default } from '../../../features/packs/pack-page';
+import { later } from '../../../ui/later';
+
+export default later(() => import('../../../features/packs/pack-page').then((m) => m.PackPage));

@@ -1,1 +1,3 @@
-export { PacksPage as default } from '../../../features/packs/packs-page';
+import { later } from '../../../ui/later';
+
+export default later(() => import('../../../features/packs/packs-page').then((m) => m.PacksPage));
