@@ -5,7 +5,7 @@ import type * as z from 'zod';
 import { render } from '../say';
 import { HORSEPOWER, KNOT } from '../units';
 import { startBoat, startCard } from '../boat';
-import { assess, HANDOVER, HULLS, STARTING_POINTS, towing, type AssessInput } from '.';
+import { assess, HANDOVER, HULLS, STARTING_POINTS, sweep, towing, type AssessInput } from '.';
 import { standingFacts } from './facts';
 import { contextOf } from './context';
 import { THINGS } from '../model';
@@ -129,6 +129,16 @@ describe('the crew meets this water and wind', () => {
     expect([pair({}, { role: 'driver' }), pair({ drives: true }), pair({ drives: false }), pair({})]).toEqual([undefined, undefined, 'fix', 'mind']);
     expect(world(skiff(), [aPerson()]).level('crew/second-driver')).toBeUndefined();
   });
+});
+
+test('the row of departures shows the hours at which a rising wind meets a weak swimmer', () => {
+  const { input } = world(aBoat({ kind: 'canoe', propulsion: [{ kind: 'paddle', cruise: 1.2 }] }), [aPerson({ swimming: 'weak' }), aPerson({ swimming: 'fair' })]);
+  const noon = Date.UTC(2026, 4, 12, 12);
+  const forecast = { ...input.conditions.forecast!, hours: input.conditions.forecast!.hours.map((h) => (Date.parse(h.at) >= noon ? { ...h, wind: 7, gust: 9 } : h)) };
+  const rows = sweep({ ...input, conditions: { forecast } }, Date.UTC(2026, 4, 12, 7), Date.UTC(2026, 4, 12, 14), 36e5);
+  const fix = rows.filter((r) => r.worst === 'fix').map((r) => new Date(r.leave).getUTCHours());
+  expect(fix).toContain(13);
+  expect(fix).not.toContain(8);
 });
 
 describe('in company', () => {

@@ -11,7 +11,7 @@ export interface Departure {
 }
 
 /** What a departure is judged by: what changes with the hour. What is wrong at every hour would hide every difference. */
-const HOURLY = /^(day|kit|ready)\//;
+const HOURLY = /^(day|kit|ready|crew)\//;
 
 /**
  * The worst level that each departure would give, every `step` ms over [from, until]. Findings that no hour changes are
