@@ -4,8 +4,11 @@ import { Boat, Person, Trip, type CrewMember } from '../model';
 import type * as z from 'zod';
 import { render } from '../say';
 import { HORSEPOWER, KNOT } from '../units';
-import { startBoat, startCard } from '../boat';
-import { assess, HANDOVER, HULLS, STARTING_POINTS, sweep, towing, type AssessInput } from '.';
+import fc from 'fast-check';
+import { runs } from '../../test/runs';
+import { emptyWeight, floaters, holesOf, hullOf, leak, startBoat, startCard, swamped } from '../boat';
+import { CRAFT, type Craft } from '../model/lists';
+import { assess, FLOODING, FLOTATION, HANDOVER, HULLS, STARTING_POINTS, sweep, towing, type AssessInput } from '.';
 import { standingFacts } from './facts';
 import { contextOf } from './context';
 import { THINGS } from '../model';
@@ -212,6 +215,33 @@ describe('cards and walks', () => {
   test('the handover fills fields that a boat has', () => {
     const fields = Object.keys((THINGS.boat as unknown as { shape: object }).shape);
     for (const step of HANDOVER) for (const field of step.fields) expect(fields).toContain(field);
+  });
+});
+
+describe('whatever the measures', () => {
+  const number = (min: number, max: number) => fc.double({ min, max, noNaN: true });
+  const boats = fc.record({ kind: fc.constantFrom(...(Object.keys(CRAFT) as Craft[])), length: number(1, 15), beam: number(0.2, 6), depth: fc.option(number(0.05, 3), { nil: undefined }), mass: fc.option(number(3, 10_000), { nil: undefined }), foam: fc.integer({ min: 0, max: 2000 }) });
+  const seats = fc.array(fc.record({ mass: number(2, 250), x: number(0, 1), y: number(-1, 1) }), { minLength: 1, maxLength: 6 });
+  test('every figure is a number, every finding renders, and no estimate is a Stop', () => {
+    fc.assert(fc.property(boats, seats, ({ foam, ...measures }, where) => {
+      const boat = skiff({ plate: undefined, ...measures, flotation: 'foam', ...(foam > 0 ? { reserve: [{ what: 'foam' as const, where: 'sides' as const, litres: foam }] } : {}) });
+      const { figures, findings } = world(boat, where.map(({ mass }) => aPerson({ mass })), { crew: where.map(({ x, y }) => ({ seat: { x, y } })) });
+      for (const [name, f] of Object.entries(figures)) expect({ name, finite: Number.isFinite(f.value) }).toEqual({ name, finite: true });
+      for (const f of findings) for (const line of [f.title, ...f.because, ...f.assumed]) expect(render(line, reader)).not.toMatch(/NaN|undefined|Infinity/);
+      expect(findings.filter((f) => f.level === 'stop' && /^(lie|ways|crew)\//.test(f.id))).toEqual([]);
+    }), { numRuns: runs(60) });
+  });
+  test('what the leak, the swamping and the leaning give is a number or said in words', () => {
+    fc.assert(fc.property(boats, number(0.005, 0.3), ({ foam, ...measures }, diameter) => {
+      const boat = skiff({ ...measures, openings: [{ name: 'Hole', kind: 'plug', diameter }], reserve: [{ what: 'foam', where: 'bow', litres: Math.max(1, foam) }] });
+      const hull = hullOf(boat, HULLS)!, weight = emptyWeight(boat, hull);
+      const found = leak(hull, holesOf(boat, hull, FLOODING)[0], weight, 1000, { pump: 0, bailers: 1 }, FLOODING);
+      for (const n of [found.inflow, found.aboard, found.third ?? 0, found.swamped ?? 0]) expect(Number.isFinite(n) && n >= 0).toBe(true);
+      if (found.third !== undefined && found.swamped !== undefined) expect(found.third).toBeLessThanOrEqual(found.swamped + 1e-6);
+      const full = swamped(hull, floaters(boat, hull, FLOTATION), weight, [], [80], 1000, FLOTATION);
+      expect([Number.isFinite(full.spare), full.carries === 0 || full.carries === 1, full.lacking >= 0]).toEqual([true, true, true]);
+      if (full.spare < 0) expect(full.outcome.state).toBe('sinks');
+    }), { numRuns: runs(40) });
   });
 });
 
