@@ -14,6 +14,8 @@ interface Props {
   onChange: (value: string | undefined) => void;
   /** Offer "not said" as an answer. */
   clearable?: boolean;
+  /** All in sight, however many. */
+  unfolded?: boolean;
   id?: string;
 }
 
@@ -23,7 +25,7 @@ const SEARCH_FROM = 12;
 
 /** One of several: all in sight when few, a list with a search when many. */
 export function Choice(props: Props) {
-  return props.options.length <= OPEN_AT_MOST ? <Open {...props} /> : <Folded {...props} />;
+  return props.unfolded || props.options.length <= OPEN_AT_MOST ? <Open {...props} /> : <Folded {...props} />;
 }
 
 function Open({ label, options, value, onChange, clearable, id }: Props) {

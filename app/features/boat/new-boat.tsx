@@ -8,11 +8,14 @@ import { CRAFT, type Craft } from '@escale/core/model/lists';
 import { HULLS, STARTING_POINTS } from '@escale/core/trip';
 import { format } from '@escale/core/units';
 import { Button, Row } from '../../ui/button';
+import { Choice } from '../../ui/choice';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
 import { useReader } from '../../data/settings';
 import { create, newId } from '../../data/send';
 import { HullShape } from '../load/hull-shape';
+
+const KINDS = Object.entries(CRAFT).map(([value, label]) => ({ value, label }));
 
 /** A boat in two minutes: her kind, the one she is most like, her name. Everything else is a guess until it is said. */
 export function NewBoat({ blank }: { blank: () => void }) {
@@ -29,9 +32,7 @@ export function NewBoat({ blank }: { blank: () => void }) {
   return (
     <View style={{ gap: 14 }}>
       <T as="section" heading={2}>What is she?</T>
-      <View role="radiogroup" aria-label="Kind" style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 6 }}>
-        {(Object.keys(CRAFT) as Craft[]).map((k) => <Pick key={k} label={CRAFT[k]} on={k === kind} onPress={() => { setKind(k); setPoint(undefined); }} />)}
-      </View>
+      <Choice label="Kind" unfolded options={KINDS} value={kind} onChange={(k) => { setKind(k as Craft | undefined); setPoint(undefined); }} />
       {kind ? (
         <View role="radiogroup" aria-label="Most like" style={{ gap: 8 }}>
           <T as="section" heading={2}>Most like</T>
@@ -46,11 +47,6 @@ export function NewBoat({ blank }: { blank: () => void }) {
       <T as="small">Every figure she starts with is a guess and is marked so. What the law turns on is not guessed: it is asked.</T>
     </View>
   );
-}
-
-function Pick({ label, on, onPress }: { label: string; on: boolean; onPress: () => void }) {
-  const p = usePalette();
-  return <Pressable role="radio" aria-checked={on} aria-label={label} onPress={onPress} style={{ minHeight: 48, paddingHorizontal: 12, justifyContent: 'center', borderWidth: on ? 2 : 1, borderColor: on ? p.ink : p.soft, backgroundColor: on ? p.ink : 'transparent' }}><T as={on ? 'strong' : 'body'} color={on ? p.paper : p.ink}>{label}</T></Pressable>;
 }
 
 const WIDE = 128, HIGH = 56;

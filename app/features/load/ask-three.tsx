@@ -86,8 +86,6 @@ function Swamps({ boat, now: { hull, spots, density } }: { boat: Boat; now: Lie 
 }
 
 const PUMPS = [{ value: 'none', label: 'Nobody bails' }, { value: 'bail', label: 'One bails' }, { value: 'pump', label: 'Pump' }, { value: 'both', label: 'Pump and one bails' }];
-/** A small electric bilge pump by its label, m³/s: 500 US gallons an hour. */
-const PUMP = 500 * 0.003785411784 / 3600;
 
 function Leaks({ boat, now: { hull, lie, density } }: { boat: Boat; now: Lie }) {
   const { reader } = useTrip();
@@ -116,7 +114,7 @@ function useLeaks(hull: Hull, holes: Hole[], weight: Lie['lie']['weight'], densi
   const job = useMemo(() => ({ hull, holes, weight, density, by }), [hull, holes, weight, density, by]);
   const [held, setHeld] = useState<{ job: object; found: Leak[] }>();
   useEffect(() => {
-    const relief = { pump: job.by === 'pump' || job.by === 'both' ? PUMP : 0, bailers: job.by === 'bail' || job.by === 'both' ? 1 : 0 };
+    const relief = { pump: job.by === 'pump' || job.by === 'both' ? FLOODING.pump.rated : 0, bailers: job.by === 'bail' || job.by === 'both' ? 1 : 0 };
     const found: Leak[] = [];
     const next = (): ReturnType<typeof setTimeout> => setTimeout(() => {
       if (found.length === job.holes.length) return;

@@ -1,7 +1,7 @@
 import { useCallback, useState } from 'react';
 import { View } from 'react-native';
 import { Link } from 'expo-router';
-import { afloat, freeboardBand, loadOf, waysHome, type Way } from '@escale/core/boat';
+import { afloat, freeboardBand, loadOf, RESCUED, rescued, waysHome, type Way } from '@escale/core/boat';
 import type { Boat, Person } from '@escale/core/model';
 import { phrase, render } from '@escale/core/say';
 import { HULLS } from '@escale/core/trip';
@@ -99,7 +99,7 @@ function Lies({ boat, now, put, way }: LiesProps) {
       <Moving put={put} way={way} />
       <Button onPress={() => setList(!list)}>{list ? 'Close the list' : 'Place them by list'}</Button>
       {list ? <SpotList hull={now.hull} spots={now.spots} onPut={put} /> : null}
-      <Sure boat={boat} way={way} />
+      <Sure boat={boat} now={now} way={way} />
       <AskThree boat={boat} now={now} />
       <OneMore boat={boat} now={now} />
       <Ways boat={boat} now={now} />
@@ -144,10 +144,10 @@ function Live({ now: { hull, lie } }: { now: Lie }) {
 const MEASURE: Record<string, string> = { '/length': 'length', '/beam': 'beam', '/depth': 'depth of the hull', '/mass': 'empty weight' };
 
 /** How sure the freeboard is, and what to measure first. Reckoned when it is opened. */
-function Sure({ boat, way }: { boat: Boat; way: Way }) {
+function Sure({ boat, now: { density }, way }: { boat: Boat; now: Lie; way: Way }) {
   const { trip, shed, reader } = useTrip();
   const [open, setOpen] = useState(false);
-  const band = open ? freeboardBand(boat, HULLS, trip, aboardOf({ trip, shed }), DENSITY_OF_DOUBT, way) : undefined;
+  const band = open ? freeboardBand(boat, HULLS, trip, aboardOf({ trip, shed }), density, way) : undefined;
   return (
     <View style={{ gap: 4 }}>
       <Button kind="quiet" style={{ alignSelf: 'flex-start' }} onPress={() => setOpen(!open)}>{open ? 'Close' : 'How sure is that?'}</Button>
@@ -160,22 +160,17 @@ function Sure({ boat, way }: { boat: Boat; way: Way }) {
     </View>
   );
 }
-/** Fresh water: the deeper sum. */
-const DENSITY_OF_DOUBT = 1000;
-
-/** A rescued stranger: the weight of a large adult, low in the middle. */
-const STRANGER = 90;
 
 function OneMore({ boat, now: { hull, spots, density } }: { boat: Boat; now: Lie }) {
   const { trip, shed, reader, assessment } = useTrip();
-  const { free } = afloat(boat, hull, [...spots, { mass: STRANGER, x: hull.length * 0.5, y: 0, z: hull.depth * 0.4 }], density);
-  const stranger: Person = { id: '01890000-0000-7000-8000-0000000000e2', name: 'One more', mass: STRANGER };
+  const { free } = afloat(boat, hull, [...spots, rescued(hull)], density);
+  const stranger: Person = { id: '01890000-0000-7000-8000-0000000000e2', name: 'One more', mass: RESCUED };
   const sum = loadOf(boat, [...aboardOf({ trip, shed }), stranger], trip);
   const { limit } = assessment.figures;
   return (
     <View style={{ gap: 2 }}>
       <T as="section" heading={3}>Room for one more</T>
-      <T>{free ? `With a rescued ${format(STRANGER, 'mass', reader.units)} low in the middle ${format(free.lowest, 'shortLength', reader.units)} of freeboard is left.` : 'With somebody rescued aboard she does not stay upright: tow them to the shallows or keep them on the hull, and call.'}</T>
+      <T>{free ? `With a rescued ${format(RESCUED, 'mass', reader.units)} low in the middle ${format(free.lowest, 'shortLength', reader.units)} of freeboard is left.` : 'With somebody rescued aboard she does not stay upright: tow them to the shallows or keep them on the hull, and call.'}</T>
       {limit ? <T as="soft">{sum.total > limit.value ? `That is ${format(sum.total - limit.value, 'mass', reader.units)} over her limit: slowly, straight to the nearest shore.` : `${format(limit.value - sum.total, 'mass', reader.units)} under her limit.`}</T> : null}
     </View>
   );

@@ -49,38 +49,36 @@ export interface WayHome {
 /** What drives her at all; the wind is not under command, but a sail is a way home. */
 export function waysHome(boat: Pick<Boat, 'propulsion' | 'mass' | 'length'>, loaded: number): WayHome[] {
   const usual = (boat.mass ?? 0) + USUAL_LOAD;
-  return boat.propulsion.map((p, i) => {
+  return boat.propulsion.map((p, i): WayHome => {
     const at = (field: string) => `/propulsion/${i}/${field}`;
     const cruise = p.cruise ?? p.slow;
     const speed = cruise === undefined ? undefined : speedLoaded(cruise, usual, loaded, boat.length ?? 4);
     const base = { kind: p.kind, ...(speed === undefined ? {} : { speed }), lacks: cruise === undefined ? [at('cruise')] : [] };
-    const lasting = (seconds: number): [number, number] | undefined => (speed === undefined ? undefined : [seconds * speed, seconds * speed]);
-    if (p.kind === 'outboard' || p.kind === 'inboard') {
-      const burn = p.burn ?? (p.power === undefined ? undefined : fullBurn(p.power) * CRUISE_SHARE);
-      const lacks = [...base.lacks, ...(p.tank === undefined ? [at('tank')] : []), ...(burn === undefined ? [at('burn')] : [])];
-      const usable = p.tank === undefined ? undefined : p.tank * (1 - RESERVE);
-      const range = usable !== undefined && burn ? lasting(usable / burn) : undefined;
-      return { ...base, lacks, ...ranged(range), ...furthest(p.log?.map((l) => ({ speed: l.speed, rate: l.burn })), usable, range) };
-    }
-    if (p.kind === 'electric') {
-      const lacks = [...base.lacks, ...(p.battery === undefined ? [at('battery')] : []), ...(p.draw === undefined ? [at('draw')] : [])];
-      const usable = p.battery === undefined ? undefined : p.battery * BATTERY_USABLE;
-      const range = usable !== undefined && p.draw ? lasting(usable / p.draw) : undefined;
-      return { ...base, lacks, ...ranged(range), ...furthest(p.log?.map((l) => ({ speed: l.speed, rate: l.draw })), usable, range) };
+    const store = STORES[p.kind];
+    if (store) {
+      const rate = p[store.rate] ?? (store.rate === 'burn' && p.power !== undefined ? fullBurn(p.power) * CRUISE_SHARE : undefined);
+      const held = p[store.held], usable = held === undefined ? undefined : held * store.usable;
+      const range = usable !== undefined && rate && speed !== undefined ? (usable / rate) * speed : undefined;
+      const lacks = [...base.lacks, ...(held === undefined ? [at(store.held)] : []), ...(rate === undefined ? [at(store.rate)] : [])];
+      return { ...base, lacks, ...(range === undefined ? {} : { range: [range, range] }), ...furthest(p.log?.map((l) => ({ speed: l.speed, rate: l[store.rate] })), usable, range) };
     }
     if (p.kind === 'sail' || speed === undefined) return base;
     return { ...base, range: [ENDURANCE.low * speed, ENDURANCE.high * speed] };
   });
 }
 
+interface Store { held: 'tank' | 'battery'; rate: 'burn' | 'draw'; usable: number }
+const FUEL: Store = { held: 'tank', rate: 'burn', usable: 1 - RESERVE };
+/** What a drive lives on: held in her, used at a rate, down to what is kept back. */
+const STORES: Partial<Record<WayHome['kind'], Store>> = { outboard: FUEL, inboard: FUEL, electric: { held: 'battery', rate: 'draw', usable: BATTERY_USABLE } };
+
 /** Of a log of speeds and rates the one that carries furthest on what may be used, if it beats the usual speed. */
-function furthest(log: { speed: number; rate: number | undefined }[] | undefined, usable: number | undefined, usual: [number, number] | undefined): Pick<WayHome, 'furthest'> {
+function furthest(log: { speed: number; rate: number | undefined }[] | undefined, usable: number | undefined, usual = 0): Pick<WayHome, 'furthest'> {
   if (!log || usable === undefined) return {};
   const [best] = log.flatMap(({ speed, rate }) => (rate ? [{ speed, range: (usable / rate) * speed }] : [])).sort((a, b) => b.range - a.range);
-  return best && best.range > (usual?.[0] ?? 0) ? { furthest: best } : {};
+  return best && best.range > usual ? { furthest: best } : {};
 }
 
-const ranged = (range: [number, number] | undefined) => (range ? { range } : {});
 /** One person and a little kit, kg: what an owner's "usual speed" was most likely seen with. */
 const USUAL_LOAD = 120;
 /** Of full burn at cruising speed: 50 to 70 %. */

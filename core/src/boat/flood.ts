@@ -11,6 +11,8 @@ export interface FloodData {
   /** Waves over an open hatch: so deep, for so great a share of the time. */
   wash: { over: number; share: number };
   discharge: { value: number };
+  /** A small electric pump by its label, 500 US gallons an hour, m³/s. */
+  pump: { rated: number };
   /** Share of its rated flow that a pump gives lifting water in a boat. */
   pumpReal: { value: number };
   /** m³/s of one person with a bucket, fresh and after so many seconds. */

@@ -89,6 +89,11 @@ export function leaning(hull: Hull, aboard: readonly Placed[], n: number): Place
   return aboard.map((p) => (who.has(p.id) ? { ...p, y: breadthFor(hull, p.spot.x) / 2 + LEAN.out, z: sheerAt(hull.form, hull.depth, p.spot.x) + LEAN.over } : p));
 }
 
+/** A rescued stranger, kg: a large adult in wet clothes. Our own estimate. */
+export const RESCUED = 90;
+/** Lying low in the middle, where somebody out of the water belongs. */
+export const rescued = (hull: Hull): Weight => ({ mass: RESCUED, x: hull.length / 2, y: 0, z: hull.depth * FLOOR });
+
 /** How far a value may be off, as a share, by how it came to be known. Our own estimate. */
 const OFF = { guessed: 0.12, stated: 0.04, measured: 0.015 } as const;
 const INPUTS = ['/length', '/beam', '/depth', '/mass'] as const;
