@@ -62,6 +62,7 @@ function Read({ pack, held }: { pack: RulePack; held: Held<'pack'> | undefined }
       <Examples pack={pack} />
       <Compare pack={pack} />
       {pack.questions?.length ? <View><T as="section" heading={2}>What it asks about the water</T>{pack.questions.map((q) => <T key={q.id}>{q.ask}{q.help ? `. ${q.help}` : ''}</T>)}</View> : null}
+      {pack.displaces?.length ? <T>Stands in place of {pack.displaces.map((d) => `${d.rule} of ${d.pack}`).join(', ')}, where {pack.displaces.map((d) => inWords(d.when, pack)).join('; ')}.</T> : null}
       <T as="section" heading={2}>Rules</T>
       {pack.rules.map((rule) => <RuleCard key={rule.id} rule={rule} pack={pack} />)}
     </Page>

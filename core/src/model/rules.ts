@@ -101,6 +101,8 @@ export const RulePack = z.strictObject({
   inForce: CivilDate.optional(),
   /** The pack that an edited copy stands in for. */
   replaces: z.string().max(40).optional(),
+  /** Rules of other packs in whose place this one stands, where the condition holds: a State's own ages instead of the federal one. */
+  displaces: z.array(z.strictObject({ pack: z.string().max(40), rule: z.string().max(40), when: Condition })).max(20).optional(),
   /** Who held the pack against the text, and when. */
   checked: z.strictObject({ by: Text, on: CivilDate }).optional(),
   questions: z.array(z.strictObject({ id: z.string().max(40), ask: z.string().max(200), help: z.string().max(300).optional(), onWater: z.array(z.string().max(20)).optional() })).max(20).optional(),

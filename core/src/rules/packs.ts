@@ -1,6 +1,7 @@
 import { sha256 } from '@noble/hashes/sha2.js';
 import { bytesToHex, utf8ToBytes } from '@noble/hashes/utils.js';
 import type { Because, Condition, Rule, RulePack, Truth } from '../model';
+import { phrase } from '../say';
 import { isUnit } from '../units';
 import { evaluate, type World } from './evaluate';
 import { FACTS, QUESTION } from './facts';
@@ -20,7 +21,9 @@ export function applyPacks(packs: RulePack[], world: Omit<World, 'questions'>): 
   return packs.flatMap((pack) => {
     const questions = Object.fromEntries((pack.questions ?? []).map((q) => [q.id, q.ask]));
     const inPack = { ...world, questions };
-    return pack.rules.map((original) => {
+    return pack.rules.map((original): RuleResult => {
+      const instead = packs.find((other) => other.displaces?.some((d) => (d.pack === pack.id || d.pack === pack.replaces) && d.rule === original.id && evaluate(d.when, world).truth === 'yes'));
+      if (instead) return { rule: original, pack, applies: 'no', because: [{ phrase: phrase('because.displaced', { pack: instead.title }), truth: 'no' }], missing: [] };
       const rule = named.has(original.id) ? { ...original, id: `${pack.id}.${original.id}` } : original;
       named.add(rule.id);
       const result = evaluate(rule.unless ? { all: [rule.when, { not: rule.unless }] } : rule.when, inPack);
@@ -61,6 +64,10 @@ export function packFaults(pack: RulePack): string[] {
   const asked = new Set((pack.questions ?? []).map((q) => q.id));
   const faults: string[] = [];
   const seen = new Set<string>();
+  for (const { rule, when } of pack.displaces ?? []) {
+    if (depthOf(when) > DEEPEST_CONDITION) faults.push(`displaces ${rule}: conditions nested deeper than ${DEEPEST_CONDITION}`);
+    else walk(when, ({ fact }) => { if (!(fact in FACTS)) faults.push(`displaces ${rule}: no fact is called "${fact}"`); });
+  }
   for (const rule of pack.rules) {
     if (seen.has(rule.id)) faults.push(`${rule.id}: two rules have this id`);
     seen.add(rule.id);

@@ -118,6 +118,16 @@ describe('packs', () => {
     const [result] = applyPacks([pack(rule({ unless: { fact: 'boat.manual', is: true } }))], world({}));
     expect(result).toMatchObject({ applies: 'unknown', missing: ['boat.manual'] });
   });
+  test('a rule gives way to the pack that stands in its place, only where that pack says so', () => {
+    const state = { ...pack(rule({ id: 'S-1' })), id: 's', title: 'State', displaces: [{ pack: 'p', rule: 'R-1', when: { not: { fact: 'water.class', is: 'open-sea' } } }] } as unknown as Pack;
+    const says = (facts2: World['facts']) => applyPacks([pack(rule({})), state], world(facts2)).map((r) => r.applies);
+    expect(says({ 'water.class': 'lake' })).toEqual(['no', 'yes']);
+    expect(says({ 'water.class': 'open-sea' })).toEqual(['yes', 'yes']);
+    // Nobody said which water: nothing gives way.
+    expect(says({})).toEqual(['yes', 'yes']);
+    expect(applyPacks([pack(rule({}))], world({ 'water.class': 'lake' }))[0].applies).toBe('yes');
+    expect(packFaults({ ...state, displaces: [{ pack: 'p', rule: 'R-1', when: { fact: 'water.colour', is: 'green' } }] } as Pack)).toContain('displaces R-1: no fact is called "water.colour"');
+  });
   test('the same content has the same hash whatever the order of its fields', () => {
     expect(contentHash({ a: 1, b: [{ c: 2, d: 3 }] })).toBe(contentHash({ b: [{ d: 3, c: 2 }], a: 1 }));
     expect(contentHash({ a: 1 })).not.toBe(contentHash({ a: 2 }));

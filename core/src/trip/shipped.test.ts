@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { Catalogue, RulePack } from '../model';
-import { packFaults } from '../rules';
+import { check } from '../../test/check';
+import { applyPacks, packFaults } from '../rules';
 import { SOURCES, sourceOf } from '../sources';
 import { CATALOGUE, packsFor, PACKS, PROCEDURES, READY, STARTING_SETS } from '.';
 
@@ -22,6 +23,14 @@ describe('what ships as data', () => {
       }
     });
   }
+  check('recalled', 'cfr-33-175-b', 'where a State has ages of its own they hold in place of the federal thirteen (175.25), but not on the open sea', () => {
+    const twelve = { id: 'c', name: 'C', facts: { 'person.age': { low: 12, high: 12 } } };
+    const asks = (jurisdiction: string[], water: string) => applyPacks(packsFor(jurisdiction), { facts: { 'boat.length': 5, 'water.class': water }, crew: [twelve] }).filter((r) => r.applies !== 'no' && r.rule.declared && /CHILD|PFD-05/.test(r.rule.id)).map((r) => r.rule.id);
+    expect(asks(['US'], 'lake')).toEqual(['US-PFD-05']);
+    expect(asks(['US', 'US-NY'], 'lake')).toEqual([]);
+    expect(asks(['US', 'US-NY'], 'open-sea')).toEqual(['US-PFD-05']);
+    expect(asks(['US', 'US-WA'], 'lake')).toEqual(['WA-CHILD']);
+  });
   test('starting sets name kinds that are there; at least sixty kinds of gear', () => {
     const kinds = new Set(CATALOGUE.kinds.map((k) => k.id));
     for (const set of STARTING_SETS) for (const kind of set.kinds) expect(kinds).toContain(kind);

@@ -9,6 +9,7 @@ export const RULE_WORDS = {
   'because.over': '{fact}: {value}, over {limit}.',
   'because.unknown': '{fact}: not known.',
   'because.straddles': '{fact}: somewhere in {value}, which can’t settle {limit}.',
+  'because.displaced': '{pack} stands in its place here.',
   'because.always': 'Holds for every boat.',
   'value.yes': 'yes', 'value.no': 'no', 'value.range': '{low} to {high}',
   'value.length': '{v:length}', 'value.temperature': '{v:temperature}', 'value.duration': '{v:duration}', 'value.distance': '{v:distance}', 'value.power': '{v:power}', 'value.speed': '{v:speed}', 'value.age': '{v:count} years', 'value.plain': '{v}',
