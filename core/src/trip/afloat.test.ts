@@ -51,7 +51,14 @@ describe('how she lies', () => {
     expect(findings.some((f) => f.id.startsWith('lie/') && f.level === 'fix')).toBe(true);
   });
   test('without beam nothing is drawn from the air: the measure is asked for', () => expect(world(skiff({ beam: undefined }), [aPerson()]).find('lie/measures')?.mend).toMatchObject({ go: { type: 'boat', pointer: '/beam' } }));
-  test('what was guessed is said', () => expect(world(skiff({ depth: undefined, mass: undefined }), [aPerson()]).find('lie/edge')?.assumed.length).toBe(1));
+  test('what rests on a guess, or leaves somebody out, is said and is no pass', () => {
+    const guessed = world(skiff({ depth: undefined, mass: undefined }), [aPerson()]).find('lie/edge')!;
+    expect(guessed.level).toBe('mind');
+    expect(guessed.assumed.map((a) => render(a, reader))).toEqual(['2 measures of her only guessed.']);
+    const unweighed = world(skiff(), [aPerson(), aPerson({ name: 'Bo', mass: undefined })]).find('lie/edge')!;
+    expect([unweighed.level, unweighed.assumed.map((a) => render(a, reader))]).toEqual(['mind', ['Bo left out: no weight was entered.']]);
+    expect([guessed.mend, unweighed.mend]).toMatchObject([{ go: { type: 'boat', pointer: '/depth' } }, { go: { type: 'person', pointer: '/mass' } }]);
+  });
 });
 
 describe('plates', () => {

@@ -18,7 +18,9 @@ export function lieFindings(context: Context, figures: Figures): Finding[] {
   const density = densityOf(water);
   const spots = placed(trip, people, hull);
   const { outcome, free } = afloat(boat, hull, spots, density);
-  const assumed = hull.guessed.length > 0 || boat.mass === undefined ? [phrase('lie.assumed', { n: hull.guessed.length + (boat.mass === undefined ? 1 : 0) })] : [];
+  const guesses = hull.guessed.length + (boat.mass === undefined || boat.basis?.['/mass'] === 'guessed' ? 1 : 0);
+  const unweighed = people.filter((p) => p.mass === undefined).map((p) => p.name);
+  const assumed = [...(guesses > 0 ? [phrase('lie.assumed', { n: guesses })] : []), ...(unweighed.length > 0 ? [phrase('lie.unweighed', { people: unweighed })] : [])];
   const move = { label: phrase('lie.mend'), open: 'pack/load' as const };
   if (outcome.state !== 'floats' || !free) return [finding({ ...base, id: `lie/upright/${trip.id}`, level: 'fix', title: phrase('lie.upright.title'), because: [phrase(outcome.state === 'sinks' ? 'lie.sinks' : outcome.state === 'on-end' ? 'lie.on-end' : 'lie.capsizes')], assumed, source: 'own-estimate', mend: move })];
   lieFigures(hull, outcome.at, free, figures);
@@ -27,7 +29,8 @@ export function lieFindings(context: Context, figures: Figures): Finding[] {
   const values = { free: free.lowest, least };
   const shown = ['freeLow', 'freeBow', 'freeStern', 'trim', 'heel'];
   if (free.lowest < least) found.push(finding({ ...base, id: `lie/edge/${trip.id}`, level: free.lowest < least / 2 ? 'fix' : 'mind', title: phrase('lie.edge.title'), because: [phrase('lie.edge.low', values)], figures: shown, assumed, source, mend: move }));
-  else found.push(finding({ ...base, id: `lie/edge/${trip.id}`, level: 'set', title: phrase('lie.edge.title'), because: [phrase('lie.edge.ok', values)], figures: shown, assumed, source }));
+  // What rests on a guess, or leaves somebody out, is no pass.
+  else found.push(finding({ ...base, id: `lie/edge/${trip.id}`, level: assumed.length > 0 ? 'mind' : 'set', title: phrase('lie.edge.title'), because: [phrase('lie.edge.ok', values)], figures: shown, assumed, source, ...(assumed.length > 0 ? { mend: guesses > 0 ? { label: phrase('lie.measures.mend'), go: { type: 'boat', id: boat.id, pointer: hull.guessed[0] ?? '/mass' } } : { label: phrase('load.unknown.mend'), go: { type: 'person', id: people.find((p) => p.mass === undefined)!.id, pointer: '/mass' } } } : {}) }));
   for (const [name, value] of [['trim', outcome.at.trim], ['heel', outcome.at.heel]] as const) {
     if (Math.abs(value) <= LEVEL_ENOUGH[name]) continue;
     const way = name === 'trim' ? (value > 0 ? 'lie.trim.stern' : 'lie.trim.bow') : value > 0 ? 'lie.heel.port' : 'lie.heel.starboard';
