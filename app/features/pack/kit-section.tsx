@@ -27,7 +27,7 @@ export function KitSection() {
   const came = new Set(since.comes.map((a) => a.key));
   const fresh = ({ id }: Finding) => came.has(`${asked.get(id)?.pack}/${asked.get(id)?.rule}`);
   const found = findingsOf(assessment, 'pack/kit');
-  const of = (layer: Requirement['layer']): Finding[] => found.filter((f) => (layerOf.get(f.id) ?? 'own') === layer);
+  const of = (layer: Requirement['layer']): Finding[] => found.filter((f) => (layerOf.get(f.id) ?? (f.id.startsWith('own/') ? 'own' : 'advice')) === layer);
   const water = shed.waters.find((w) => w.id === trip.water);
   return (
     <View style={{ gap: 18, marginTop: -8 }}>
