@@ -68,11 +68,8 @@ function leaf(condition: Leaf, world: World, person?: Person): Evaluation {
 }
 
 function compare(condition: Leaf, value: FactValue): { truth: Truth; word: WordKey; limit?: FactValue } {
-  if ('is' in condition) {
-    const wanted = inSI(condition.is);
-    return { truth: yesNo(typeof value === 'object' ? (value.low === wanted && value.high === wanted) : value === wanted), word: 'because.is' };
-  }
-  if ('in' in condition) return { truth: yesNo(typeof value !== 'object' && typeof value !== 'boolean' && condition.in.includes(value)), word: 'because.is' };
+  if ('is' in condition) return { truth: oneOf([inSI(condition.is)], value), word: 'because.is' };
+  if ('in' in condition) return { truth: oneOf(condition.in, value), word: 'because.is' };
   const { low, high } = typeof value === 'object' ? value : { low: Number(value), high: Number(value) };
   const [operator, limit] = limitOf(condition);
   // Of a range all of it has to lie on one side.
@@ -81,6 +78,14 @@ function compare(condition: Leaf, value: FactValue): { truth: Truth; word: WordK
   if (inclusive ? high <= limit : high < limit) return { truth: yesNo(below), word: words[0], limit };
   if (inclusive ? low > limit : low >= limit) return { truth: yesNo(!below), word: words[1], limit };
   return { truth: 'unknown', word: 'because.straddles', limit };
+}
+
+/** Is it one of these? A range that may be one, and may not, settles nothing. */
+function oneOf(wanted: (boolean | number | string)[], value: FactValue): Truth {
+  if (typeof value !== 'object') return yesNo(wanted.includes(value));
+  const { low, high } = value;
+  const within = wanted.some((w) => typeof w === 'number' && w >= low && w <= high);
+  return !within ? 'no' : low === high ? 'yes' : 'unknown';
 }
 
 type Operator = 'under' | 'atLeast' | 'over' | 'atMost';
