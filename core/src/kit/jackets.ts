@@ -135,7 +135,7 @@ export function fitFaults(person: Person, piece: Piece, { boat, water, on, appro
     else if (age[1] < leastAge) faults.push(reason('too-young', { limit: leastAge, person: person.name, age: age[1] }));
   }
   if (!item.hardUse) {
-    if (boat && kind.notOn?.includes(boat.kind)) faults.push(reason('not-approved'));
+    if (boat && kind.notOn?.includes(boat.kind)) faults.push(reason('not-for-craft'));
     if (kind.notInRapids && water?.rapids) faults.push(reason('not-for-rapids'));
     else if (kind.notInRapids && water?.class === 'river' && water.rapids === undefined) faults.push(reason('rapids-unknown', undefined, true));
   }
@@ -153,7 +153,4 @@ export function toThrow(plan: JacketPlan, pieces: Piece[], approved: boolean): {
   return { spare: of('spare-jacket'), throwable: of('throwable', approved ? { approved } : {}) };
 }
 
-/** People as a list of phrases for a sentence. */
-export const named = (people: Person[]) => people.map((p) => p.name);
 export const whoLacks = (plan: JacketPlan, people: Person[]) => people.filter((p) => !plan.fits.has(p.id));
-export const jacketPhrase = (fit: JacketFit, person: Person) => phrase('kit.use.person', { item: fit.piece.item.name, person: person.name });

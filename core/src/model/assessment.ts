@@ -83,7 +83,7 @@ export interface Because {
 export type ReasonCode =
   | 'stays-home' | 'other-boat' | 'host-stays' | 'failed' | 'expired' | 'not-tested' | 'uncharged' | 'charge-unknown'
   | 'companion' | 'out-of-reach' | 'not-approved' | 'approval-unknown' | 'unregistered' | 'registration-unknown' | 'taken'
-  | 'too-small' | 'too-big' | 'size-unknown' | 'mass-unknown' | 'too-young' | 'age-unknown' | 'none-left' | 'state-unknown' | 'not-worn' | 'expiry-unknown' | 'too-short' | 'length-unknown' | 'unsettled' | 'cylinder-unknown' | 'cylinder-fired' | 'not-for-rapids' | 'rapids-unknown';
+  | 'too-small' | 'too-big' | 'size-unknown' | 'mass-unknown' | 'too-young' | 'age-unknown' | 'none-left' | 'state-unknown' | 'not-worn' | 'expiry-unknown' | 'too-short' | 'length-unknown' | 'unsettled' | 'cylinder-unknown' | 'cylinder-fired' | 'not-for-craft' | 'not-for-rapids' | 'rapids-unknown';
 
 export interface NearMiss {
   item: string;

@@ -48,6 +48,7 @@ export const KIT_WORDS = {
   'reason.length-unknown': 'the length of its line is not known',
   'reason.cylinder-unknown': 'the state of its cylinder is not known',
   'reason.cylinder-fired': 'its cylinder is fired or loose',
+  'reason.not-for-craft': 'it is not made for this craft',
   'reason.not-for-rapids': 'it is not made for rapids',
   'reason.rapids-unknown': 'whether there are rapids on this water is not said',
   'jacket.low.title': 'Jacket of {person} for this water',
