@@ -1,7 +1,7 @@
 import { useCallback, useState } from 'react';
 import { View } from 'react-native';
 import { Link } from 'expo-router';
-import { afloat, freeboardBand, loadOf, RESCUED, rescued, waysHome, type Way } from '@escale/core/boat';
+import { afloat, drives, freeboardBand, loadOf, plateOf, RESCUED, rescued, waysHome, type Way } from '@escale/core/boat';
 import type { Boat, Person } from '@escale/core/model';
 import { phrase, render } from '@escale/core/say';
 import { HULLS } from '@escale/core/trip';
@@ -76,9 +76,17 @@ function Against({ boat }: { boat: Boat }) {
       )}
       {limit && load ? <T as="soft">{load.value > limit.value ? `${format(load.value - limit.value, 'mass', reader.units)} too much.` : `${format(limit.value - load.value, 'mass', reader.units)} left.`}</T> : null}
       {sum.personsMass === undefined ? null : <T as="soft">People {format(sum.people, 'mass', reader.units)} of {format(sum.personsMass, 'mass', reader.units)} on the plate.</T>}
+      <Power boat={boat} />
       <OnTheRoad boat={boat} gear={sum.gear} />
     </View>
   );
+}
+
+/** Motor against the plate, where both are known. */
+function Power({ boat }: { boat: Boat }) {
+  const { reader } = useTrip();
+  const { power } = drives(boat), most = plateOf(boat)?.power;
+  return power && most !== undefined ? <T as="soft">Power {format(power, 'power', reader.units)} of {format(most, 'power', reader.units)} on the plate.</T> : null;
 }
 
 /** Trailer, boat and what rides in her, against the plates. */

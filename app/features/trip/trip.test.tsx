@@ -100,7 +100,7 @@ test('verdict: counts, the next thing, and where it leads', async () => {
 test('all findings, by phase', async () => {
   show(<FindingsPage />, { trip: TRIP });
   await group(/^Stop: A sound signal/);
-  expect(screen.getAllByRole('heading', { level: 2 }).map((h) => h.textContent)).toEqual(['Plan', 'Pack']);
+  expect(screen.getAllByRole('heading', { level: 2 }).map((h) => h.textContent)).toEqual(['Plan', 'Pack', 'Go']);
 });
 
 test('ready: backwards from leaving, and a tick that is sent', async () => {

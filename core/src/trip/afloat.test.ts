@@ -8,7 +8,7 @@ import fc from 'fast-check';
 import { runs } from '../../test/runs';
 import { emptyWeight, floaters, holesOf, hullOf, leak, startBoat, startCard, swamped } from '../boat';
 import { CRAFT, type Craft } from '../model/lists';
-import { assess, FLOODING, FLOTATION, HANDOVER, HULLS, STARTING_POINTS, sweep, towing, type AssessInput } from '.';
+import { assess, FLOODING, FLOTATION, HANDOVER, HULLS, LAST_LOOK, STARTING_POINTS, sweep, towing, type AssessInput } from '.';
 import { standingFacts } from './facts';
 import { contextOf } from './context';
 import { THINGS } from '../model';
@@ -100,6 +100,16 @@ describe('full of water', () => {
     expect(world(skiff({ flotation: 'none', material: 'alloy' }), [aPerson()]).level('lie/swamped')).toBe('fix');
   });
   test('foam along both sides keeps her level and carries the crew', () => expect(world(skiff({ flotation: 'foam', material: 'alloy', reserve: [{ what: 'foam', where: 'sides', litres: 220 }] }), [aPerson(), aPerson()]).level('lie/swamped')).toBe('set'));
+});
+
+describe('openings', () => {
+  const with_ = (worked: 'inside' | 'underneath' | undefined, ticks?: ReadonlySet<string>) => { const { input } = world(skiff({ openings: [{ name: 'Plug', kind: 'plug', ...(worked ? { worked } : {}) }] }), [aPerson()]); return assess({ ...input, ...(ticks ? { ticks } : {}) }).findings.find((f) => f.id.startsWith('openings/')); };
+  test('not felt shut is a Mind, only reached from underneath a Fix, ticked at the last look Set; none listed, none asked', () => {
+    expect([with_('inside')?.level, with_(undefined)?.level, with_('underneath')?.level, with_('underneath', new Set(['last:plug']))?.level]).toEqual(['mind', 'mind', 'fix', 'set']);
+    expect(with_('underneath')?.because.map((b) => render(b, reader))[1]).toMatch(/^Plug: only reached from underneath/);
+    expect(LAST_LOOK.some((row) => `last:${row.id}` === 'last:plug')).toBe(true);
+    expect(world(skiff(), [aPerson()]).find('openings/')).toBeUndefined();
+  });
 });
 
 describe('ways home', () => {

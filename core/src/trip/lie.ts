@@ -76,6 +76,21 @@ function swampedFindings({ trip, people }: Context, boat: Boat, hull: Hull, dens
   return [finding({ ...base, id, level: level && carries ? 'set' : 'mind', title: phrase('swamped.title'), because: [phrase(level ? 'swamped.level' : 'swamped.not-level'), phrase(carries ? 'swamped.carries.all' : 'swamped.carries', { n: full.carries })], assumed, source: 'archimedes', ...(level && carries ? {} : { mend }) })];
 }
 
+/** The tick of the last look that says every opening was felt shut. */
+const FELT_SHUT = 'last:plug';
+
+/** Every plug, bung and hatch has to be felt shut at the water; one that is only reached from underneath is louder: forgetting it means a swim. */
+export function openingFindings({ trip, boat, ticks }: Context): Finding[] {
+  if (!boat || boat.openings.length === 0) return [];
+  const under = boat.openings.filter((o) => o.worked === 'underneath').map((o) => o.name);
+  const shut = ticks?.has(FELT_SHUT) ?? false;
+  return [finding({
+    id: `openings/shut/${trip.id}`, level: shut ? 'set' : under.length > 0 ? 'fix' : 'mind', section: 'go/launch', title: phrase('openings.title'),
+    because: [phrase(shut ? 'openings.shut' : 'openings.why', { names: boat.openings.map((o) => o.name) }), ...(under.length > 0 ? [phrase('openings.under', { names: under })] : [])], source: 'practice',
+    ...(shut ? {} : { mend: { label: phrase('openings.mend'), open: 'pack/ready' as const } }),
+  })];
+}
+
 /** Ways home, counted; a kind that nobody says can move her far enough is named. */
 export function wayFindings({ trip, boat, people, route }: Context): Finding[] {
   if (!boat || boat.propulsion.length === 0) return [];

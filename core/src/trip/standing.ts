@@ -3,7 +3,7 @@ import type { Figure, Finding } from '../model';
 import { phrase } from '../say';
 import { companyFindings } from './company';
 import { finding, type Context } from './context';
-import { lieFindings, wayFindings } from './lie';
+import { lieFindings, openingFindings, wayFindings } from './lie';
 import { loadFindings } from './loading';
 
 type Figures = Record<string, Figure>;
@@ -11,7 +11,7 @@ type Figures = Record<string, Figure>;
 /** Findings and figures that hold whenever the trip leaves: what is missing, load, how she lies, ways home, what was forgotten before. */
 export function standing(context: Context): { findings: Finding[]; figures: Figures } {
   const figures: Figures = {};
-  const findings = [...missingThings(context), ...loadFindings(context, figures), ...lieFindings(context, figures), ...wayFindings(context), ...companyFindings(context), ...forgottenFindings(context)];
+  const findings = [...missingThings(context), ...loadFindings(context, figures), ...lieFindings(context, figures), ...wayFindings(context), ...openingFindings(context), ...companyFindings(context), ...forgottenFindings(context)];
   return { findings, figures };
 }
 
