@@ -45,7 +45,9 @@ test('the load is dragged, moved by keys and by list; she lies as it says, quick
   await page.evaluate(() => {
     const long: number[] = ((window as unknown as { long: number[] }).long = []);
     new PerformanceObserver((list) => long.push(...list.getEntries().map((e) => e.duration))).observe({ type: 'longtask' });
-    const count = () => { (window as unknown as { frames: number }).frames = ((window as unknown as { frames?: number }).frames ?? 0) + 1; requestAnimationFrame(count); };
+    const seen = window as unknown as { frames: number };
+    seen.frames = 0;
+    const count = () => { seen.frames += 1; requestAnimationFrame(count); };
     requestAnimationFrame(count);
   });
   const from = { x: box.x + 12, y: box.y + 12 }, to = { x: whole.x + whole.width * 0.75, y: whole.y + whole.height * 0.62 }, MOVES = 60;

@@ -104,7 +104,7 @@ function Leaks({ boat, now: { hull, lie, density } }: { boat: Boat; now: Lie }) 
           />
         ))}
       </View>
-      <T as="small">{OWN} A pump gives two thirds of its label, a bucket tires after four minutes.</T>
+      <T as="small">{OWN} A pump gives about {format(FLOODING.pumpReal.value, 'percent', reader.units)} of its label, a bucket tires after {spanText(FLOODING.bailer.seconds)}.</T>
     </View>
   );
 }
@@ -134,6 +134,6 @@ function leakLines({ inflow, third, atThird, aboard }: Leak, guessed: boolean, b
   const planing = boat.propulsion.some((p) => p.kind === 'outboard' || p.kind === 'inboard');
   return [
     `${(inflow * 60_000).toFixed(0)} L a minute at first (${flow(inflow)})${guessed ? ', its bore taken from its kind' : ''}.`,
-    third === undefined ? `${(aboard * 1000).toFixed(0)} L aboard at the end; she is never a third full.` : `A third full after ${spanText(third)}${atThird ? `, ${degrees(atThird.trim)} down by the ${atThird.trim >= 0 ? 'stern' : 'bow'}${planing ? '; full throttle then makes about a third of her planing speed until the water spreads' : ''}` : ''}.`,
+    third === undefined ? `${(aboard * 1000).toFixed(0)} L aboard at the end; she is never a third full.` : `A third full after ${spanText(third)}${atThird ? `, ${degrees(atThird.trim)} down by the ${atThird.trim >= 0 ? 'stern' : 'bow'}${planing ? `; full throttle then makes about ${format(FLOODING.planingFlooded.share, 'percent', 'metric')} of her planing speed until the water spreads` : ''}` : ''}.`,
   ];
 }

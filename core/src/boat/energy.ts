@@ -1,5 +1,5 @@
 import type { Boat } from '../model';
-import { HOUR, KNOT } from '../units';
+import { FOOT, HORSEPOWER, HOUR, KNOT, MILES_AN_HOUR, POUND, US_GALLON } from '../units';
 
 /** What is kept back: of fuel a third for out, a third for home, a third in reserve (source `thirds`). */
 export const RESERVE = 1 / 3;
@@ -13,7 +13,7 @@ export const ENDURANCE = { low: 2.5 * HOUR, high: 5.5 * HOUR };
  * @param length waterline, metres @returns m/s
  * @example hullSpeed(12 * FOOT) // 4.64 kn
  */
-export const hullSpeed = (length: number) => 1.34 * Math.sqrt(length / 0.3048) * KNOT;
+export const hullSpeed = (length: number) => 1.34 * Math.sqrt(length / FOOT) * KNOT;
 
 /**
  * Speed with today's weight from the speed with a usual one, at the same power: planing by Crouch, v ∝ √(1/m) (source
@@ -25,14 +25,14 @@ export function speedLoaded(speed: number, usual: number, today: number, length:
 }
 
 /** Speed of a planing boat by Crouch: v = C / √(lb per hp), mph; C 150 to 180 for runabouts. Source `crouch`. @returns m/s */
-export const crouch = (mass: number, watts: number, c = 165) => (c / Math.sqrt(mass / 0.45359237 / (watts / 745.69987))) * 0.44704;
+export const crouch = (mass: number, watts: number, c = 165) => (c / Math.sqrt(mass / POUND / (watts / HORSEPOWER))) * MILES_AN_HOUR;
 
 /**
  * Fuel a motor burns at full throttle: 0.5 lb a horsepower and hour for a four-stroke at 6.1 lb a gallon, 0.082 gal/h a
  * horsepower; cruising takes half to seven tenths of it. Source `fuel-burn`. @returns m³/s
  * @example fullBurn(90 * HORSEPOWER) // 7.4 gal/h
  */
-export const fullBurn = (watts: number) => ((0.5 / 6.1) * (watts / 745.69987) * 0.003785411784) / HOUR;
+export const fullBurn = (watts: number) => ((0.5 / 6.1) * (watts / HORSEPOWER) * US_GALLON) / HOUR;
 
 export interface WayHome {
   kind: Boat['propulsion'][number]['kind'];

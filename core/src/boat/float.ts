@@ -8,45 +8,35 @@ export interface Body { strips: readonly Strip[]; share: number }
 
 export interface Displaced { volume: number; x: number; y: number; z: number }
 
-/** Volume below a plane (m³) and its first moments, added to `sum`: each outline is cut by the plane and measured by Green's theorem. */
+/**
+ * Volume below a plane (m³) and its first moments, added to `sum`: what of each outline is under water, by Green's theorem
+ * about a point on the surface, where the parts that run along the surface come to nothing.
+ */
 function addBelow(strips: readonly Strip[], share: number, { h, t, s }: Plane, sum: Displaced): void {
   for (const { x, width, rings } of strips) {
+    const surface = h + t * x;
     for (const ring of rings) {
       let area = 0, my = 0, mz = 0;
-      const n = ring.length;
-      let y0 = ring[n - 2], z0 = ring[n - 1];
-      let d0 = z0 - h - t * x - s * y0;
-      // Where the outline left the water: closed along the surface to where it comes back.
-      let outY = 0, outZ = 0, out = false, inY = 0, inZ = 0, early = false;
-      const edge = (ay: number, az: number, by: number, bz: number) => {
-        const cross = ay * bz - by * az;
-        area += cross;
-        my += (ay + by) * cross;
-        mz += (az + bz) * cross;
-      };
-      for (let i = 0; i < n; i += 2) {
-        const y1 = ring[i], z1 = ring[i + 1];
-        const d1 = z1 - h - t * x - s * y1;
-        if (d0 <= 0 && d1 <= 0) edge(y0, z0, y1, z1);
-        else if (d0 <= 0 !== d1 <= 0) {
-          const f = d0 / (d0 - d1), cy = y0 + f * (y1 - y0), cz = z0 + f * (z1 - z0);
-          if (d0 <= 0) {
-            edge(y0, z0, cy, cz);
-            [outY, outZ, out] = [cy, cz, true];
-          } else {
-            if (out) { edge(outY, outZ, cy, cz); out = false; }
-            else [inY, inZ, early] = [cy, cz, true];
-            edge(cy, cz, y1, z1);
-          }
+      let py = ring[ring.length - 2], pz = ring[ring.length - 1] - surface, pd = pz - s * py;
+      for (let i = 0; i < ring.length; i += 2) {
+        const qy = ring[i], qz = ring[i + 1] - surface, qd = qz - s * qy;
+        if (pd <= 0 || qd <= 0) {
+          const cut = pd > 0 || qd > 0 ? pd / (pd - qd) : 0, cy = py + cut * (qy - py), cz = pz + cut * (qz - pz);
+          const ay = pd > 0 ? cy : py, az = pd > 0 ? cz : pz, by = qd > 0 ? cy : qy, bz = qd > 0 ? cz : qz;
+          const cross = ay * bz - by * az;
+          area += cross;
+          my += (ay + by) * cross;
+          mz += (az + bz) * cross;
         }
-        [y0, z0, d0] = [y1, z1, d1];
+        py = qy;
+        pz = qz;
+        pd = qd;
       }
-      if (out && early) edge(outY, outZ, inY, inZ);
       const volume = (area / 2) * width * share;
       sum.volume += volume;
       sum.x += volume * x;
       sum.y += (my / 6) * width * share;
-      sum.z += (mz / 6) * width * share;
+      sum.z += (mz / 6) * width * share + volume * surface;
     }
   }
 }
@@ -59,8 +49,10 @@ export function below(bodies: readonly Body[], plane: Plane): Displaced {
   return { volume: sum.volume, x: sum.x / v, y: sum.y / v, z: sum.z / v };
 }
 
-/** All of it: the plane far above everything. */
-export const whole = (bodies: readonly Body[]) => below(bodies, { h: 1e4, t: 0, s: 0 });
+/** Higher than any small boat, metres. */
+const OVER_ALL = 100;
+/** All of it: the plane above everything. */
+export const whole = (bodies: readonly Body[]) => below(bodies, { h: OVER_ALL, t: 0, s: 0 });
 
 export interface Weight { mass: number; x: number; y: number; z: number }
 
@@ -118,6 +110,8 @@ export function equilibrium(bearing: Bearing): Outcome {
   for (const nudge of NUDGES) {
     const found = balance(bearing, nudge * (weight.y < 0 ? -1 : 1));
     if (found.state === 'floats' && found.at.gm > 0 && found.at.gmLong > 0) return found;
+    // A nudge to the side does not lay down again what stands on end.
+    if (found.state === 'on-end') return found;
     if (found.state !== 'floats') end = found;
   }
   return end;

@@ -15,6 +15,8 @@ export interface FloodData {
   pump: { rated: number };
   /** Share of its rated flow that a pump gives lifting water in a boat. */
   pumpReal: { value: number };
+  /** Share of her planing speed that full throttle makes with a third of her full. */
+  planingFlooded: { share: number };
   /** m³/s of one person with a bucket, fresh and after so many seconds. */
   bailer: { fresh: number; tired: number; seconds: number };
 }

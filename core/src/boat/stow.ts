@@ -1,5 +1,6 @@
 import type { Boat, LoadItem, Person, Spot, Trip } from '../model';
 import { LIQUIDS } from '../model/lists';
+import { RESERVE } from './energy';
 import { equilibrium, freeboards, together, type Freeboards, type Outcome, type Weight } from './float';
 import { breadthAt, hullOf, sheerAt, type Hull, type HullForms } from './hull';
 import { massOf } from './load';
@@ -56,7 +57,7 @@ export function holdOf(hull: Hull, { place = 'middle' }: Pick<LoadItem, 'place'>
 /** What is left of a thing on the way home; a third of the fuel where nobody said. */
 function leftOf(item: LoadItem, { comingHome }: Pick<Trip, 'comingHome'>, way: Way): number {
   if (way === 'out' || item.liquid === undefined || !LIQUIDS[item.liquid].used) return 1;
-  return item.liquid === 'drink' ? 0 : (comingHome?.fuelLeft ?? 1 / 3);
+  return item.liquid === 'drink' ? 0 : (comingHome?.fuelLeft ?? RESERVE);
 }
 
 export interface Afloat {

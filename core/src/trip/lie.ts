@@ -1,4 +1,4 @@
-import { afloat, emptyWeight, floaters, hullOf, maximumDisplacement, placed, plateOf, swamped, waysHome, type Hull } from '../boat';
+import { afloat, emptyWeight, floaters, hullOf, loadOf, maximumDisplacement, placed, plateOf, swamped, waysHome, type Hull } from '../boat';
 import type { Boat, Figure, Finding } from '../model';
 import { phrase } from '../say';
 import { densityOf } from '../water';
@@ -94,8 +94,8 @@ export function openingFindings({ trip, boat, ticks }: Context): Finding[] {
 /** Ways home, counted; a kind that nobody says can move her far enough is named. */
 export function wayFindings({ trip, boat, people, route }: Context): Finding[] {
   if (!boat || boat.propulsion.length === 0) return [];
-  const loaded = (boat.mass ?? 0) + people.reduce((sum, p) => sum + (p.mass ?? 0), 0);
-  const ways = waysHome(boat, loaded);
+  const hull = hullOf(boat, HULLS);
+  const ways = waysHome(boat, (hull ? emptyWeight(boat, hull).mass : (boat.mass ?? 0)) + loadOf(boat, people, trip).total);
   const base = { section: 'pack/load' as const, source: WAYS_ENOUGH.source };
   const mend = { label: phrase('ways.mend'), go: { type: 'boat' as const, id: boat.id, pointer: '/propulsion' } };
   const enough = ways.length >= WAYS_ENOUGH.value;

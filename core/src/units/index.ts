@@ -26,6 +26,7 @@ export const INCH = 0.0254;
 export const POUND = 0.45359237;
 export const NAUTICAL_MILE = 1852;
 export const KNOT = 1852 / 3600;
+export const MILES_AN_HOUR = 1609.344 / 3600;
 export const US_GALLON = 0.003785411784;
 export const FATHOM = 1.8288;
 export const HORSEPOWER = 745.69987158227022;
