@@ -1,6 +1,6 @@
 import { useEffect, useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { afloat, emptyWeight, floaters, holesOf, leak, leaning, swamped, type Hole, type Hull, type Leak, type Outcome } from '@escale/core/boat';
+import { afloat, emptyWeight, floaters, holesOf, leak, leaning, swamped, type Hole, type Hull, type Leak, type Outcome, type Swamped } from '@escale/core/boat';
 import type { Boat } from '@escale/core/model';
 import { FLOODING, FLOTATION } from '@escale/core/trip';
 import { format, spanText } from '@escale/core/units';
@@ -59,6 +59,13 @@ function Leans({ boat, now: { hull, spots, density } }: { boat: Boat; now: Lie }
 
 const LIES: Record<Outcome['state'], string> = { floats: 'floats level', sinks: 'sinks', capsizes: 'floats, rolled over', 'on-end': 'floats on end' };
 
+/** Only a boat that lies level can be sat in; another is held on to. */
+function bearing({ outcome, carries }: Swamped, crew: number): string {
+  const all = carries >= crew;
+  if (outcome.state === 'floats') return all ? 'Carries all of the crew, sitting in her.' : `Carries ${carries} of ${crew}, sitting in her; the others hang on.`;
+  return all ? 'Nobody can sit in her; held on to from outside, she bears all of the crew.' : `Nobody can sit in her; held on to from outside, she bears ${carries} of ${crew}.`;
+}
+
 function Swamps({ boat, now: { hull, spots, density } }: { boat: Boat; now: Lie }) {
   const { trip, shed, reader } = useTrip();
   const crew = useMemo(() => aboardOf({ trip, shed }).flatMap((p) => p.mass ?? []), [trip, shed]);
@@ -77,7 +84,7 @@ function Swamps({ boat, now: { hull, spots, density } }: { boat: Boat; now: Lie 
       {rows.map(({ title, found }) => (
         <Answer
           key={title} title={title} word={LIES[found.outcome.state]}
-          lines={found.spare < 0 ? [`${Math.ceil(found.lacking)} L of foam or bags are lacking just to hold her and her kit.`] : [`Bears ${format(found.spare, 'mass', reader.units)} over her own weight and kit.`, found.carries >= crew.length ? 'Carries all of the crew, sitting in her.' : `Carries ${found.carries} of ${crew.length}, sitting in her; the others hang on.`]}
+          lines={found.spare < 0 ? [`${Math.ceil(found.lacking)} L of foam or bags are lacking just to hold her and her kit.`] : [`Bears ${format(found.spare, 'mass', reader.units)} over her own weight and kit.`, bearing(found, crew.length)]}
         />
       ))}
       <T as="small">People in the water are borne by it in part, as in the federal flotation test. Old foam soaks up water: weigh her once a year.</T>

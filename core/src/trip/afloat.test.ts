@@ -100,6 +100,10 @@ describe('full of water', () => {
     expect(world(skiff({ flotation: 'none', material: 'alloy' }), [aPerson()]).level('lie/swamped')).toBe('fix');
   });
   test('foam along both sides keeps her level and carries the crew', () => expect(world(skiff({ flotation: 'foam', material: 'alloy', reserve: [{ what: 'foam', where: 'sides', litres: 220 }] }), [aPerson(), aPerson()]).level('lie/swamped')).toBe('set'));
+  test('foam in the bow alone: she stands on end, and nobody is promised a seat', () => {
+    const { level, say } = world(skiff({ flotation: 'foam', material: 'alloy', reserve: [{ what: 'foam', where: 'bow', litres: 300 }] }), [aPerson(), aPerson()]);
+    expect([level('lie/swamped'), say('lie/swamped').join(' ')]).toEqual(['mind', expect.stringMatching(/one end.*Nobody can sit in her/)]);
+  });
 });
 
 describe('openings', () => {

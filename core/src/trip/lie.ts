@@ -73,7 +73,7 @@ function swampedFindings({ trip, people }: Context, boat: Boat, hull: Hull, dens
   if (full.spare < 0) return [finding({ ...base, id, level: 'fix', title: phrase('swamped.sinks.title'), because: [phrase('swamped.sinks.why', { litres: full.lacking })], assumed, source: 'archimedes', mend })];
   const level = full.outcome.state === 'floats';
   const carries = full.carries >= people.length;
-  return [finding({ ...base, id, level: level && carries ? 'set' : 'mind', title: phrase('swamped.title'), because: [phrase(level ? 'swamped.level' : 'swamped.not-level'), phrase(carries ? 'swamped.carries.all' : 'swamped.carries', { n: full.carries })], assumed, source: 'archimedes', ...(level && carries ? {} : { mend }) })];
+  return [finding({ ...base, id, level: level && carries ? 'set' : 'mind', title: phrase('swamped.title'), because: [phrase(level ? 'swamped.level' : 'swamped.not-level'), phrase(`swamped.${level ? 'carries' : 'clings'}${carries ? '.all' : ''}` as const, { n: full.carries })], assumed, source: 'archimedes', ...(level && carries ? {} : { mend }) })];
 }
 
 /** The tick of the last look that says every opening was felt shut. */

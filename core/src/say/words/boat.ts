@@ -86,6 +86,8 @@ export const BOAT_WORDS = {
   'swamped.not-level': 'She floats, but hangs by one end or rolls over.',
   'swamped.carries.all': 'She still carries everyone, sitting in her.',
   'swamped.carries': 'She still carries {n#person|people}, sitting in her; the others hang on.',
+  'swamped.clings.all': 'Nobody can sit in her. Held on to from outside, she bears everyone.',
+  'swamped.clings': 'Nobody can sit in her. Held on to from outside, she bears {n#person|people}; jackets hold up the others.',
   'swamped.mend': 'Say what keeps her up',
   'openings.title': 'Plugs and hatches',
   'openings.why': 'Not felt shut yet: {names:list}.',
