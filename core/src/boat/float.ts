@@ -148,8 +148,8 @@ function balance(bearing: Bearing, nudge: number): Outcome {
     if (size(r) < CLOSE) return floating(bearing, at, fresh ? jacobian : slopes(residual, at, r));
     const change = solve3(jacobian, r);
     if (!change) return { state: 'capsizes' };
-    // Short steps near the edge: the curves bend where the deck goes under.
-    const short = Math.min(1, (0.15 * beam) / Math.abs(change[0] || TINY), 0.12 / Math.abs(change[1] || TINY), 0.2 / Math.abs(change[2] || TINY));
+    // Short steps, of the height amidships and both slopes: the curves bend where the deck goes under.
+    const short = Math.min(1, (0.15 * beam) / Math.abs(change[0] + (change[1] * length) / 2 || TINY), 0.12 / Math.abs(change[1] || TINY), 0.2 / Math.abs(change[2] || TINY));
     at.h -= short * change[0];
     at.t -= short * change[1];
     at.s -= short * change[2];

@@ -33,8 +33,8 @@ export interface Cover {
   nodes: number;
 }
 
-/** Nodes searched in a group before the best so far is taken. */
-export const MOST_NODES = 4_000;
+/** Nodes searched in a group before the best so far is taken: the groups of day trips take a dozen or so. */
+export const MOST_NODES = 2_000;
 
 export function cover(asks: Ask[], units: ReadonlyMap<string, Unit>, most = MOST_NODES): Cover {
   const answers = new Map<string, Answered>();
