@@ -49,7 +49,7 @@ function PackCard({ pack, href }: { pack: RulePack; href: string }) {
   return (
     <Pressable role="link" aria-label={pack.title} onPress={() => router.push(href)} style={{ borderWidth: 1, borderColor: p.ink, backgroundColor: p.raised, padding: 12, gap: 2, minHeight: 64 }}>
       <T as="section" heading={2}>{pack.title}</T>
-      <T as="label" style={{ fontSize: 14 }}>{pack.authority} · version {pack.version} · {pack.rules.length} rules · {contentHash(pack)}</T>
+      <T as="label" style={{ fontSize: 14 }}>{pack.authority} · version {pack.version} · {pack.rules.length} {pack.rules.length === 1 ? 'rule' : 'rules'} · {contentHash(pack)}</T>
       <T as="small">{statusOf(pack, today)}{results.length > 0 ? ` Its own examples: ${results.length - bad} of ${results.length} hold.` : ' It brings no examples.'}</T>
     </Pressable>
   );

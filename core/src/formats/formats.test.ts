@@ -76,9 +76,10 @@ describe('rule packs', () => {
   const good = () => JSON.parse(JSON.stringify(PACKS.find((p) => p.id === 'ireland'))) as { rules: Record<string, unknown>[] } & Record<string, unknown>;
   test('a shipped pack is read back', () => expect(readPack(JSON.stringify(good()))).toMatchObject({ ok: true, broken: [] }));
   test.each<[string, (pack: ReturnType<typeof good>) => void, RegExp]>([
-    ['a rule without a source', (p) => { delete p.rules[0].source; }, /rules\/0\/source/], ['an unknown operator', (p) => { p.rules[0].when = { fact: 'boat.length', beyond: 3 }; }, /rules\/0\/when/],
+    ['a rule without a source', (p) => { delete p.rules[0].source; }, /rules\/0\/source/], ['an unknown operator', (p) => { p.rules[0].when = { all: [{ always: true }, { not: { fact: 'boat.length', beyond: 3 } }] }; }, /rules\/0\/when: \/all\/1\/not no operator is called "beyond"/],
+    ['a condition that is none', (p) => { p.rules[0].when = { any: [{ unless: true }] }; }, /when: \/any\/0 a condition is always/],
     ['a fact nobody knows', (p) => { p.rules[0].when = { fact: 'boat.smell', is: true }; }, /no fact is called "boat.smell"/], ['the same rule twice', (p) => { p.rules.push(p.rules[0]); }, /two rules have this id/],
-    ['a huge tree', (p) => { let c: unknown = { always: true }; for (let i = 0; i < 5000; i += 1) c = { not: c }; p.rules[0].when = c; }, /nested deeper/], ['an unknown unit in a limit', (p) => { p.rules[0].when = { fact: 'boat.length', under: { value: 7, unit: 'cubits' } }; }, /unknown unit "cubits"/],
+    ['a huge tree', (p) => { let c: unknown = { always: true }; for (let i = 0; i < 5000; i += 1) c = { not: c }; p.rules[0].when = c; }, /rules\/0: nested deeper/], ['an unknown unit in a limit', (p) => { p.rules[0].when = { fact: 'boat.length', under: { value: 7, unit: 'cubits' } }; }, /unknown unit "cubits"/],
   ])('%s is refused, with where', (_name, spoil, reason) => {
     const pack = good();
     spoil(pack);

@@ -72,7 +72,8 @@ export function previewGear(table: Table, columns: Partial<Record<GearField, str
       } else values[field] = field === 'stowage' ? (places.get(plain(text)) ?? text) : text;
     }
     const read = GearItem.safeParse(values);
-    if (!read.success) faults.push(...faultsOf(read.error));
+    // A kind that is not there was said already, in the words of the table.
+    if (!read.success) faults.push(...faultsOf(read.error).filter((fault) => kind || !fault.startsWith('/kind:')));
     const key = `${plain(name)} ${kind ?? ''}`;
     const before = seen.get(key);
     if (before !== undefined && cell('id') === '') faults.push(`the same as row ${before}`);

@@ -15,11 +15,18 @@ export function readPack(text: string): PackResult {
 
 /** The same for what is already parsed. */
 export function checkPack(raw: unknown): PackResult {
-  if (deeperThan(raw, DEEPEST)) return { ok: false, faults: [`Conditions are nested deeper than ${DEEPEST}.`] };
+  if (deeperThan(raw, DEEPEST)) return { ok: false, faults: tooDeep(raw) };
   const read = RulePack.safeParse(raw);
   if (!read.success) return { ok: false, faults: faultsOf(read.error) };
   const faults = packFaults(read.data);
   return faults.length > 0 ? { ok: false, faults } : { ok: true, pack: read.data, broken: exampleFaults(read.data) };
+}
+
+/** The rules that are nested too deep, by where they stand; where it is none of them, the file. */
+function tooDeep(raw: unknown): string[] {
+  const rules = (raw as { rules?: unknown } | null)?.rules;
+  const deep = Array.isArray(rules) ? rules.flatMap((rule, i) => (deeperThan(rule, DEEPEST - 2) ? [`/rules/${i}: nested deeper than ${DEEPEST} levels`] : [])) : [];
+  return deep.length > 0 ? deep : [`The file is nested deeper than ${DEEPEST} levels.`];
 }
 
 /** Nested deeper than so many levels? Without recursion, so that depth can't break it. */

@@ -17,6 +17,23 @@ export type Condition =
   | { fact: string; under: z.infer<typeof Value> } | { fact: string; atLeast: z.infer<typeof Value> } | { fact: string; over: z.infer<typeof Value> } | { fact: string; atMost: z.infer<typeof Value> }
   | { some: 'crew'; where: Condition };
 
+const OPERATORS: readonly string[] = ['is', 'in', 'under', 'atLeast', 'over', 'atMost'];
+
+/** What no shape of a condition has, and where in it; undefined where the shape is one and a value is wrong. */
+function misshapen(raw: unknown, at = ''): string | undefined {
+  if (typeof raw !== 'object' || raw === null) return `${at} a condition is an object`;
+  const { all, any, not, where } = raw as Record<string, unknown>;
+  if ('fact' in raw) {
+    const strange = Object.keys(raw).find((key) => key !== 'fact' && !OPERATORS.includes(key));
+    return strange === undefined ? undefined : `${at} no operator is called "${strange}"; known: ${OPERATORS.join(', ')}`;
+  }
+  const [name, inner] = all === undefined ? ['any', any] : ['all', all];
+  if (Array.isArray(inner)) return inner.map((part, i) => misshapen(part, `${at}/${name}/${i}`)).find((fault) => fault !== undefined);
+  if ('not' in raw) return misshapen(not, `${at}/not`);
+  if ('some' in raw) return misshapen(where, `${at}/where`);
+  return 'always' in raw ? undefined : `${at} a condition is always, all, any, not, some, or a fact with an operator`;
+}
+
 export const Condition: z.ZodType<Condition> = z.lazy(() =>
   z.union([
     z.strictObject({ always: z.literal(true) }),
@@ -30,7 +47,7 @@ export const Condition: z.ZodType<Condition> = z.lazy(() =>
     z.strictObject({ fact: z.string().max(60), atLeast: Value }),
     z.strictObject({ fact: z.string().max(60), over: Value }),
     z.strictObject({ fact: z.string().max(60), atMost: Value }),
-  ]),
+  ], { error: ({ input }) => misshapen(input)?.trim() }),
 );
 
 const demand = {
