@@ -102,7 +102,11 @@ export function wayFindings({ trip, boat, people, route }: Context): Finding[] {
   const found = [finding({ ...base, id: `ways/count/${boat.id}`, level: enough ? 'set' : WAYS_ENOUGH.level, title: phrase('ways.title'), because: [phrase(enough ? 'ways.enough' : 'ways.one', { n: ways.length, first: phrase(`drive.${ways[0].kind}`) })], ...(enough ? {} : { mend }) })];
   const far = route?.metres;
   if (far === undefined) return found;
-  // The whole way out and home has to lie within what the tank gives with its reserve kept.
-  for (const [i, way] of ways.entries()) if (i === 0 && way.range && way.range[1] < far) found.push(finding({ ...base, id: `ways/range/${trip.id}`, level: 'fix', title: phrase('ways.range.title'), because: [phrase('ways.range.why', { range: way.range[1], far, drive: phrase(`drive.${way.kind}`) })], source: 'thirds', mend }));
+  const [first] = ways;
+  // The whole way out and home has to lie within what the tank gives with its reserve kept, or arms do.
+  if (first.range && first.range[1] < far) {
+    const arms = first.range[0] < first.range[1];
+    found.push(finding({ ...base, id: `ways/range/${trip.id}`, level: 'fix', title: phrase(arms ? 'ways.range.arms.title' : 'ways.range.title'), because: [phrase(arms ? 'ways.range.arms' : 'ways.range.why', { range: first.range[1], far, drive: phrase(`drive.${first.kind}`) })], source: arms ? 'paddle-pace' : 'thirds', mend }));
+  }
   return found;
 }

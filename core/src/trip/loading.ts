@@ -36,7 +36,7 @@ export function loadFindings({ trip, boat, people }: Context, figures: Figures):
   const values = { total: sum.total, limit, people: sum.people, gear: sum.gear, over: sum.total - limit, share, most: PLANNED_SHARE };
   const lighten = { label: phrase('load.mend'), go: { type: 'trip' as const, id: trip.id, pointer: '/load' } };
   // A maker's own figure that was only guessed is our estimate, and an estimate alone never makes a Stop.
-  if (share > 1) found.push(finding({ ...base, id: `load/over/${trip.id}`, level: sum.guessed ? 'fix' : 'stop', title: phrase('load.plate.over.title'), because: [phrase('load.over', values)], figures: shown, source: from === 'plate' ? 'plate' : 'kayak-share', mend: lighten }));
+  if (share > 1) found.push(finding({ ...base, id: `load/over/${trip.id}`, level: sum.guessed ? 'fix' : 'stop', title: phrase(`load.${from}.over.title`), because: [phrase('load.over', values)], figures: shown, source: from === 'plate' ? 'plate' : 'kayak-share', mend: lighten }));
   else if (from === 'advised' && share > PLANNED_SHARE) found.push(finding({ ...base, id: `load/share/${trip.id}`, level: 'fix', title: phrase('load.share.over.title'), because: [phrase('load.share.over', values)], figures: shown, source: 'kayak-share', mend: lighten }));
   else if (sum.unknown.length === 0) found.push(finding({ ...base, id: `load/total/${trip.id}`, level: 'set', title: phrase('load.total.title'), because: [phrase('load.within', values)], figures: shown, source: from === 'plate' ? 'plate' : 'kayak-share' }));
   return found;
