@@ -5,7 +5,7 @@ import { useController, useFieldArray, useFormContext, type FieldErrors } from '
 import type * as z from 'zod';
 import type { ThingType } from '@escale/core/model';
 import { CATALOGUE } from '@escale/core/trip';
-import { fromSI, toSI, unitOf, type Quantity } from '@escale/core/units';
+import { format, fromSI, toSI, unitOf, type Quantity, type UnitSystem } from '@escale/core/units';
 import { Button, Row } from '../../ui/button';
 import { Choice } from '../../ui/choice';
 import { T } from '../../ui/text';
@@ -86,11 +86,20 @@ function Text({ name, shape, label, onLeft }: Inner) {
   );
 }
 
+/** What is wrong with a number, in the person's own unit; undefined where it lies within its limits. */
+function beyond({ schema }: Shape, value: number, quantity: Quantity, units: UnitSystem): string | undefined {
+  const { minValue: least, maxValue: most } = schema as z.ZodNumber;
+  const say = (limit: number) => format(limit, quantity, units, Number.isInteger(fromSI(limit, unitOf(quantity, units))) ? 0 : undefined);
+  if (least !== null && value < least) return `at least ${say(least)}`;
+  return most !== null && value > most ? `at most ${say(most)}` : undefined;
+}
+
 /** A number in the person's own unit; SI inside. What is typed stays as typed until the field is left. */
 function Measure({ name, shape, label, onLeft }: Inner) {
   const { field, fieldState } = useController({ name });
   const quantity = (shape.meta.quantity ?? 'count') as Quantity;
-  const unit = unitOf(quantity, useSettings().units);
+  const { units } = useSettings();
+  const unit = unitOf(quantity, units);
   const shown = typeof field.value === 'number' ? String(Number(fromSI(field.value, unit).toFixed(Math.max(unit.digits, 2)))) : '';
   const [typed, setTyped] = useState<string>();
   const [fault, setFault] = useState<string>();
@@ -100,6 +109,8 @@ function Measure({ name, shape, label, onLeft }: Inner) {
     const text = typed.trim().replace(',', '.');
     const number = Number(text);
     if (text !== '' && !Number.isFinite(number)) return setFault(`${label} is a number${unit.symbol ? ` in ${unit.symbol}` : ''}`);
+    const outside = text === '' ? undefined : beyond(shape, toSI(number, unit), quantity, units);
+    if (outside) return setFault(`${label}: ${outside}`);
     setFault(undefined);
     field.onChange(text === '' ? undefined : toSI(number, unit));
     setTyped(undefined);
