@@ -28,7 +28,7 @@ export function Runner({ procedure, run, now, leave }: Props) {
         <T as="title" style={{ fontSize: 30, lineHeight: 36 }}>{procedure.steps.length} steps for this boat and this hour</T>
         {procedure.stopIf ? <View style={{ borderLeftWidth: 8, borderColor: p.ink, paddingLeft: 12 }}><T as="section">Stay ashore if</T><T style={{ fontSize: 18, lineHeight: 25 }}>{procedure.stopIf}</T></View> : null}
         <View style={{ flex: 1 }} />
-        <Button kind="main" wet onPress={() => void run.begin(now)}>Begin</Button>
+        <Button kind="main" wet once onPress={() => void run.begin(now)}>Begin</Button>
       </Stage>
     );
   }
@@ -60,10 +60,10 @@ function StepView({ step, procedure, run, now, leave, second, putOff, done, open
       {list ? open.map((s) => <Button key={s.id} kind="quiet" onPress={() => choose(s.id)}>{s.what}</Button>) : null}
       <View style={{ flex: 1, minHeight: 24 }} />
       <Row>
-        <Button onPress={() => void run.mark({ step: step.id, at, skipped: true })} disabled={open.length === 1} style={{ flex: 1 }}>Not now</Button>
+        <Button once onPress={() => void run.mark({ step: step.id, at, skipped: true })} disabled={open.length === 1} style={{ flex: 1 }}>Not now</Button>
         <Button onPress={() => setList(!list)} style={{ flex: 1 }}>What is open</Button>
       </Row>
-      <Button kind="main" wet onPress={tick} style={{ minHeight: 88 }}>{second ? 'Seen again' : 'Done'}</Button>
+      <Button kind="main" wet once onPress={tick} style={{ minHeight: 88 }}>{second ? 'Seen again' : 'Done'}</Button>
     </Stage>
   );
 }

@@ -95,6 +95,19 @@ describe('inspection round', () => {
   });
 });
 
+describe('pressed twice', () => {
+  test('one test is recorded, once, and the next thing is not passed with it', async () => {
+    at({ by: '2026-06-30' });
+    show(<RoundPage />);
+    const tested = () => server.things.filter((h) => h.type === 'gear' && (h.doc as { inspected?: string }).inspected === '2026-05-11').length;
+    await screen.findByRole('heading', { name: 'Black inflatable jacket' });
+    const before = tested();
+    await user.dblClick(screen.getByRole('button', { name: 'Passed' }));
+    await waitFor(() => expect(tested()).toBe(before + 1));
+    expect(screen.getAllByText('Black inflatable jacket: passed')).toHaveLength(1);
+  });
+});
+
 describe('the locker as a table', () => {
   test('columns are matched, what would change is shown, bad rows are named, the rest is taken whole', async () => {
     show(<TablePage />);

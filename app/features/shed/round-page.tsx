@@ -54,8 +54,8 @@ function OneTest({ due, record, later, left }: { due: Due; record: (passed: bool
       <T style={{ fontSize: 18, lineHeight: 26 }}>{due.test.how}</T>
       <T as="strong" style={{ fontSize: 17 }}>Passes: {due.test.passes}</T>
       <TextInput mode="outlined" dense accessibilityLabel="Note" label="Note" value={note} onChangeText={setNote} maxLength={400} />
-      <Row><Button onPress={later} style={{ flex: 1 }}>Later</Button><Button onPress={() => record(false, note)} style={{ flex: 1 }}>Failed</Button></Row>
-      <Button kind="main" wet onPress={() => record(true, note)}>Passed</Button>
+      <Row><Button once onPress={later} style={{ flex: 1 }}>Later</Button><Button once onPress={() => record(false, note)} style={{ flex: 1 }}>Failed</Button></Row>
+      <Button kind="main" wet once onPress={() => record(true, note)}>Passed</Button>
     </View>
   );
 }
