@@ -34,6 +34,11 @@ describe('why a jacket does not fit', () => {
     ['no upper end on the label', jacket('J', 70, undefined), ash, {}, ['? its size is not known']],
     ['no upper end, yet surely too big', jacket('J', 80, undefined), ash, {}, ['made for 80 kg and more; Ash weighs 75 kg']],
     ['no lower end', jacket('J', undefined, 90), ash, {}, ['? its size is not known']],
+    ['no lower end on the label of a kind that has one', blown({ minMass: undefined }), ash, {}, []],
+    ['an upper end alone, and no weight', jacket('J', undefined, 90), aPerson({ name: 'Bo', mass: undefined }), {}, ['? its size is not known', '? weight of Bo is not known']],
+    ['the kind’s lower end alone, and no weight', blown({ minMass: undefined, maxMass: undefined }), aPerson({ name: 'Bo', mass: undefined }), {}, ['? its size is not known', '? weight of Bo is not known']],
+    ['an inflatable on a river whose rapids nobody spoke of', blown(), ash, { water: { class: 'river' } }, ['? whether there are rapids on this water is not said']],
+    ['an inflatable on a river without rapids', blown(), ash, { water: { class: 'river', rapids: false } }, []],
     ['weight not known', jacket('J', 70, 90), aPerson({ name: 'Bo', mass: undefined }), {}, ['? weight of Bo is not known']],
     ['neither label nor weight', jacket('J', undefined, undefined), aPerson({ name: 'Bo', mass: undefined }), {}, ['? its size is not known']],
     ['a child in an inflatable', blown(), aPerson({ name: 'Cy', mass: 45, born: '2012-05-12' }), {}, ['made for 16 years and older; Cy is 14']],
@@ -55,10 +60,16 @@ describe('who wears which', () => {
   const [ann, ben] = [aPerson({ name: 'Ann', mass: 60 }), aPerson({ name: 'Ben', mass: 80 })];
   test('one’s own, then nobody’s, then another’s; then the tightest', () => {
     const wide = { min: 40, max: 120 };
-    const own = jacket('Own', wide.min, wide.max, { owner: ann.id }), free = jacket('Free', wide.min, wide.max), bens = jacket('Ben’s', wide.min, wide.max, { owner: ben.id });
+    // The one that is least preferred has the lowest id: no tie may decide.
+    const bens = jacket('Ben’s', wide.min, wide.max, { owner: ben.id }), free = jacket('Free', wide.min, wide.max), own = jacket('Own', wide.min, wide.max, { owner: ann.id });
     const alone = (gear: GearItem[]) => setting([ann], gear).wears(ann);
     expect([alone([bens, free, own]), alone([bens, free]), alone([bens])]).toEqual(['Own', 'Free', 'Ben’s']);
     expect(alone([jacket('Wide', 40, 120), jacket('Tight', 55, 70), jacket('Open', 55, 119)])).toBe('Tight');
+    expect(alone([jacket('From forty', 40, 90), jacket('From fifty', 50, 90)])).toBe('From fifty');
+  });
+  test('of equal ones the lowest id, however they are listed', () => {
+    const [first, second] = [jacket('First', 50, 90), jacket('Second', 50, 90)];
+    expect([[first, second], [second, first]].map((gear) => { const { wears } = setting([ann, ben], gear); return [wears(ann), wears(ben)]; })).toEqual([['First', 'Second'], ['First', 'Second']]);
   });
   test('what surely fits goes before what only may, even another’s', () => expect(setting([ann], [jacket('May', 50, undefined, { owner: ann.id }), jacket('Sure', 40, 120, { owner: ben.id })]).wears(ann)).toBe('Sure'));
   test('everyone is served before anyone is served well', () => {
@@ -78,6 +89,10 @@ describe('who wears which', () => {
     const { misses } = setting([ben], [jacket('Small', 20, 40, { count: 3 }), jacket('Smaller', 10, 20)]);
     expect(misses(ben)).toEqual(['Small: made for up to 40 kg; Ben weighs 80 kg', 'Smaller: made for up to 20 kg; Ben weighs 80 kg']);
   });
+  test('what does not fit is told before who wears it', () => {
+    const cy = aPerson({ name: 'Cy', mass: 30, born: '2016' });
+    expect(setting([ben, cy], [jacket('Small', 20, 40)]).misses(ben)).toEqual(['Small: made for up to 40 kg; Ben weighs 80 kg']);
+  });
   test('a stated jacket is theirs alone, even when it does not fit', () => {
     const small = jacket('Small', 20, 40), right = jacket('Right', 50, 90);
     const { wears } = setting([ann, ben], [small, right], { crew: [{ person: ann.id, role: 'crew', jacket: small.id }, { person: ben.id, role: 'crew' }] });
@@ -88,6 +103,7 @@ describe('who wears which', () => {
   test('unsettled while a fit hangs on a missing fact, settled when none does', () => {
     expect(setting([ann], [jacket('May', 50, undefined)]).plan.unsettled).toBe(true);
     expect(setting([ann], [jacket('Sure', 50, 90)]).plan.unsettled).toBe(false);
+    expect(setting([ann, ben], [jacket('Sure', 50, 65), jacket('May', 70, undefined)]).plan.unsettled).toBe(true);
     expect(setting([], [jacket('Sure', 50, 90)]).plan.fits.size).toBe(0);
     expect(setting([ann], [anItem('horn')]).plan.fits.size).toBe(0);
   });
@@ -120,6 +136,8 @@ describe('what can be thrown', () => {
   test('the second of a pair is a spare, the only one is not; what counts stands first', () => {
     expect(thrown([jacket('Pair', 70, 90, { count: 2 })]).spare).toEqual(['Pair']);
     expect(thrown([jacket('One', 70, 90)]).spare).toEqual([]);
+    const [lower, higher] = [jacket('Lower', 40, 60), jacket('Higher', 40, 60)];
+    expect([thrown([lower, higher]).spare, thrown([higher, lower]).spare]).toEqual([['Lower', 'Higher'], ['Lower', 'Higher']]);
     expect(thrown([jacket('One', 70, 90), jacket('Deep', 40, 60, { stowage: 'buried' }), jacket('Near', 40, 60, { stowage: 'in-reach' })]).spare).toEqual(['Near', 'Deep (out-of-reach)']);
   });
   test('a throwable in reach; a jacket is none; the law’s approval is asked where it asks', () => {

@@ -117,7 +117,7 @@ export function liftFindings(trip: Pick<Trip, 'id'>, plan: JacketPlan, context: 
 export function fitFaults(person: Person, piece: Piece, { boat, water, on, approved }: JacketContext): Reason[] {
   const { item, kind } = piece;
   // On the body of its wearer a jacket is where it has to be; the locker it usually rides in does not matter.
-  const faults = [...piece.faults, ...demandFaults({ ...piece, place: piece.place === 'home' ? 'home' : 'on-body' }, { capability: 'wearable', within: 'in-reach', ...(approved ? { approved } : {}) })];
+  const faults = [...piece.faults, ...demandFaults({ ...piece, place: 'on-body' }, { capability: 'wearable', within: 'in-reach', ...(approved ? { approved } : {}) })];
   const least = Math.max(item.minMass ?? 0, kind.leastMass ?? 0);
   // A label that names one end only leaves the other open: it may be there and not entered.
   const upper = item.maxMass !== undefined || (person.mass !== undefined && item.minMass !== undefined && person.mass < least);
