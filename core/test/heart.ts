@@ -4,6 +4,7 @@ import '../src/kit/cover.test';
 import '../src/kit/findings.test';
 import '../src/kit/jackets.test';
 import '../src/kit/kit.test';
+import '../src/kit/match.test';
 import '../src/kit/round.test';
 import '../src/rules/rules.test';
 import '../src/rules/tables.test';

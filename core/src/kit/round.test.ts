@@ -16,6 +16,14 @@ describe('inspection', () => {
     const never = anItem('whistle', { inspected: undefined });
     expect(dueBy([jacket(), never, jacket({ state: 'failed' }), anItem('hand-flare', {}), anItem('horn', { count: 0, inspected: undefined })], CATALOGUE, '2026-06-01').map((d) => d.item.id)).toEqual([never.id, expect.any(String)]);
   });
+  test('used-up things and kinds nobody knows wait too; of the same day the lowest id, however listed', () => {
+    const [first, second] = [jacket(), jacket()];
+    const due = (...gear: GearItem[]) => dueBy(gear, CATALOGUE, '2026-06-01').map((d) => d.item.id);
+    expect([due(first, second), due(second, first)]).toEqual([[first.id, second.id], [first.id, second.id]]);
+    expect(due(jacket({ state: 'used-up' }), anItem('nothing-known', { inspected: undefined }))).toEqual([]);
+    const [never, late] = [anItem('whistle', { inspected: undefined }), jacket({ inspected: '2025-05-20' })];
+    expect([due(late, first, never), due(never, late, first)]).toEqual([[never.id, first.id, late.id], [never.id, first.id, late.id]]);
+  });
   test('a result is a day, a state and a line of the record; failed drops out at once', () => {
     const item = jacket();
     const passed = applyPatch(item, testPatch(item, { on: '2026-05-11', passed: true, by: 'Ash' }));
@@ -32,6 +40,15 @@ describe('inspection', () => {
   test('dates for the calendar: tests that fall due and things that end, from today on, soonest first', () => {
     const flare = anItem('hand-flare', { expires: '2026-08-01' }), old = anItem('hand-flare', { expires: '2026-01-01' }), bottle = anItem('extinguisher', { made: '2014-07-01', expires: undefined, inspected: '2026-05-01' });
     expect(reminders([jacket({ inspected: '2025-06-20' }), flare, old, bottle], CATALOGUE, '2026-05-11', 12).map((r) => [r.what, r.on])).toEqual([['test', '2026-06-01'], ['test', '2026-06-20'], ['ends', '2026-07-01'], ['ends', '2026-08-01']]);
+  });
+  test('from the first day on, up to the last month, of what is there; with how a test is done', () => {
+    const dates = (...gear: GearItem[]) => reminders(gear, CATALOGUE, '2026-05-11', 12).map((r) => r.on);
+    const flare = (expires: string, more: Partial<GearItem> = {}) => anItem('hand-flare', { expires, ...more });
+    expect(dates(flare('2026-05-11'), flare('2026-05-10'), flare('2027-05-10'), flare('2027-05-11'), flare('2026-06-01', { count: 0 }), anItem('nothing-known', { expires: '2026-06-01' }))).toEqual(['2026-05-11', '2027-05-10']);
+    expect(dates(anItem('extinguisher', { made: undefined, expires: undefined, inspected: undefined }), anItem('foam-jacket', { made: '2014-06-01', inspected: undefined }))).toEqual([]);
+    const [a, b] = [flare('2026-06-01'), flare('2026-06-01')];
+    expect([[a, b], [b, a]].map((gear) => reminders(gear, CATALOGUE, '2026-05-11', 12).map((r) => r.item.id))).toEqual([[a.id, b.id], [a.id, b.id]]);
+    expect(reminders([jacket({ inspected: '2025-06-20' })], CATALOGUE, '2026-05-11', 12)[0]).toMatchObject({ what: 'test', title: 'foam-jacket', how: expect.stringMatching(/\w/) });
   });
 });
 
