@@ -73,7 +73,8 @@ describe('a leak', () => {
   test('a wider hole, a deeper one, a heavier boat: never slower', () => {
     fc.assert(fc.property(fc.double({ min: 0.01, max: 0.06, noNaN: true }), fc.double({ min: 0, max: 0.1, noNaN: true }), fc.double({ min: 400, max: 1500, noNaN: true }), (diameter, z, mass) => {
       const third = (d: number, height: number, m: number) => leak(box, hole({ diameter: d, z: height }), { ...weight, mass: m }, 1000, none, FLOODING).third ?? Infinity;
-      const plain = third(diameter, z, mass);
+      // The last place of a sum may differ.
+      const plain = third(diameter, z, mass) + 1e-6;
       expect(third(diameter * 1.2, z, mass)).toBeLessThanOrEqual(plain);
       expect(third(diameter, Math.max(0, z - 0.02), mass)).toBeLessThanOrEqual(plain);
       expect(third(diameter, z, mass + 100)).toBeLessThanOrEqual(plain);

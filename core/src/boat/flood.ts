@@ -132,14 +132,16 @@ function fill(stages: Stage[], hole: Hole, room: number, relief: Relief, data: F
   const rate = (at: number, volume: number) => (volume <= 0 ? Math.max(0, inflow(0) - thrown(at)) : inflow(volume) - thrown(at));
   const first = inflow(0);
   const result: Leak = { inflow: first, end: 'holds', aboard: 0 };
-  // One hundredth of the time that the first flow would need, but never coarser than half a minute.
+  // Where she is swamped before she is a third full, it never comes to a third.
+  const third = end === 'holds' || last.volume >= room / 3 ? room / 3 : Infinity;
+  // A two-hundredth of the time that the first flow would need, but never coarser than half a minute.
   const step = Math.min(30, Math.max(0.2, room / Math.max(first, 1e-9) / 200));
   let volume = 0;
   for (let at = 0; at < HOURS; at += step) {
     const next = Math.max(0, rk4(rate, at, volume, step));
-    if (result.third === undefined && next >= room / 3) {
-      result.third = crossing(at, step, volume, next, room / 3);
-      result.atThird = { trim: between(room / 3, (s) => s.trim), heel: between(room / 3, (s) => s.heel) };
+    if (result.third === undefined && next >= third) {
+      result.third = crossing(at, step, volume, next, third);
+      result.atThird = { trim: between(third, (s) => s.trim), heel: between(third, (s) => s.heel) };
     }
     if (end !== 'holds' && next >= last.volume) return { ...result, swamped: crossing(at, step, volume, next, last.volume), end, aboard: last.volume };
     if (Math.abs(next - volume) < 1e-9 && at > data.bailer.seconds) break;
