@@ -1,7 +1,8 @@
 import { useEffect, useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { afloat, emptyWeight, floaters, holesOf, leak, leaning, swamped, type Hole, type Hull, type Leak, type Outcome, type Swamped } from '@escale/core/boat';
+import { afloat, bearing, emptyWeight, floaters, holesOf, leak, leaning, swamped, type Hole, type Hull, type Leak, type Outcome } from '@escale/core/boat';
 import type { Boat } from '@escale/core/model';
+import { render } from '@escale/core/say';
 import { FLOODING, FLOTATION } from '@escale/core/trip';
 import { format, spanText } from '@escale/core/units';
 import { Choice } from '../../ui/choice';
@@ -59,32 +60,25 @@ function Leans({ boat, now: { hull, spots, density } }: { boat: Boat; now: Lie }
 
 const LIES: Record<Outcome['state'], string> = { floats: 'floats level', sinks: 'sinks', capsizes: 'floats, rolled over', 'on-end': 'floats on end' };
 
-/** Only a boat that lies level can be sat in; another is held on to. */
-function bearing({ outcome, carries }: Swamped, crew: number): string {
-  const all = carries >= crew;
-  if (outcome.state === 'floats') return all ? 'Carries all of the crew, sitting in her.' : `Carries ${carries} of ${crew}, sitting in her; the others hang on.`;
-  return all ? 'Nobody can sit in her; held on to from outside, she bears all of the crew.' : `Nobody can sit in her; held on to from outside, she bears ${carries} of ${crew}.`;
-}
-
 function Swamps({ boat, now: { hull, spots, density } }: { boat: Boat; now: Lie }) {
   const { trip, shed, reader } = useTrip();
-  const crew = useMemo(() => aboardOf({ trip, shed }).flatMap((p) => p.mass ?? []), [trip, shed]);
+  const aboard = useMemo(() => aboardOf({ trip, shed }), [trip, shed]);
   const rows = useMemo(() => {
     const { bags } = FLOTATION;
-    const fill = (as: Boat, extra: Parameters<typeof floaters>[3] = []) => swamped(hull, floaters(as, hull, FLOTATION, extra), emptyWeight(boat, hull), spots.filter((s) => s.is === 'thing'), crew, density, FLOTATION);
+    const fill = (as: Boat, extra: Parameters<typeof floaters>[3] = []) => swamped(hull, floaters(as, hull, FLOTATION, extra), emptyWeight(boat, hull), spots.filter((s) => s.is === 'thing'), aboard.flatMap((p) => p.mass ?? []), density, FLOTATION);
     const { reserve: _reserve, flotation: _flotation, ...bare } = boat;
     return [
       { title: 'As she is', found: fill(boat) },
       { title: `With bags of ${bags.litres} L fore and aft`, found: fill(boat, [{ what: 'bag', where: 'bow', litres: bags.litres }, { what: 'bag', where: 'stern', litres: bags.litres }]) },
       { title: 'With nothing in her', found: fill(bare) },
     ];
-  }, [boat, hull, spots, crew, density]);
+  }, [boat, hull, spots, aboard, density]);
   return (
     <View role="list" aria-label="She is swamped">
       {rows.map(({ title, found }) => (
         <Answer
           key={title} title={title} word={LIES[found.outcome.state]}
-          lines={found.spare < 0 ? [`${Math.ceil(found.lacking)} L of foam or bags are lacking just to hold her and her kit.`] : [`Bears ${format(found.spare, 'mass', reader.units)} over her own weight and kit.`, bearing(found, crew.length)]}
+          lines={found.spare < 0 ? [`${Math.ceil(found.lacking)} L of foam or bags are lacking just to hold her and her kit.`] : [`Bears ${format(found.spare, 'mass', reader.units)} over her own weight and kit.`, render(bearing(found, aboard.length), reader)]}
         />
       ))}
       <T as="small">People in the water are borne by it in part, as in the federal flotation test. Old foam soaks up water: weigh her once a year.</T>

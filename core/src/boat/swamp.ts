@@ -1,5 +1,6 @@
-import type { Boat } from '../model';
+import type { Boat, Phrase } from '../model';
 import type { Craft } from '../model/lists';
+import { phrase } from '../say';
 import { equilibrium, together, whole, type Body, type Outcome, type Weight } from './float';
 import { breadthAt, keelAt, sheerAt, type Hull, type Strip } from './hull';
 
@@ -88,6 +89,11 @@ export function swamped(hull: Hull, bodies: Body[], boat: Weight, gear: readonly
     carries += 1;
   }
   return { outcome, spare, carries, lacking: Math.max(0, foamLitres(-spare, density)) };
+}
+
+/** Whom of so many aboard she bears when she is full: only a boat that lies level can be sat in, another is held on to. */
+export function bearing({ outcome, carries }: Pick<Swamped, 'outcome' | 'carries'>, aboard: number): Phrase {
+  return phrase(`swamped.${outcome.state === 'floats' ? 'carries' : 'clings'}${carries >= aboard ? '.all' : ''}` as const, { n: carries });
 }
 
 /** Density of closed-cell foam, kg/m³ (two pounds a cubic foot). */

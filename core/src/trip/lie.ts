@@ -1,4 +1,4 @@
-import { afloat, emptyWeight, floaters, hullOf, loadOf, maximumDisplacement, placed, plateOf, swamped, waysHome, type Hull } from '../boat';
+import { afloat, bearing, emptyWeight, ENDURANCE, floaters, hullOf, loadOf, maximumDisplacement, placed, plateOf, swamped, waysHome, type Hull } from '../boat';
 import type { Boat, Figure, Finding } from '../model';
 import { phrase } from '../say';
 import { densityOf } from '../water';
@@ -73,7 +73,7 @@ function swampedFindings({ trip, people }: Context, boat: Boat, hull: Hull, dens
   if (full.spare < 0) return [finding({ ...base, id, level: 'fix', title: phrase('swamped.sinks.title'), because: [phrase('swamped.sinks.why', { litres: full.lacking })], assumed, source: 'archimedes', mend })];
   const level = full.outcome.state === 'floats';
   const carries = full.carries >= people.length;
-  return [finding({ ...base, id, level: level && carries ? 'set' : 'mind', title: phrase('swamped.title'), because: [phrase(level ? 'swamped.level' : 'swamped.not-level'), phrase(`swamped.${level ? 'carries' : 'clings'}${carries ? '.all' : ''}` as const, { n: full.carries })], assumed, source: 'archimedes', ...(level && carries ? {} : { mend }) })];
+  return [finding({ ...base, id, level: level && carries ? 'set' : 'mind', title: phrase('swamped.title'), because: [phrase(level ? 'swamped.level' : 'swamped.not-level'), bearing(full, people.length)], assumed, source: 'archimedes', ...(level && carries ? {} : { mend }) })];
 }
 
 /** The tick of the last look that says every opening was felt shut. */
@@ -106,7 +106,7 @@ export function wayFindings({ trip, boat, people, route }: Context): Finding[] {
   // The whole way out and home has to lie within what the tank gives with its reserve kept, or arms do.
   if (first.range && first.range[1] < far) {
     const arms = first.range[0] < first.range[1];
-    found.push(finding({ ...base, id: `ways/range/${trip.id}`, level: 'fix', title: phrase(arms ? 'ways.range.arms.title' : 'ways.range.title'), because: [phrase(arms ? 'ways.range.arms' : 'ways.range.why', { range: first.range[1], far, drive: phrase(`drive.${first.kind}`) })], source: arms ? 'paddle-pace' : 'thirds', mend }));
+    found.push(finding({ ...base, id: `ways/range/${trip.id}`, level: 'fix', title: phrase(arms ? 'ways.range.arms.title' : 'ways.range.title'), because: [phrase(arms ? 'ways.range.arms' : 'ways.range.why', { range: first.range[1], far, drive: phrase(`drive.${first.kind}`), ...(arms ? { hours: ENDURANCE.high } : {}) })], source: arms ? 'paddle-pace' : 'thirds', mend }));
   }
   return found;
 }

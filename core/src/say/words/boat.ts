@@ -101,7 +101,7 @@ export const BOAT_WORDS = {
   'ways.mend': 'Add another way',
   'ways.range.title': 'Further than the tank carries',
   'ways.range.arms.title': 'Further than arms carry',
-  'ways.range.arms': '{far:distance} in all; five to six hours with the {drive} make {range:distance}, and few people keep that up.',
+  'ways.range.arms': '{far:distance} in all; {hours:duration} with the {drive} make {range:distance}, and few people keep that up.',
   'ways.range.why': '{far:distance} in all; with the reserve kept the {drive} carries {range:distance}.',
   'drive.paddle': 'paddle', 'drive.oars': 'oars', 'drive.pedals': 'pedals', 'drive.outboard': 'outboard', 'drive.electric': 'electric motor', 'drive.inboard': 'inboard engine', 'drive.sail': 'sail',
   'card.look': 'Point at whoever is in the water and don’t look away. Throw something that floats.',
