@@ -4,7 +4,7 @@ import { afloat, bearing, emptyWeight, floaters, holesOf, leak, leaning, swamped
 import type { Boat } from '@escale/core/model';
 import { render } from '@escale/core/say';
 import { FLOODING, FLOTATION } from '@escale/core/trip';
-import { format, spanText } from '@escale/core/units';
+import { format, MINUTE, spanText } from '@escale/core/units';
 import { Choice } from '../../ui/choice';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
@@ -129,12 +129,12 @@ function useLeaks(hull: Hull, holes: Hole[], weight: Lie['lie']['weight'], densi
   return held?.job === job ? held.found : [];
 }
 
-const leakWord = ({ swamped: at, end, inflow }: Leak) => (inflow <= 0 ? 'stays over the water' : at === undefined ? 'held' : `${spanText(at).replace('0 min', 'under a minute')} to ${end === 'capsized' ? 'capsize' : 'swamped'}`);
-function leakLines({ inflow, third, atThird, aboard }: Leak, guessed: boolean, boat: Boat, flow: (q: number) => string): string[] {
+export const leakWord = ({ swamped: at, end, inflow }: Leak) => (inflow <= 0 ? 'stays over the water' : at === undefined ? 'held' : `${at < MINUTE ? 'under a minute' : spanText(at)} to ${end === 'capsized' ? 'capsize' : 'swamped'}`);
+function leakLines({ inflow, third, atThird, aboard, swamped: at }: Leak, guessed: boolean, boat: Boat, flow: (q: number) => string): string[] {
   if (inflow <= 0) return ['In flat water nothing runs in.'];
   const planing = boat.propulsion.some((p) => p.kind === 'outboard' || p.kind === 'inboard');
   return [
     `${(inflow * 60_000).toFixed(0)} L a minute at first (${flow(inflow)})${guessed ? ', its bore taken from its kind' : ''}.`,
-    third === undefined ? `${(aboard * 1000).toFixed(0)} L aboard at the end; she is never a third full.` : `A third full after ${spanText(third)}${atThird ? `, ${degrees(atThird.trim)} down by the ${atThird.trim >= 0 ? 'stern' : 'bow'}${planing ? `; full throttle then makes about ${format(FLOODING.planingFlooded.share, 'percent', 'metric')} of her planing speed until the water spreads` : ''}` : ''}.`,
+    third === undefined ? `${(aboard * 1000).toFixed(0)} L aboard at the end${at === undefined ? '; she is never a third full' : ', before she is a third full'}.` : `A third full after ${spanText(third)}${atThird ? `, ${degrees(atThird.trim)} down by the ${atThird.trim >= 0 ? 'stern' : 'bow'}${planing ? `; full throttle then makes about ${format(FLOODING.planingFlooded.share, 'percent', 'metric')} of her planing speed until the water spreads` : ''}` : ''}.`,
   ];
 }

@@ -6,6 +6,7 @@ import { NewBoat } from '../boat/new-boat';
 import { CardPage, HandoverPage } from '../boat/boat-pages';
 import { BoatSection } from '../plan/boat-section';
 import { ThingPage } from '../shed/thing-page';
+import { leakWord } from './ask-three';
 import { LoadSection } from './load-section';
 
 const FOUR = '01890000-0000-7000-8000-000000000056', PLOVER = '01890000-0000-7000-8000-000000000007', SPRAT = '01890000-0000-7000-8000-000000000005';
@@ -66,6 +67,11 @@ describe('the plan of the boat', () => {
     show(<LoadSection />, { trip: FOUR });
     expect(await screen.findByText(/Length and beam are needed/)).toBeTruthy();
   });
+});
+
+test('the time that is left is told whole', () => {
+  const told = (swamped: number) => leakWord({ inflow: 0.001, aboard: 1, end: 'swamped', swamped });
+  expect([20, 60, 600, 1800, 7200].map(told)).toEqual(['under a minute to swamped', '1 min to swamped', '10 min to swamped', '30 min to swamped', '2 h 00 to swamped']);
 });
 
 describe('a new boat', () => {
