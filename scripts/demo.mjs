@@ -1,24 +1,7 @@
-// `npm run demo`: sets up, starts with demo data, prints the address. Ctrl-C ends it; what you change is kept in .data.
-import { spawn } from 'node:child_process';
-import { join } from 'node:path';
-import { buildApp, buildServer, install, ROOT, say } from './setup.mjs';
+// `npm run demo`: sets up, starts with demo data, prints the address. Its memory is a folder of its own.
+import { serve } from './serve.mjs';
 
-const began = Date.now();
-await install();
-await buildApp();
-await buildServer();
-say('opening the memory (the first time makes it, which takes ten seconds) …');
-const server = spawn(process.execPath, ['server/dist/main.js'], {
-  cwd: ROOT, stdio: ['ignore', 'pipe', 'inherit'],
-  env: { ...process.env, ESCALE_DEMO: '1', ESCALE_APP: join(ROOT, 'app/dist'), NODE_ENV: 'production' },
+await serve({
+  env: { ESCALE_DEMO: '1', ESCALE_DATA: process.env.ESCALE_DATA ?? '.data/demo' },
+  says: 'Demo data: an invented coast, not for navigation; weather and telephone are invented too.',
 });
-let told = false;
-server.stdout.on('data', (chunk) => {
-  const ready = /"address":"([^"]+)"/.exec(String(chunk));
-  if (ready && !told) {
-    told = true;
-    console.log(`\n  Escale is ready: ${ready[1]}\n  Demo data: an invented coast, not for navigation. (${((Date.now() - began) / 1000).toFixed(0)} s)\n`);
-  } else if (/"level":(50|60)/.test(String(chunk))) process.stdout.write(chunk);
-});
-for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal));
-server.on('exit', (code) => process.exit(code ?? 0));

@@ -71,8 +71,14 @@ export function useMessages(): MessageView[] {
   return useRead<{ messages: MessageView[] }>('/api/messages', OFTEN).answer?.body.messages ?? [];
 }
 
-export function useCalls(): { key: string; to: string; text: string; at: number }[] {
-  return useRead<{ calls: { key: string; to: string; text: string; at: number }[] }>('/api/standins/telephone', OFTEN).answer?.body.calls ?? [];
+export interface Calls {
+  /** A simulated telephone is set up; without one no message leaves. */
+  simulated: boolean;
+  calls: { key: string; to: string; text: string; at: number }[];
+}
+
+export function useCalls(): Calls | undefined {
+  return useRead<Calls>('/api/standins/telephone', OFTEN).answer?.body;
 }
 
 /** Weather for a trip's day. Undefined while it is asked for; `{}` when there is none. */

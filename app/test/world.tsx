@@ -43,7 +43,7 @@ export function fakeServer() {
     if (path.startsWith('/api/conditions')) return { forecast: { issuedAt: new Date(NOW - 3 * 36e5).toISOString(), source: 'test', hours } };
     if (path === '/api/plans') return { plans: server.plans };
     if (path.startsWith('/api/ticks')) return { items: [...server.ticks] };
-    return path === '/api/messages' ? { messages: [] } : { calls: [] };
+    return path === '/api/messages' ? { messages: [] } : { simulated: true, calls: [] };
   };
   globalThis.fetch = ((path: string, init?: { body?: string }) => {
     if (!server.up) return Promise.reject(new TypeError('no signal'));

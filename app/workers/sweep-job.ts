@@ -1,9 +1,9 @@
-import { CATALOGUE, packsFor, packsOf, sweep, type AssessInput, type Departure } from '@escale/core/trip';
+import { CATALOGUE, packsOn, sweep, type AssessInput, type Departure } from '@escale/core/trip';
 
 /** What is posted to the worker: validated before it was posted. Packs and catalogue ship with the worker itself. */
 export interface SweepJob { input: Pick<AssessInput, 'trip' | 'shed' | 'conditions' | 'now'>; from: number; until: number; step: number }
 
 export function sweepJob({ input, from, until, step }: SweepJob): Departure[] {
-  const jurisdiction = input.shed.waters.find((w) => w.id === input.trip.water)?.jurisdiction ?? [];
-  return sweep({ ...input, packs: packsFor(jurisdiction, packsOf(input.shed)), catalogue: CATALOGUE }, from, until, step);
+  const water = input.shed.waters.find((w) => w.id === input.trip.water);
+  return sweep({ ...input, packs: packsOn(water, input.shed), catalogue: CATALOGUE }, from, until, step);
 }

@@ -18,7 +18,7 @@ export function inputOf(n = 0, change: { trip?: Partial<Trip>; shed?: Partial<As
   const shed = { ...bundle.shed, ...change.shed };
   const trip = { ...bundle.trips[n], ...change.trip };
   const water = shed.waters.find((w) => w.id === trip.water);
-  return { trip, shed, conditions: change.forecast === null ? {} : { forecast: change.forecast ?? steady() }, packs: packsFor(water?.jurisdiction ?? []), catalogue: CATALOGUE, now: change.now ?? NOW };
+  return { trip, shed, conditions: change.forecast === null ? {} : { forecast: change.forecast ?? steady() }, packs: packsFor(water?.jurisdiction ?? [], undefined, water?.without), catalogue: CATALOGUE, now: change.now ?? NOW };
 }
 
 let n = 0;
@@ -27,6 +27,6 @@ export const id = () => `01890000-0000-7000-9000-${String((n += 1)).padStart(12,
 
 export const aBoat = (more: Partial<Boat> = {}): Boat => ({ id: id(), name: 'Tern', kind: 'skiff', propulsion: [{ kind: 'outboard', cruise: 5 }], openings: [], length: 4.5, ...more });
 export const aPerson = (more: Partial<Person> = {}): Person => ({ id: id(), name: 'Ash', born: '1990-01-01', mass: 75, ...more });
-export const anItem = (kind: string, more: Partial<GearItem> = {}): GearItem => ({ id: id(), kind, name: kind, count: 1, stowage: 'in-reach', state: 'ready', inspected: '2026-05-01', approval: 'approved', ...more });
+export const anItem = (kind: string, more: Partial<GearItem> = {}): GearItem => ({ id: id(), kind, name: kind, count: 1, stowage: 'in-reach', state: 'ready', inspected: '2026-05-01', approval: 'USCG 160.064', ...more });
 export const aPlace = (more: Partial<Place> = {}): Place => ({ id: id(), name: 'Slip', kind: 'launch', position: { lat: 41.2, lon: -29.5 }, ...more });
 export const aWater = (more: Partial<Water> = {}): Water => ({ id: id(), name: 'Mere', class: 'coastal', jurisdiction: ['US'], zone: 'UTC', answers: { 'us-signal-waters': true }, ...more });

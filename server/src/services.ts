@@ -8,8 +8,9 @@ import type { WeatherService } from './standins/weather';
 export interface Services {
   db: Db;
   clock: Clock;
-  weather: WeatherService;
-  telephone: Telephone;
+  /** Outside services. Absent: there is none, and pages say so. */
+  weather?: WeatherService;
+  telephone?: Telephone;
   household: string;
   log: Logger;
   /** Where this server is reached, for the links in messages. */

@@ -43,7 +43,7 @@ export async function makeWorld() {
     /** Everything forgotten, the demo put back. */
     reset: async () => {
       clock.set?.(NOW);
-      await db.execute(sql`TRUNCATE thing, command, tick, plan, plan_version, plan_event, deadline, message, contact_token, phone_call, device`);
+      await db.execute(sql`TRUNCATE thing, command, tick, plan, plan_version, plan_event, deadline, message, contact_token, phone_call, device, trip_conditions`);
       await db.transaction((tx) => importBundle(tx, demoBundle(NOW), HOME, NOW));
     },
     get: async <T>(path: string) => (await http.get(path).set('Host', 'localhost:4280')).body as T,

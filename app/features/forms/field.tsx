@@ -28,6 +28,8 @@ export interface FieldProps {
 export const pointerOf = (name: string) => `/${name.replaceAll('.', '/')}`;
 /** Deeper parts of a form are told how to save by the outermost. */
 const Basis = createContext<Record<string, string>>({});
+/** Says that a guessed value is so. Absent where nothing can be said yet. */
+export const SayingSo = createContext<((pointer: string) => void) | undefined>(undefined);
 
 /** One field of a schema, whatever it is. */
 export function Field({ basis, ...props }: FieldProps) {
@@ -39,11 +41,16 @@ export function Field({ basis, ...props }: FieldProps) {
 function Labelled({ shape, ...props }: FieldProps & { shape: Shape }) {
   const basis = useContext(Basis);
   const { meta, kind } = shape;
-  const guessed = basis[pointerOf(props.name)] === 'guessed';
+  const pointer = pointerOf(props.name);
+  const guessed = basis[pointer] === 'guessed';
+  const sayIt = useContext(SayingSo);
   const title = meta.title ?? props.name.split('.').at(-1) ?? '';
   return (
     <View style={{ gap: 4 }}>
-      <T as="label" style={{ fontSize: 14 }}>{title}{guessed ? ' · a guess' : ''}</T>
+      <View style={{ flexDirection: 'row', alignItems: 'center', gap: 8 }}>
+        <T as="label" style={{ fontSize: 14 }}>{title}{guessed ? ' · a guess' : ''}</T>
+        {guessed && sayIt ? <Button kind="quiet" label={`${title}: it is so`} onPress={() => sayIt(pointer)}>it is so</Button> : null}
+      </View>
       {kind === 'group' ? <Group shape={shape} {...props} /> : kind === 'none-or-group' ? <NoneOrGroup shape={shape} label={title} {...props} /> : kind === 'list' ? <List shape={shape} label={title} {...props} /> : <One shape={shape} label={title} {...props} />}
       {meta.help ? <T as="small">{meta.help}</T> : null}
     </View>

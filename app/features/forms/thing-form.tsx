@@ -6,7 +6,7 @@ import type * as z from 'zod';
 import { THINGS, type Patch, type ThingType } from '@escale/core/model';
 import { Button } from '../../ui/button';
 import { fieldId } from '../../data/where';
-import { Field } from './field';
+import { Field, SayingSo } from './field';
 import { fieldsOf } from './schema';
 
 type Values = Record<string, unknown>;
@@ -53,13 +53,20 @@ export function ThingForm({ type, doc, only, onPatch, onCreate, createLabel = 'A
     onPatch([read.data === undefined ? { op: 'unset', pointer: `/${top}` } : { op: 'set', pointer: `/${top}`, value: read.data }]);
   };
 
+  const sayIt = useMemo(() => {
+    if (!onPatch || !basis) return undefined;
+    return (pointer: string) => onPatch([{ op: 'set', pointer: '/basis', value: { ...basis, [pointer]: 'stated' } }]);
+  }, [onPatch, basis]);
+
   return (
+    <SayingSo.Provider value={sayIt}>
     <FormProvider {...form}>
       <View style={{ gap: 14 }}>
         {fields.map(([key, field]) => <Field key={key} name={key} schema={field} onLeft={save} {...(basis ? { basis } : {})} />)}
         {onCreate ? <Button kind="main" busy={form.formState.isSubmitting} onPress={() => void form.handleSubmit((values) => onCreate(values))()}>{createLabel}</Button> : null}
       </View>
     </FormProvider>
+    </SayingSo.Provider>
   );
 }
 

@@ -1,15 +1,20 @@
 import { View } from 'react-native';
 import { useRouter } from 'expo-router';
 import { positionText } from '@escale/core/floatplan';
+import type { Boat } from '@escale/core/model';
 import { CRAFT } from '@escale/core/model/lists';
 import { proceduresFor, stepStates, type Procedure } from '@escale/core/procedure';
-import { render } from '@escale/core/say';
-import { mayday } from '@escale/core/signals';
+import { plannedPosition } from '@escale/core/passage';
+import { clock, render } from '@escale/core/say';
+import { jacketsOf, mayday, type Spot } from '@escale/core/signals';
 import { kindsSupplying, PROCEDURES } from '@escale/core/trip';
-import { Button } from '../../ui/button';
+import { MS } from '@escale/core/units';
+import { useNow } from '../../data/hooks';
+import { Button, Row } from '../../ui/button';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
 import { useTrip } from '../trip/use-trip';
+import { useHere, type Here } from './here';
 import { useRun } from './use-run';
 
 /** What a searcher can see, hear or receive. */
@@ -58,11 +63,10 @@ function ProcedureCard({ procedure }: { procedure: Procedure }) {
 /** What to do in the first ten seconds, and the words to say with boat, people and place filled in. */
 export function TroubleSection() {
   const router = useRouter();
-  const { trip, shed, reader, assessment } = useTrip();
+  const { trip, shed, assessment } = useTrip();
   const p = usePalette();
   const found = useProcedures('trouble');
   const boat = shed.boats.find((b) => b.id === trip.boat);
-  const launch = shed.places.find((pl) => pl.id === trip.launch);
   const used = new Set(assessment.requirements.filter((r) => r.applies !== 'no').flatMap((r) => r.metBy.map((u) => u.item)));
   const signals = shed.gear.filter((g) => used.has(g.id) && SIGNALS.has(g.kind)).map((g) => g.name.toLowerCase());
   return (
@@ -76,13 +80,35 @@ export function TroubleSection() {
         </View>
       ))}
       {found.length === 0 ? <T as="soft">No steps for this kind of boat yet. Stay with her, get on her or into her, call.</T> : null}
-      {boat ? (
-        <View style={{ gap: 6 }}>
-          <T as="section" heading={3}>Say on the radio, channel 16</T>
-          {mayday(boat, trip.crew.length, launch ? positionText(launch.position) : '…', signals).map((line, i) => <T key={i} style={{ fontSize: 18, lineHeight: 26 }}>{render(line, reader)}</T>)}
-          <T as="small">The position is that of {launch?.name ?? 'the launch'}: say where you are now. Only where life is in danger.</T>
-        </View>
-      ) : null}
+      {boat ? <Words boat={boat} signals={signals} /> : null}
     </View>
   );
+}
+
+/** The words for the radio: the position is this device's where it may be read, else the plan's, said as such. */
+function Words({ boat, signals }: { boat: Boat; signals: string[] }) {
+  const { trip, shed, reader, assessment } = useTrip();
+  const now = useNow(MS.minute);
+  const { here, said, ask } = useHere();
+  const spot = spotOf(here, () => {
+    const { schedule } = assessment;
+    const out = schedule?.home !== undefined && now >= schedule.leave && now <= schedule.home;
+    return out && trip.launch ? plannedPosition(schedule, trip.launch, shed.places, now) : undefined;
+  }, shed.places.find((pl) => pl.id === trip.launch)?.position);
+  return (
+    <View style={{ gap: 6 }}>
+      <T as="section" heading={3}>Say on the radio, channel 16</T>
+      {mayday(boat, trip.crew.length, spot, jacketsOf(trip.crew), signals).map((line, i) => <T key={i} style={{ fontSize: 18, lineHeight: 26 }}>{render(line, reader)}</T>)}
+      <T as="small">{here ? `Read by this device at ${clock(here.at, reader)}, good to ${Math.round(here.accuracy)} m.` : spot.from === 'plan' ? 'The position is where your plan has you now; this device was not asked.' : 'Say where you are now: what you see, how far off, in which direction.'} Only where life is in danger.</T>
+      {said ? <T as="soft" role="status">{said}</T> : null}
+      <Row><Button wet onPress={ask}>{here ? 'Read the position again' : 'Use this device’s position'}</Button></Row>
+    </View>
+  );
+}
+
+function spotOf(here: Here | undefined, planned: () => { lat: number; lon: number } | undefined, launch: { lat: number; lon: number } | undefined): Spot {
+  if (here) return { text: positionText(here), from: 'device' };
+  const plan = planned();
+  if (plan) return { text: positionText(plan), from: 'plan' };
+  return launch ? { text: positionText(launch), from: 'launch' } : { text: '', from: 'none' };
 }

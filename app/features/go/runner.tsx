@@ -7,19 +7,29 @@ import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
 import type { useRun } from './use-run';
 
-interface Props { procedure: Procedure; run: ReturnType<typeof useRun>; now: number; leave: () => void }
+interface Props {
+  procedure: Procedure;
+  run: ReturnType<typeof useRun>;
+  now: number;
+  leave: () => void;
+  /** Who else is there to look a second time: names, by id. */
+  others?: { id: string; name: string }[];
+}
 
 /** One big step at a time, with wet hands. What has sunk boats is looked at twice; what can't be done now stays open. */
-export function Runner({ procedure, run, now, leave }: Props) {
+export function Runner({ procedure, run, now, leave, others = [] }: Props) {
   const p = usePalette();
   const [back, setBack] = useState<string>();
   const states = stepStates(procedure.steps, run.ticks);
   const open = procedure.steps.filter((s) => !states.get(s.id)?.done);
   const skipped = new Set(run.ticks.filter((t) => t.skipped).map((t) => t.step));
+  // What is locked is not offered, whatever was chosen.
   const ready = open.filter((s) => states.get(s.id)?.blockedBy.length === 0);
-  // First what was never touched; then the second looks; then what was put off.
-  const next = procedure.steps.find((s) => s.id === back && !states.get(s.id)?.done)
-    ?? ready.find((s) => !states.get(s.id)?.wantsSecond && !skipped.has(s.id)) ?? ready.find((s) => states.get(s.id)?.wantsSecond) ?? ready[0];
+  const wants = (s: Step) => states.get(s.id)?.wantsSecond === true;
+  const due = (s: Step) => (states.get(s.id)?.againFrom ?? 0) <= now;
+  // First what was never touched; then the second looks, which what can't be undone waits for; then what was put off.
+  const next = ready.find((s) => s.id === back)
+    ?? ready.find((s) => !wants(s) && !skipped.has(s.id)) ?? ready.find((s) => wants(s) && due(s)) ?? ready.find((s) => !wants(s)) ?? ready.find(wants);
   const done = procedure.steps.length - open.length;
 
   if (!run.held) {
@@ -36,34 +46,51 @@ export function Runner({ procedure, run, now, leave }: Props) {
     return (
       <Stage title={procedure.title} leave={leave}>
         <T as="title" style={{ fontSize: 30, lineHeight: 36 }}>{open.length === 0 ? 'All done.' : `${open.length} steps still open`}</T>
-        <T style={{ fontSize: 18 }}>{open.length === 0 ? 'Every step was ticked, and what asks for it was looked at twice.' : open.map((s) => s.what).join(' ')}</T>
+        <T style={{ fontSize: 18 }}>{open.length === 0 ? 'Every step was ticked; what asks for it was looked at again, later or by another eye.' : open.map((s) => s.what).join(' ')}</T>
         <View style={{ flex: 1 }} />
         <Button kind="main" wet onPress={() => { void run.end(now); leave(); }}>Close</Button>
       </Stage>
     );
   }
-  return <StepView key={next.id + String(states.get(next.id)?.wantsSecond)} step={next} done={done} open={open} {...{ procedure, run, now, leave }} second={states.get(next.id)?.wantsSecond === true} putOff={skipped.has(next.id)} choose={setBack} />;
+  return <StepView key={next.id + String(states.get(next.id)?.wantsSecond)} step={next} done={done} open={open} {...{ procedure, run, now, leave, others }} second={states.get(next.id)?.wantsSecond === true} againFrom={states.get(next.id)?.againFrom} locked={open.filter((s) => states.get(s.id)?.blockedBy.includes(next.id)).map((s) => s.what)} putOff={skipped.has(next.id)} choose={setBack} />;
 }
 
-function StepView({ step, procedure, run, now, leave, second, putOff, done, open, choose }: Props & { step: Step; second: boolean; putOff: boolean; done: number; open: Step[]; choose: (id: string) => void }) {
+interface StepProps extends Props {
+  step: Step;
+  second: boolean;
+  /** When one's own eye may look again, epoch ms. */
+  againFrom: number | undefined;
+  /** Steps that wait for this one. */
+  locked: string[];
+  putOff: boolean;
+  done: number;
+  open: Step[];
+  choose: (id: string) => void;
+}
+
+function StepView({ step, procedure, run, now, leave, others = [], second, againFrom, locked, putOff, done, open, choose }: StepProps) {
   const p = usePalette();
   const [list, setList] = useState(false);
   const at = new Date(now).toISOString();
-  const tick = () => void run.mark({ step: step.id, at, ...(second ? { second: true } : {}) });
+  const tick = (by?: string) => void run.mark({ step: step.id, at, ...(second ? { second: true } : {}), ...(by ? { by } : {}) });
+  const early = second && againFrom !== undefined && now < againFrom;
   return (
     <Stage title={procedure.title} leave={leave} note={`${done} of ${procedure.steps.length} done`}>
-      {second ? <T as="section" style={{ borderWidth: 2, borderColor: p.ink, padding: 8, alignSelf: 'flex-start' }}>Second look, by another eye or again by yours</T> : putOff ? <T as="section">Put off before</T> : null}
+      {second ? <T as="section" style={{ borderWidth: 2, borderColor: p.ink, padding: 8, alignSelf: 'flex-start' }}>Second look, by another eye or later by yours</T> : putOff ? <T as="section">Put off before</T> : null}
       <T as="title" heading={2} style={{ fontSize: 32, lineHeight: 40 }}>{step.what}</T>
       <T style={{ fontSize: 19, lineHeight: 27 }}>{step.why}</T>
       {step.danger ? <T as="strong" style={{ fontSize: 18, lineHeight: 25 }}>{step.danger}</T> : null}
       {step.who ? <T as="soft">{step.who}</T> : null}
+      {locked.length > 0 ? <T as="soft">Until then this stays locked: {locked.join(' ')}</T> : null}
+      {early ? <T as="soft" role="status">Your own eye looks again in {Math.ceil((againFrom - now) / 1000)} s; another’s may now.</T> : null}
       {list ? open.map((s) => <Button key={s.id} kind="quiet" onPress={() => choose(s.id)}>{s.what}</Button>) : null}
       <View style={{ flex: 1, minHeight: 24 }} />
       <Row>
         <Button once onPress={() => void run.mark({ step: step.id, at, skipped: true })} disabled={open.length === 1} style={{ flex: 1 }}>Not now</Button>
         <Button onPress={() => setList(!list)} style={{ flex: 1 }}>What is open</Button>
       </Row>
-      <Button kind="main" wet once onPress={tick} style={{ minHeight: 88 }}>{second ? 'Seen again' : 'Done'}</Button>
+      {second ? others.map((o) => <Button key={o.id} wet once onPress={() => tick(o.id)}>{`${o.name} looked`}</Button>) : null}
+      <Button kind="main" wet once disabled={early} onPress={() => tick()} style={{ minHeight: 88 }}>{second ? 'Seen again' : 'Done'}</Button>
     </Stage>
   );
 }

@@ -1,9 +1,12 @@
+import { useMemo } from 'react';
 import { ScrollView, View } from 'react-native';
 import { useRouter } from 'expo-router';
 import { isOpen } from '@escale/core/floatplan';
-import { ARRIVED, landingsFrom, plannedPosition } from '@escale/core/passage';
-import { clock } from '@escale/core/say';
+import { ARRIVED, landingsFrom, plannedPosition, type Landing } from '@escale/core/passage';
+import { clock, render, type Reader } from '@escale/core/say';
+import { CHART_DATUMS } from '@escale/core/trip';
 import { format, MS, spanText } from '@escale/core/units';
+import { tideOf } from '@escale/core/water';
 import { Button, Row } from '../../ui/button';
 import { Logo } from '../../ui/logo';
 import { T } from '../../ui/text';
@@ -93,23 +96,31 @@ function countdown(ms: number): string {
   return ms < SECONDS_UNDER ? `${minutes}:${two(Math.floor((ms % MS.minute) / MS.second))}` : `${Math.floor(minutes / 60)}:${two(minutes % 60)}`;
 }
 
-/** The landing nearest to where the plan has you now, at the speed you have when tired. */
+/** The landing nearest to where the plan has you now, at the speed you have when tired; one of which something is not known is said as such. */
 function NearestLanding() {
   const now = useNow(MS.minute);
-  const { shed, trip, assessment: { schedule } } = useTrip();
+  const { shed, trip, reader, assessment: { schedule } } = useTrip();
   const boat = shed.boats.find((b) => b.id === trip.boat);
+  const water = shed.waters.find((w) => w.id === trip.water);
   const slow = boat?.propulsion[0]?.slow ?? boat?.propulsion[0]?.cruise;
   const here = schedule && trip.launch ? plannedPosition(schedule, trip.launch, shed.places, now) : undefined;
-  const best = here && landingsFrom(here, shed.places, slow)[0];
-  if (!best) return null;
-  const there = best.metres < ARRIVED;
+  const tide = useMemo(() => water?.tide && tideOf(water.tide), [water]);
+  const found = here && landingsFrom(here, shed.places, { now, ...(water ? { water: water.id } : {}), ...(slow ? { speed: slow } : {}), ...(tide && CHART_DATUMS.has(tide.datum) ? { tideAt: (at: number) => tide.heightAt(at) } : {}) });
+  const best = found?.[0];
+  if (!found || !best) return <Panel title="Nearest landing"><T as="soft">No place is known on this water at which one can land now. Enter beaches and harbours, with their kind of shore.</T></Panel>;
+  // A doubtful shore that is much nearer is worth a look all the same.
+  const nearer = found.find((l) => l.doubts.length > 0 && l.metres < best.metres);
   return (
-    <Panel title="Nearest landing">
-      <T as="figure">{there ? 'here' : `${format(best.metres, 'distance', 'metric')}  ${format(best.bearing, 'bearing', 'metric')}${best.seconds === undefined ? '' : `  ${spanText(best.seconds)}`}`}</T>
-      <T as="soft">{best.place.name}. From where the plan has you now{slow && !there ? `, at ${format(slow, 'speed', 'metric')} when tired` : ''}. The bearing is true.</T>
+    <Panel title={best.doubts.length > 0 ? 'Nearest landing, not sure' : 'Nearest landing'}>
+      <T as="figure">{way(best, reader)}</T>
+      <T as="soft">{best.place.name}{best.doubts.length > 0 ? `: ${best.doubts.map((d) => render(d, reader)).join('; ')}` : ''}. From where the plan has you now{slow && best.metres >= ARRIVED ? `, at ${format(slow, 'speed', reader.units)} when tired` : ''}. The bearing is true.</T>
+      {nearer ? <T as="soft">Nearer: {nearer.place.name}, {way(nearer, reader)}; {nearer.doubts.map((d) => render(d, reader)).join('; ')}.</T> : null}
     </Panel>
   );
 }
+
+const way = ({ metres, bearing, seconds }: Landing, { units }: Reader) =>
+  metres < ARRIVED ? 'here, by the plan' : [format(metres, 'distance', units), format(bearing, 'bearing', units), seconds === undefined ? '' : spanText(seconds)].filter(Boolean).join('  ');
 
 function Panel({ title, children }: { title: string; children: React.ReactNode }) {
   const p = usePalette();

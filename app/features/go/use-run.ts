@@ -4,7 +4,7 @@ import type { Run } from '@escale/core/model';
 import { procedureOf, type Procedure } from '@escale/core/procedure';
 import { PROCEDURES } from '@escale/core/trip';
 import { useKind } from '../../data/hooks';
-import { change, create, newId } from '../../data/send';
+import { change, create, deviceId, newId } from '../../data/send';
 import type { Held } from '../../data/things';
 import { useTrip } from '../trip/use-trip';
 
@@ -31,7 +31,8 @@ async function begin(procedure: string, trip: string | undefined, at: number): P
 }
 
 async function mark(held: Held<'run'> | undefined, tick: Run['ticks'][number]): Promise<void> {
-  if (held) await change(held, [{ op: 'append', pointer: '/ticks', value: tick }], 'a step');
+  // Without a name it is whoever holds this device: another phone is another eye.
+  if (held) await change(held, [{ op: 'append', pointer: '/ticks', value: { by: await deviceId(), ...tick } }], 'a step');
 }
 
 async function end(held: Held<'run'> | undefined, at: number): Promise<void> {

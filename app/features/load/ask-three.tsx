@@ -1,6 +1,6 @@
 import { useEffect, useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { afloat, bearing, emptyWeight, floaters, holesOf, leak, leaning, swamped, type Hole, type Hull, type Leak, type Outcome } from '@escale/core/boat';
+import { afloat, bearing, emptyWeight, floaters, holesOf, leak, leaning, shutHull, spaceOf, swamped, type Body, type Hole, type Hull, type Leak, type Outcome, type Swamped } from '@escale/core/boat';
 import type { Boat } from '@escale/core/model';
 import { render } from '@escale/core/say';
 import { FLOODING, FLOTATION } from '@escale/core/trip';
@@ -65,38 +65,48 @@ function Swamps({ boat, now: { hull, spots, density } }: { boat: Boat; now: Lie 
   const aboard = useMemo(() => aboardOf({ trip, shed }), [trip, shed]);
   const rows = useMemo(() => {
     const { bags } = FLOTATION;
-    const fill = (as: Boat, extra: Parameters<typeof floaters>[3] = []) => swamped(hull, floaters(as, hull, FLOTATION, extra), emptyWeight(boat, hull), spots.filter((s) => s.is === 'thing'), aboard.flatMap((p) => p.mass ?? []), density, FLOTATION);
-    const { reserve: _reserve, flotation: _flotation, ...bare } = boat;
+    const things = spots.filter((s) => s.is === 'thing'), crew = spots.filter((s) => s.is === 'person');
+    const fill = (bodies: Body[]) => swamped(hull, bodies, emptyWeight(boat, hull), things, crew, density, FLOTATION);
+    const sealed = boat.flotation === 'sealed-hull';
+    const fore = { what: 'bag' as const, where: 'bow' as const, litres: bags.litres };
     return [
-      { title: 'As she is', found: fill(boat) },
-      { title: `With bags of ${bags.litres} L fore and aft`, found: fill(boat, [{ what: 'bag', where: 'bow', litres: bags.litres }, { what: 'bag', where: 'stern', litres: bags.litres }]) },
-      { title: 'With nothing in her', found: fill(bare) },
+      ...(sealed ? [{ title: 'Plugs and hatches shut', found: fill(shutHull(hull)) }] : []),
+      { title: sealed ? 'Her hull full of water' : 'As she is', found: fill(floaters(boat, hull, FLOTATION)) },
+      { title: `${sealed ? 'Full, with' : 'With'} bags of ${bags.litres} L fore and aft`, found: fill(floaters(boat, hull, FLOTATION, [fore, { ...fore, where: 'stern' }])) },
     ];
-  }, [boat, hull, spots, aboard, density]);
+  }, [boat, hull, spots, density]);
   return (
     <View role="list" aria-label="She is swamped">
       {rows.map(({ title, found }) => (
         <Answer
-          key={title} title={title} word={LIES[found.outcome.state]}
+          key={title} title={title} word={liesIn(found)}
           lines={found.spare < 0 ? [`${Math.ceil(found.lacking)} L of foam or bags are lacking just to hold her and her kit.`] : [`Bears ${format(found.spare, 'mass', reader.units)} over her own weight and kit.`, render(bearing(found, aboard.length), reader)]}
         />
       ))}
-      <T as="small">People in the water are borne by it in part, as in the federal flotation test. Old foam soaks up water: weigh her once a year.</T>
+      <T as="small">Level: with everyone in their seats at most {FLOTATION.level.heel}° of list and trim, and her edge no deeper than {format(-FLOTATION.level.edge, 'shortLength', reader.units)}, as in the federal flotation test; water bears half of who sits in it. While she fills she may roll first. Old foam soaks up water: weigh her once a year.</T>
     </View>
   );
 }
+
+/** How she lies when she is full, in one word for the row. */
+const liesIn = ({ outcome, seated }: Swamped) => (seated ? 'floats level' : outcome.state === 'floats' ? 'floats low' : LIES[outcome.state]);
 
 const PUMPS = [{ value: 'none', label: 'Nobody bails' }, { value: 'bail', label: 'One bails' }, { value: 'pump', label: 'Pump' }, { value: 'both', label: 'Pump and one bails' }];
 
 function Leaks({ boat, now: { hull, lie, density } }: { boat: Boat; now: Lie }) {
   const { reader } = useTrip();
   const [by, setBy] = useState('none');
+  const [sea, setSea] = useState(FLOODING.wash.usual);
   const holes = useMemo(() => holesOf(boat, hull, FLOODING), [boat, hull]);
-  const found = useLeaks(hull, holes, lie.weight, density, by);
+  const found = useLeaks(boat, hull, holes, lie.weight, density, by, sea);
+  const seas = FLOODING.wash.seas.map((height) => ({ value: String(height), label: height === 0 ? 'Flat' : format(height, 'height', reader.units) }));
   if (holes.length === 0) return <T as="soft">No openings are on her page yet: plug, bungs, hatches, scuppers. Add them there.</T>;
   return (
     <View style={{ gap: 8 }}>
+      <T as="label">Against it</T>
       <Choice label="Against it" options={PUMPS} value={by} onChange={(v) => v && setBy(v)} />
+      <T as="label">Waves</T>
+      <Choice label="Waves" options={seas} value={String(sea)} onChange={(v) => v && setSea(Number(v))} />
       <View role="list" aria-label="She leaks">
         {holes.map((hole, i) => (
           <Answer
@@ -105,21 +115,22 @@ function Leaks({ boat, now: { hull, lie, density } }: { boat: Boat; now: Lie }) 
           />
         ))}
       </View>
-      <T as="small">{OWN} A pump gives about {format(FLOODING.pumpReal.value, 'percent', reader.units)} of its label, a bucket tires after {spanText(FLOODING.bailer.seconds)}.</T>
+      <T as="small">Our own sum, from her measures. Over an opening above the water comes what waves of that height throw, by chance, more the lower it sinks; a small boat rides half of a wave. A pump gives about {format(FLOODING.pumpReal.value, 'percent', reader.units)} of its label, a bucket tires after {spanText(FLOODING.bailer.seconds)}.</T>
     </View>
   );
 }
 
 /** One opening after the other, each in a turn of its own, so that the page stays quick under the hand. */
-function useLeaks(hull: Hull, holes: Hole[], weight: Lie['lie']['weight'], density: number, by: string): (Leak | undefined)[] {
-  const job = useMemo(() => ({ hull, holes, weight, density, by }), [hull, holes, weight, density, by]);
+function useLeaks(boat: Boat, hull: Hull, holes: Hole[], weight: Lie['lie']['weight'], density: number, by: string, sea: number): (Leak | undefined)[] {
+  const job = useMemo(() => ({ boat, hull, holes, weight, density, by, sea }), [boat, hull, holes, weight, density, by, sea]);
   const [held, setHeld] = useState<{ job: object; found: Leak[] }>();
   useEffect(() => {
     const relief = { pump: job.by === 'pump' || job.by === 'both' ? FLOODING.pump.rated : 0, bailers: job.by === 'bail' || job.by === 'both' ? 1 : 0 };
     const found: Leak[] = [];
     const next = (): ReturnType<typeof setTimeout> => setTimeout(() => {
       if (found.length === job.holes.length) return;
-      found.push(leak(job.hull, job.holes[found.length], job.weight, job.density, relief, FLOODING));
+      const hole = job.holes[found.length];
+      found.push(leak({ hull: job.hull, hole, space: spaceOf(job.boat, job.hull, hole, FLOTATION), weight: job.weight, density: job.density, relief, sea: job.sea }, FLOODING));
       setHeld({ job, found: [...found] });
       timer = next();
     }, 0);
@@ -131,7 +142,7 @@ function useLeaks(hull: Hull, holes: Hole[], weight: Lie['lie']['weight'], densi
 
 export const leakWord = ({ swamped: at, end, inflow }: Leak) => (inflow <= 0 ? 'stays over the water' : at === undefined ? 'held' : `${at < MINUTE ? 'under a minute' : spanText(at)} to ${end === 'capsized' ? 'capsize' : 'swamped'}`);
 function leakLines({ inflow, third, atThird, aboard, swamped: at }: Leak, guessed: boolean, boat: Boat, flow: (q: number) => string): string[] {
-  if (inflow <= 0) return ['In flat water nothing runs in.'];
+  if (inflow <= 0) return ['In a sea like that nothing runs in.'];
   const planing = boat.propulsion.some((p) => p.kind === 'outboard' || p.kind === 'inboard');
   return [
     `${(inflow * 60_000).toFixed(0)} L a minute at first (${flow(inflow)})${guessed ? ', its bore taken from its kind' : ''}.`,

@@ -1,7 +1,7 @@
 import { useCallback, useState } from 'react';
 import { View } from 'react-native';
 import { Link } from 'expo-router';
-import { afloat, drives, freeboardBand, loadOf, plateOf, RESCUED, rescued, waysHome, type Way } from '@escale/core/boat';
+import { afloat, drives, freeboardBand, loadOf, plateOf, RESCUED, rescued, waysHome, type Plane, type Way } from '@escale/core/boat';
 import type { Boat, Person } from '@escale/core/model';
 import { phrase, render } from '@escale/core/say';
 import { HULLS } from '@escale/core/trip';
@@ -169,20 +169,30 @@ function Sure({ boat, now: { density }, way }: { boat: Boat; now: Lie; way: Way 
   );
 }
 
-function OneMore({ boat, now: { hull, spots, density } }: { boat: Boat; now: Lie }) {
+function OneMore({ boat, now: { hull, spots, density, lie } }: { boat: Boat; now: Lie }) {
   const { trip, shed, reader, assessment } = useTrip();
-  const { free } = afloat(boat, hull, [...spots, rescued(hull)], density);
+  const { free, outcome } = afloat(boat, hull, [...spots, rescued(hull)], density);
   const stranger: Person = { id: '01890000-0000-7000-8000-0000000000e2', name: 'One more', mass: RESCUED };
   const sum = loadOf(boat, [...aboardOf({ trip, shed }), stranger], trip);
   const { limit } = assessment.figures;
+  const cm = (m: number) => format(m, 'shortLength', reader.units);
+  const before = lie.free;
+  const deeper = outcome.state === 'floats' && lie.outcome.state === 'floats' && free && before
+    ? `Before it was ${cm(before.lowest)}: she sinks ${cm(sinkage(hull, lie.outcome.at.plane, outcome.at.plane))} amidships and trims ${format(Math.abs(outcome.at.trim - lie.outcome.at.trim), 'angle', reader.units)} ${outcome.at.trim < lie.outcome.at.trim ? 'by the bow' : 'by the stern'}${Math.abs(free.lowest - before.lowest) < NOTHING ? ', so her lowest edge, at the other end, stays where it was' : ''}.`
+    : undefined;
   return (
     <View style={{ gap: 2 }}>
       <T as="section" heading={3}>Room for one more</T>
-      <T>{free ? `With a rescued ${format(RESCUED, 'mass', reader.units)} low in the middle ${format(free.lowest, 'shortLength', reader.units)} of freeboard is left.` : 'With somebody rescued aboard she does not stay upright: tow them to the shallows or keep them on the hull, and call.'}</T>
+      <T>{free ? `With a rescued ${format(RESCUED, 'mass', reader.units)} low in the middle ${cm(free.lowest)} of freeboard is left at the lowest edge.` : 'With somebody rescued aboard she does not stay upright: tow them to the shallows or keep them on the hull, and call.'}</T>
+      {deeper ? <T as="soft">{deeper}</T> : null}
       {limit ? <T as="soft">{sum.total > limit.value ? `That is ${format(sum.total - limit.value, 'mass', reader.units)} over her limit: slowly, straight to the nearest shore.` : `${format(limit.value - sum.total, 'mass', reader.units)} under her limit.`}</T> : null}
     </View>
   );
 }
+
+/** A change of freeboard that is not seen, metres. */
+const NOTHING = 0.005;
+const sinkage = (hull: Lie['hull'], from: Plane, to: Plane) => to.h - from.h + ((to.t - from.t) * hull.length) / 2;
 
 /** Each way home, how far it carries with the reserve kept, and how fast with today's load. */
 function Ways({ boat, now: { lie } }: { boat: Boat; now: Lie }) {

@@ -33,6 +33,7 @@ function Filed({ plan }: { plan: PlanView }) {
   return (
     <View style={{ gap: 4 }}>
       <T as="section" heading={3}>Filed, version {plan.version}</T>
+      {plan.channel === 'none' ? <T as="strong">No message leaves this machine: tell your contacts yourself.</T> : plan.channel === 'stand-in' ? <T as="soft">The telephone here is simulated: nobody outside this machine hears of it.</T> : null}
       {plan.contacts.map((c) => <T key={c.id}>{c.name}: {c.accepted ? 'accepted' : c.opened ? 'opened, not accepted yet' : 'not accepted yet'}</T>)}
       <T as="soft">Home {clock(plan.times.home, reader)}, overdue {clock(plan.times.overdue, reader)} on {dayOf(plan.times.overdue, reader)}. The server acts then, whatever becomes of this phone.</T>
       <Link href={`/watch/${plan.id}`} style={{ paddingVertical: 12 }}><T style={{ textDecorationLine: 'underline' }}>The watch over this plan</T></Link>
@@ -63,18 +64,18 @@ function Draft({ amends }: { amends: string | undefined }) {
         <Button kind="main" disabled={lacks} busy={waiting} onPress={send}>{amends ? 'Send the change' : 'File'}</Button>
         {waiting ? <T as="soft">Waiting for signal: nothing is filed until it is through.</T> : null}
       </Row>
-      <T as="small">{amends ? 'Contacts hear of it. A later time home has to be accepted again.' : `Filing starts a clock on the server. Your contacts hear of it now, and again if you are not home by ${assessment.schedule?.overdue ? clock(assessment.schedule.overdue, reader) : 'the overdue time'}. Escale never rings a rescue service by itself.`}</T>
+      <T as="small">{amends ? 'Contacts hear of it. A later time home has to be accepted again.' : `Filing starts a clock on the server. It acts if you are not home by ${assessment.schedule?.overdue ? clock(assessment.schedule.overdue, reader) : 'the overdue time'}. Escale never rings a rescue service by itself.`}</T>
     </View>
   );
 }
 
 /** The sheet of the trip as it stands, or undefined while something it needs is missing. */
-function draftSheet({ trip, shed, assessment, now }: TripView): Sheet | undefined {
+function draftSheet({ trip, shed, assessment, now, input }: TripView): Sheet | undefined {
   const boat = shed.boats.find((b) => b.id === trip.boat), water = shed.waters.find((w) => w.id === trip.water);
   const people = trip.crew.flatMap((c) => shed.people.find((who) => who.id === c.person) ?? []);
   const contacts = trip.contacts.flatMap((c) => shed.contacts.find((who) => who.id === c) ?? []);
   if (!boat || !water || people.length === 0 || contacts.length === 0 || !assessment.schedule?.home) return undefined;
-  return sheetOf({ trip, boat, people, water, places: shed.places, gear: shed.gear, contacts, assessment, filedAt: now });
+  return sheetOf({ trip, boat, people, water, places: shed.places, gear: shed.gear, contacts, assessment, filedAt: now, inventedWeather: input.conditions.forecast?.invented === true });
 }
 
 /** The sheet as it stands frozen: never reckoned again. */

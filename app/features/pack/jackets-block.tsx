@@ -13,7 +13,7 @@ export function JacketsBlock() {
   const p = usePalette();
   const { prepared, assessment, shed, trip, reader } = useTrip();
   const { jackets, pieces, bodies } = prepared.match(assessment.leave).kit;
-  const { spare, throwable } = toThrow(jackets, pieces, bodies.approved);
+  const { spare, throwable } = toThrow(jackets, pieces, bodies);
   const people = trip.crew.flatMap((c) => shed.people.find((who) => who.id === c.person) ?? []);
   if (people.length === 0) return null;
   return (

@@ -22,7 +22,7 @@ const LAYERS: { id: Requirement['layer']; title: string; lead: string }[] = [
 export function KitSection() {
   const { assessment, trip, shed } = useTrip();
   const since = useSince(trip.id, assessment, trip.crew.length);
-  const asked = new Map(assessment.requirements.map((r) => [`kit/${r.rule}/${trip.id}`, r]));
+  const asked = new Map(assessment.requirements.map((r) => [`kit/${r.rule}/${r.boat ?? trip.id}`, r]));
   const layerOf = new Map([...asked].map(([id, r]) => [id, r.layer]));
   const came = new Set(since.comes.map((a) => a.key));
   const fresh = ({ id }: Finding) => came.has(`${asked.get(id)?.pack}/${asked.get(id)?.rule}`);

@@ -38,7 +38,7 @@ describe('rule packs', () => {
   test('each with its authority, version, how sure, and whether its own examples hold', async () => {
     show(<PacksPage />);
     const card = await screen.findByRole('link', { name: ireland.title });
-    expect(card.textContent).toMatch(/Department of Transport · version 2026\.1.*From memory, not verified.*5 of 5 hold/);
+    expect(card.textContent).toMatch(/Department of Transport · version 2026\.2.*From memory, not verified.*5 of 5 hold/);
     expect(screen.getAllByRole('link').length).toBeGreaterThanOrEqual(PACKS.length);
   });
   test('read rule by rule in plain words, with text, section, date and confidence', async () => {

@@ -5,7 +5,7 @@ import { CLOTHING, CRAFT } from '@escale/core/model/lists';
 import { fellows, kindsSupplying, towing } from '@escale/core/trip';
 import { format } from '@escale/core/units';
 import { Button, Row } from '../../ui/button';
-import { Choice, Tick } from '../../ui/choice';
+import { Choice } from '../../ui/choice';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
 import { fieldId, thingHref } from '../../data/where';
@@ -48,7 +48,7 @@ export function BoatSection() {
 /** Several boats on one trip: who is in which, and who can tow whom into today's wind. */
 function Company() {
   const p = usePalette();
-  const { trip, shed, reader, prepared, assessment } = useTrip();
+  const { trip, shed, reader, prepared, assessment, input } = useTrip();
   const wind = prepared.match(assessment.leave).world.facts['day.wind'];
   const all = fellows({ trip, shed, boat: shed.boats.find((b) => b.id === trip.boat), speed: speedOf(assessment) });
   return (
@@ -56,7 +56,7 @@ function Company() {
       <TripForm fields={COMPANY} />
       {all.length < 2 ? null : (
         <View role="list" aria-label="Who can tow whom">
-          <T as="strong">Towing into {typeof wind === 'number' ? format(wind, 'speed', reader.units) : 'a calm'}</T>
+          <T as="strong">Towing into {typeof wind === 'number' ? `${format(wind, 'speed', reader.units)}${input.conditions.forecast?.invented ? ' (invented weather)' : ''}` : 'a calm, as no wind is forecast for all hours'}</T>
           {all.map(({ boat, people }) => {
             const speed = towing(boat, typeof wind === 'number' ? wind : 0);
             return (
@@ -84,6 +84,8 @@ function CrewCard({ member, i, put }: { member: Member; i: number; put: (next: M
   const matched = assessment.requirements.flatMap((r) => r.metBy).find((use) => use.person === member.person)?.item;
   const jackets = shed.gear.filter((g) => JACKETS.has(g.kind));
   const jacket = shed.gear.find((g) => g.id === (member.jacket ?? matched));
+  const name = person?.name ?? 'Crew';
+  const drives = shed.boats.find((b) => b.id === trip.boat)?.propulsion.some((d) => d.kind === 'outboard' || d.kind === 'inboard');
   return (
     <View role="group" aria-label={person?.name ?? 'Someone no longer in the shed'} style={{ borderWidth: 1, borderColor: p.line, backgroundColor: p.raised, padding: 10, gap: 8 }}>
       <View style={{ flexDirection: 'row', justifyContent: 'space-between', alignItems: 'center' }}>
@@ -101,14 +103,28 @@ function CrewCard({ member, i, put }: { member: Member; i: number; put: (next: M
       ) : null}
       <T as="label">Wears</T>
       <Choice label={`Clothing of ${person?.name ?? 'crew'}`} id={fieldId(`/crew/${i}/clothing`)} options={WEARS} value={member.clothing} clearable onChange={(clothing) => put({ ...member, clothing: clothing as Member['clothing'] })} />
-      <Tick label="Jacket on from launch to landing" on={member.wearsJacket === true} onChange={(on) => put({ ...member, wearsJacket: on })} {...(jacket ? { note: jacket.name } : {})} />
+      <T as="label">Jacket on from launch to landing{jacket ? `: ${jacket.name}` : ''}</T>
+      <Said label={`${name} wears the jacket from launch to landing`} id={fieldId(`/crew/${i}/wearsJacket`)} value={member.wearsJacket} onChange={(on) => put(on === undefined ? without(member, 'wearsJacket') : { ...member, wearsJacket: on })} />
+      {member.role === 'skipper' && drives ? (
+        <>
+          <T as="label">Kill cord on whenever she runs</T>
+          <Said label={`${name} wears the kill cord`} id={fieldId(`/crew/${i}/cord`)} value={member.cord} onChange={(on) => put(on === undefined ? without(member, 'cord') : { ...member, cord: on })} />
+        </>
+      ) : null}
       {jackets.length > 0 ? <Choice label={`Jacket of ${person?.name ?? 'crew'}`} options={[{ value: '', label: 'The one that fits best' }, ...jackets.map((g) => ({ value: g.id, label: g.name }))]} value={member.jacket ?? ''} onChange={(id) => put(id ? { ...member, jacket: id } : without(member, 'jacket'))} /> : null}
     </View>
   );
 }
 
+const YES_NO = [{ value: 'yes', label: 'Yes' }, { value: 'no', label: 'No' }];
+
+/** Declared, denied, or not said: the three are kept apart. */
+function Said({ label, id, value, onChange }: { label: string; id: string; value: boolean | undefined; onChange: (value: boolean | undefined) => void }) {
+  return <Choice label={label} id={id} options={YES_NO} value={value === undefined ? undefined : value ? 'yes' : 'no'} clearable onChange={(v) => onChange(v === undefined ? undefined : v === 'yes')} />;
+}
+
 /** A member with one answer taken back: absent is unknown. */
-function without(member: Member, key: 'jacket' | 'today' | 'buddy'): Member {
+function without(member: Member, key: 'jacket' | 'today' | 'buddy' | 'wearsJacket' | 'cord'): Member {
   const { [key]: _gone, ...rest } = member;
   return rest;
 }

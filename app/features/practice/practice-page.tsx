@@ -1,9 +1,13 @@
+import { useState } from 'react';
 import { Pressable } from 'react-native';
 import { useLocalSearchParams, useRouter } from 'expo-router';
+import { CRAFT } from '@escale/core/model/lists';
 import { procedureOf } from '@escale/core/procedure';
+import { evaluate, type World } from '@escale/core/rules';
 import { dayOf } from '@escale/core/say';
 import { PROCEDURES } from '@escale/core/trip';
 import { Button } from '../../ui/button';
+import { Choice } from '../../ui/choice';
 import { Page } from '../../ui/page';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
@@ -32,14 +36,43 @@ export function PracticePage() {
   );
 }
 
-/** The same runner without a trip: every step of the procedure stands, because no fact rules one out. */
+const WITH = [{ value: 'alone', label: 'Alone' }, { value: 'others', label: 'With others' }];
+const WHEN = [{ value: 'day', label: 'By day' }, { value: 'dark', label: 'In the dark' }];
+const MOVED = [{ value: 'hand', label: 'By hand' }, { value: 'motor', label: 'With an engine' }, { value: 'electric', label: 'With an electric motor' }];
+const CRAFTS = Object.entries(CRAFT).map(([value, label]) => ({ value, label }));
+
+interface Drill { kind?: string; company?: string; light?: string; moved?: string }
+
+/** What was said of the walk, as facts; what was not said leaves both sides in, each with the word for whom it is. */
+function factsOf({ kind, company, light, moved }: Drill): World['facts'] {
+  return {
+    ...(kind ? { 'boat.kind': kind } : {}), ...(company ? { 'crew.alone': company === 'alone' } : {}), ...(light ? { 'day.dark': light === 'dark' } : {}),
+    ...(moved ? { 'boat.motor': moved !== 'hand', 'boat.combustion': moved === 'motor' } : {}),
+  };
+}
+
+/** The same runner without a trip, for the boat and the hour that one walks it for. */
 export function DrillPage() {
   const { procedure } = useLocalSearchParams<{ procedure: string }>();
   const router = useRouter();
   const now = useNow();
   const run = useRun(procedure, undefined);
+  const [drill, setDrill] = useState<Drill>({});
   const row = PROCEDURES.find((r) => r.id === procedure);
   const back = () => router.replace('/practice');
   if (!row) return <Page title="No such procedure"><Button onPress={back}>Practice</Button></Page>;
-  return <Runner procedure={procedureOf(row, { facts: {}, crew: [] })} run={run} now={now} leave={back} />;
+  const kinds = CRAFTS.filter(({ value }) => evaluate(row.for, { facts: { 'boat.kind': value }, crew: [] }).truth !== 'no');
+  const made = procedureOf(row, { facts: factsOf(drill), crew: [] });
+  const put = (key: keyof Drill) => (value: string | undefined) => setDrill((old) => ({ ...old, [key]: value }));
+  if (run.held) return <Runner procedure={made} run={run} now={now} leave={back} />;
+  return (
+    <Page title={row.title} lead="For which walk? What you leave open keeps both sides in, each with the word for whom it is." aside={<Button kind="quiet" onPress={back}>practice</Button>}>
+      <Choice label="Which boat" options={kinds} value={drill.kind} onChange={put('kind')} clearable />
+      <Choice label="With whom" options={WITH} value={drill.company} onChange={put('company')} clearable />
+      <Choice label="When" options={WHEN} value={drill.light} onChange={put('light')} clearable />
+      <Choice label="Moved how" options={MOVED} value={drill.moved} onChange={put('moved')} clearable />
+      <T as="soft">{made.steps.length} steps.</T>
+      <Button kind="main" wet once onPress={() => void run.begin(now)}>Begin</Button>
+    </Page>
+  );
 }

@@ -2,7 +2,7 @@ import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { THINGS } from '@escale/core/model';
-import { CATALOGUE, PACKS } from '@escale/core/trip';
+import { CATALOGUE, PACKS, switched } from '@escale/core/trip';
 import { Button, Row } from '../../ui/button';
 import { Choice, Tick } from '../../ui/choice';
 import { Empty, Page } from '../../ui/page';
@@ -92,8 +92,12 @@ function Rules({ held, at }: { held: Held<'water'>; at: string | undefined }) {
   useGoTo(at);
   const water = held.doc;
   const packs = PACKS.filter((pack: (typeof PACKS)[number]) => pack.jurisdiction !== '*');
-  const questions = packs.filter((pack) => water.jurisdiction.includes(pack.jurisdiction)).flatMap((pack) => pack.questions ?? []);
-  const toggle = (code: string, on: boolean) => void change(held, [{ op: 'set', pointer: '/jurisdiction', value: on ? [...water.jurisdiction, code] : water.jurisdiction.filter((j) => j !== code) }], 'whose rules hold');
+  const questions = packs.filter((pack) => water.jurisdiction.includes(pack.jurisdiction) && !water.without?.includes(pack.id)).flatMap((pack) => pack.questions ?? []);
+  const holds = (pack: (typeof PACKS)[number]) => water.jurisdiction.includes(pack.jurisdiction) && !water.without?.includes(pack.id);
+  const toggle = (pack: (typeof PACKS)[number], on: boolean) => {
+    const { jurisdiction, without } = switched(water, pack, on);
+    void change(held, [{ op: 'set', pointer: '/jurisdiction', value: jurisdiction }, without ? { op: 'set', pointer: '/without', value: without } : { op: 'unset', pointer: '/without' }], 'which rule lists hold');
+  };
   const answer = (id: string, value: string | undefined) => {
     const { [id]: _old, ...rest } = water.answers ?? {};
     void change(held, [{ op: 'set', pointer: '/answers', value: value === undefined ? rest : { ...rest, [id]: value === 'yes' } }], 'an answer about this water');
@@ -101,7 +105,7 @@ function Rules({ held, at }: { held: Held<'water'>; at: string | undefined }) {
   return (
     <View style={{ gap: 10 }}>
       <T as="section" heading={2}>Whose rules hold</T>
-      {packs.map((pack) => <Tick key={pack.id} label={pack.title} note={`Version ${pack.version}, from memory, not verified. Ask ${pack.authority}.`} on={water.jurisdiction.includes(pack.jurisdiction)} onChange={(on) => toggle(pack.jurisdiction, on)} />)}
+      {packs.map((pack) => <Tick key={pack.id} label={pack.title} note={`Version ${pack.version}, from memory, not verified. Ask ${pack.authority}.`} on={holds(pack)} onChange={(on) => toggle(pack, on)} />)}
       {questions.map((q) => (
         <View key={q.id} style={{ gap: 4 }}>
           <T as="label" style={{ fontSize: 14 }}>{q.ask}</T>

@@ -61,6 +61,7 @@ function Header({ view: { trip, shed, reader, assessment, input } }: { view: Tri
   const wide = useWide();
   const boat = shed.boats.find((b) => b.id === trip.boat), water = shed.waters.find((w) => w.id === trip.water);
   const crew = trip.crew.length === 1 ? 'alone' : trip.crew.length > 1 ? `${trip.crew.length} aboard` : undefined;
+  const invented = input.conditions.forecast?.invented === true;
   const issued = input.conditions.forecast?.issuedAt;
   const age = issued === undefined ? undefined : (input.now - Date.parse(issued)) / MS.second;
   return (
@@ -70,7 +71,7 @@ function Header({ view: { trip, shed, reader, assessment, input } }: { view: Tri
         <T as="title" heading={1} numberOfLines={1}>{trip.title}</T>
         <T as="label" numberOfLines={1}>{[assessment.leave === undefined ? trip.leave.date : dayOf(assessment.leave, reader), water?.name, boat?.name, crew].filter(Boolean).join(' · ')}</T>
       </View>
-      <T as="label" style={{ textAlign: 'right', ...(wide ? {} : { maxWidth: 68 }) }}>{age === undefined ? 'no forecast' : `forecast ${spanText(Math.max(0, age)).replace(/ h \d\d$/, ' h')} old`}</T>
+      <T as="label" style={{ textAlign: 'right', ...(wide ? {} : { maxWidth: 68 }) }}>{invented ? 'invented weather' : age === undefined ? 'no forecast' : `forecast ${spanText(Math.max(0, age)).replace(/ h \d\d$/, ' h')} old`}</T>
     </View>
   );
 }
@@ -96,6 +97,7 @@ function Strip({ view, axis, folded, onMove }: { view: TripView; axis: { from: n
   }
   return (
     <View>
+      {conditions.forecast?.invented ? <T as="label" style={{ paddingHorizontal: 12 }}>Invented weather, for show: the wind below is no forecast.</T> : null}
       <DayStrip strip={strip} schedule={schedule} leave={leave} departures={departures} reader={reader} onMove={onMove} onLeave={leaveAt} />
       <View style={{ flexDirection: 'row', justifyContent: 'space-between', alignItems: 'center', paddingHorizontal: 8 }}>
         <View style={{ flexDirection: 'row' }}>

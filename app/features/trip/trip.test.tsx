@@ -31,7 +31,7 @@ describe('kit', () => {
     show(<KitSection />, { trip: TRIP });
     await group(/^Stop: A sound signal/);
     const heads = screen.getAllByRole('heading', { level: 3 }).map((h) => h.textContent);
-    const order = ['Law here', 'A sound signal', 'Advised for this trip', 'A whistle on the body', 'Your own'].map((t) => heads.indexOf(t));
+    const order = ['Law here', 'A sound signal', 'Advised for this trip', 'A whistle on each body', 'Your own'].map((t) => heads.indexOf(t));
     expect(order).toEqual([...order].sort((a, b) => a - b));
     expect(order.every((i) => i >= 0)).toBe(true);
   });
@@ -48,7 +48,7 @@ describe('kit', () => {
     show(<KitSection />, { trip: TRIP });
     const stop = await group(/^Stop: A sound signal/);
     await user.click(within(stop).getByRole('button', { name: /^Why/ }));
-    expect(within(stop).getByText(/Inland Navigation Rules.*Inland Rules 33, 35.*from memory.*not verified/)).toBeTruthy();
+    expect(within(stop).getByText(/Inland Navigation Rules.*Rules 33, 35.*from memory.*not verified/)).toBeTruthy();
     expect(within(stop).getByText(/Ask the local authority/)).toBeTruthy();
   });
 });

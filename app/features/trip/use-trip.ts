@@ -2,7 +2,7 @@ import { createContext, useContext, useMemo } from 'react';
 import { isOpen } from '@escale/core/floatplan';
 import type { Assessment, PlanView, Shed, Trip } from '@escale/core/model';
 import type { Reader } from '@escale/core/say';
-import { CATALOGUE, packsFor, packsOf, prepare, stripAxis, type AssessInput, type Prepared } from '@escale/core/trip';
+import { CATALOGUE, packsOn, prepare, stripAxis, type AssessInput, type Prepared } from '@escale/core/trip';
 import { useConditions, useKind, useNow, usePlans, useThings, useTicks } from '../../data/hooks';
 import { useReader } from '../../data/settings';
 import type { Held } from '../../data/things';
@@ -42,7 +42,7 @@ export function useTripView(id: string): TripView | 'loading' | 'gone' {
   const reader = useReader(water?.zone ?? 'UTC');
 
   const input = useMemo<AssessInput | undefined>(
-    () => trip && { trip, shed, conditions: conditions ?? {}, packs: packsFor(water?.jurisdiction ?? [], packsOf(shed)), catalogue: CATALOGUE, now, ticks, ...(plan ? { plan } : {}) },
+    () => trip && { trip, shed, conditions: conditions ?? {}, packs: packsOn(water, shed), catalogue: CATALOGUE, now, ticks, ...(plan ? { plan } : {}) },
     [trip, shed, conditions, water, now, ticks, plan],
   );
   const prepared = useMemo(() => input && prepare(input), [input]);

@@ -7,7 +7,7 @@ import { MS, spanText } from '@escale/core/units';
 import { Empty, Page } from '../../ui/page';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
-import { useCalls, useNow, useWatchedPlans } from '../../data/hooks';
+import { useCalls, useMessages, useNow, useWatchedPlans, type Calls } from '../../data/hooks';
 
 export const STATE: Record<PlanState, string> = { draft: 'not filed', filed: 'filed, not left yet', 'under-way': 'under way', late: 'late', overdue: 'overdue', alarm: 'overdue, alarm given', closed: 'closed, home', cancelled: 'cancelled', found: 'found' };
 export const DEADLINE: Record<string, string> = { 'check-in': 'check-in', late: 'home', overdue: 'overdue', alarm: 'the sheet goes out' };
@@ -48,10 +48,35 @@ function PlanCard({ plan }: { plan: PlanView }) {
   );
 }
 
-/** The stand-in telephone: what lies on the contacts' phones. A real service would deliver it. */
+/** What was sent: on the phones of the stand-in telephone, or, where none is set up, what waits because nobody can be reached. */
 function Phones() {
+  const found = useCalls();
+  if (!found) return null;
+  return found.simulated ? <Simulated calls={found.calls} /> : <Unsent />;
+}
+
+/** No telephone: the words stand here, for whoever looks after them. */
+function Unsent() {
   const p = usePalette();
-  const calls = useCalls();
+  const messages = useMessages();
+  return (
+    <View style={{ gap: 8, marginTop: 12 }}>
+      <T as="section" heading={2}>Messages that nobody got</T>
+      <T as="small">No telephone and no mail is set up on this machine. The clock runs, but what it has to say stays here: tell your contacts yourself.</T>
+      {messages.length === 0 ? <T as="soft">Nothing to say yet.</T> : null}
+      {messages.map((m) => (
+        <View key={m.id} style={{ borderLeftWidth: 2, borderColor: p.ink, paddingLeft: 10, gap: 2 }}>
+          <T as="label">for {m.to} · {dayOf(m.made, { zone: 'UTC', locale: 'en-GB' })} {clock(m.made, { zone: 'UTC', locale: 'en-GB' })} UTC</T>
+          <T>{m.text.replace('[link]', '').trim()}</T>
+        </View>
+      ))}
+    </View>
+  );
+}
+
+/** The stand-in telephone: what lies on the contacts' phones. A real service would deliver it. */
+function Simulated({ calls }: Pick<Calls, 'calls'>) {
+  const p = usePalette();
   return (
     <View style={{ gap: 8, marginTop: 12 }}>
       <T as="section" heading={2}>Messages sent</T>

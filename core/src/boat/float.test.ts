@@ -20,7 +20,7 @@ const at = (mass: number, x = L / 2, y = 0, z = 0.2): Weight => ({ mass, x, y, z
 function loss(strips: Strip[]): number {
   const volume = 0.001, lies = whole([{ strips, share: 1 }]);
   const hung = at(1199, 2, 0, -0.5), tilt = { mass: volume * 1000, x: lies.x, y: lies.y, z: volume / 12 };
-  return float([hung, tilt]).gm - float([hung], { inside: { strips, volume } }).gm;
+  return float([hung, tilt]).gm - float([hung], { inside: { space: [{ strips, share: 1 }], volume } }).gm;
 }
 
 describe('a box, against closed forms', () => {

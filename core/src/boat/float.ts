@@ -82,8 +82,8 @@ export interface Bearing {
   weight: Weight;
   /** kg/m³ */
   density: number;
-  /** Water inside, m³, free to run in these strips. */
-  inside?: { strips: readonly Strip[]; volume: number };
+  /** Water inside, m³, free to run in this space: bodies added up, those with a negative share keep it out. */
+  inside?: { space: readonly Body[]; volume: number };
   /** Length and beam, to scale steps and residuals. */
   length: number;
   beam: number;
@@ -199,10 +199,9 @@ function heightFor(volumeAt: (h: number) => number, volume: number, from: number
 }
 
 /** Water of a volume at rest inside, its surface parallel to the sea: where it stands over (0, 0) and where its centre lies. */
-export function pooled({ strips, volume }: NonNullable<Bearing['inside']>, { t, s }: Omit<Plane, 'h'>, from: number, length: number): Displaced & { h: number } {
-  const body = [{ strips, share: 1 }];
-  const h = heightFor((at) => below(body, { h: at, t, s }).volume, volume, -length, length, from, 1e-12);
-  return { ...below(body, { h, t, s }), h };
+export function pooled({ space, volume }: NonNullable<Bearing['inside']>, { t, s }: Omit<Plane, 'h'>, from: number, length: number): Displaced & { h: number } {
+  const h = heightFor((at) => below(space, { h: at, t, s }).volume, volume, -length, length, from, 1e-12);
+  return { ...below(space, { h, t, s }), h };
 }
 
 function slopes(residual: (plane: Plane) => [number, number, number], at: Plane, r: number[]): number[][] {

@@ -1,6 +1,6 @@
 import type { Boat } from '../model';
-import { equilibrium, freeboards, pooled, whole, type Floating, type Weight } from './float';
-import type { Hull } from './hull';
+import { equilibrium, freeboards, pooled, whole, type Body, type Floating, type Weight } from './float';
+import { sheerAt, type Hull } from './hull';
 
 const G = 9.80665;
 
@@ -8,8 +8,8 @@ const G = 9.80665;
 export interface FloodData {
   /** By kind of opening: bore in metres, place along as a share of the length, height as a share of the depth. */
   openings: Record<Boat['openings'][number]['kind'], { diameter: number; x: number; z: number }>;
-  /** Waves over an open hatch: so deep, for so great a share of the time. */
-  wash: { over: number; share: number };
+  /** Waves over an open hatch: the share of a wave that a small boat does not ride, significant heights to ask for, the usual one. */
+  wash: { rides: number; seas: number[]; usual: number };
   discharge: { value: number };
   /** A small electric pump by its label, 500 US gallons an hour, m³/s. */
   pump: { rated: number };
@@ -33,27 +33,67 @@ export function orifice(diameter: number, head: number, discharge: number): numb
 /** Water over a low edge: Q = 1.7·b·h^1.5, m³/s (broad-crested weir). Source `weir`. @example overEdge(1, 0.05) // 0.019 */
 export const overEdge = (width: number, depth: number) => (depth > 0 ? 1.7 * width * depth ** 1.5 : 0);
 
-export interface Hole { name: string; kind: Boat['openings'][number]['kind']; diameter: number; x: number; y: number; z: number; guessed: boolean }
+/**
+ * Mean flow over an edge that waves reach now and then: the weir above with the water's height over the edge as a normal
+ * variate about −free with a spread of a quarter of the significant height, m³/s. No waves, no flow over an edge above water.
+ * @param free metres of the edge over the mean water, sea significant height in metres as the boat feels it
+ */
+export function washOver(width: number, free: number, sea: number): number {
+  const spread = sea / 4;
+  if (spread <= 0) return overEdge(width, -free);
+  const from = Math.max(free / spread, -TAIL);
+  // Simpson's rule; beyond six spreads nothing comes.
+  const step = Math.max(0, TAIL - from) / WASH_STEPS;
+  let sum = 0;
+  for (let i = 0; i <= WASH_STEPS; i += 1) {
+    const u = from + i * step;
+    const weight = i === 0 || i === WASH_STEPS ? 1 : i % 2 === 1 ? 4 : 2;
+    const density = Math.exp((-u * u) / 2) / Math.sqrt(2 * Math.PI);
+    sum += weight * overEdge(width, u * spread - free) * density;
+  }
+  return (sum * step) / 3;
+}
+const TAIL = 6,
+  WASH_STEPS = 40;
+
+export interface Hole {
+  name: string;
+  kind: Boat['openings'][number]['kind'];
+  diameter: number;
+  x: number;
+  y: number;
+  z: number;
+  where?: Boat['openings'][number]['where'];
+  guessed: boolean;
+}
 
 /** Where each opening stands in the hull and how wide it is; what nobody entered is taken from its kind, and said. */
-export function holesOf(boat: Pick<Boat, 'openings'>, hull: Hull, data: FloodData): Hole[] {
+export function holesOf(boat: Pick<Boat, 'openings' | 'basis'>, hull: Hull, data: FloodData): Hole[] {
   const along = { bow: 0.8, middle: 0.5, stern: 0.06 } as const;
   // Two hulls: the hole is in one of them.
   const across = hull.form.hulls ? (hull.beam * (1 - hull.form.hulls.share)) / 2 : 0;
-  return boat.openings.map(({ name, kind, diameter, where }) => {
+  return boat.openings.map(({ name, kind, diameter, where }, i) => {
     const usual = data.openings[kind];
-    return { name, kind, diameter: diameter ?? usual.diameter, x: (where ? along[where] : usual.x) * hull.length, y: across, z: usual.z * hull.depth, guessed: diameter === undefined };
+    const guess = diameter === undefined || boat.basis?.[`/openings/${i}/diameter`] === 'guessed';
+    const x = where ? along[where] : usual.x;
+    return {
+      name,
+      kind,
+      diameter: diameter ?? usual.diameter,
+      x: x * hull.length,
+      y: across,
+      z: kind === 'hatch' ? sheerAt(hull.form, hull.depth, x) * usual.z : usual.z * hull.depth,
+      ...(where ? { where } : {}),
+      guessed: guess,
+    };
   });
 }
 
-/** Strips that one opening floods: of two hulls the one that it is in. */
-export function floodable(hull: Hull, hole: Pick<Hole, 'y'>): Hull['strips'] {
-  if (!hull.form.hulls) return hull.strips;
-  return hull.strips.map((strip) => ({ ...strip, rings: strip.rings.filter((ring) => Math.sign(ring[0] + ring[ring.length - 2]) === (hole.y >= 0 ? 1 : -1)) }));
-}
-
 /** Who or what throws water out. */
-export interface Relief { /** Rated flow of pumps, m³/s. */ pump: number; /** People with a bailer. */ bailers: number }
+export interface Relief {
+  /** Rated flow of pumps, m³/s. */ pump: number;
+  /** People with a bailer. */ bailers: number;
+}
 
 export interface Leak {
   /** m³/s when it begins. */
@@ -69,27 +109,52 @@ export interface Leak {
 }
 
 /** How she lies with so much water in her. */
-interface Stage { volume: number; head: number; trim: number; heel: number }
-const STAGES = 14, HALVINGS = 5;
+interface Stage {
+  volume: number;
+  /** Water outside over the hole, and over what stands inside above it, metres. */
+  outside: number;
+  head: number;
+  trim: number;
+  heel: number;
+}
+const STAGES = 14,
+  HALVINGS = 5;
 /** Nobody waits longer for an answer. */
 const HOURS = 6 * 3600;
+
+/** What a leak is reckoned from. */
+export interface Leaking {
+  hull: Hull;
+  hole: Hole;
+  /** The space that it floods (`spaceOf`). */
+  space: readonly Body[];
+  /** Everything that weighs, once. */
+  weight: Weight;
+  /** kg/m³ */
+  density: number;
+  relief: Relief;
+  /** Significant height of the waves, metres; a small boat rides a part of it. */
+  sea: number;
+}
 
 /**
  * Water runs in through one hole while pumps and bailers throw it out: dV/dt = Q(head) − relief(t). The head follows from
  * how she lies with the water inside her, balanced at fourteen amounts and read between; the sum is by Runge and Kutta.
  * She is swamped when her edge goes under or all of her can't bear it. About 30 ms: asked for when its section is open.
  */
-export function leak(hull: Hull, hole: Hole, weight: Weight, density: number, relief: Relief, data: FloodData): Leak {
-  const strips = floodable(hull, hole);
-  const room = whole([{ strips, share: 1 }]).volume;
+export function leak({ hull, hole, space, weight, density, relief, sea }: Leaking, data: FloodData): Leak {
+  const room = whole(space).volume;
   const bodies = [{ strips: hull.strips, share: 1 }];
   const staged = (volume: number): Stage | Leak['end'] => {
-    const found = equilibrium({ bodies, weight, density, length: hull.length, beam: hull.beam, ...(volume > 0 ? { inside: { strips, volume } } : {}) });
+    const inside = volume > 0 ? { inside: { space, volume } } : {};
+    const found = equilibrium({ bodies, weight, density, length: hull.length, beam: hull.beam, ...inside });
     if (found.state !== 'floats') return found.state === 'capsizes' ? 'capsized' : 'swamped';
     const { plane, trim, heel } = found.at;
-    const outside = plane.h + plane.t * hole.x + plane.s * hole.y - hole.z;
-    const inside = volume > 0 ? pooled({ strips, volume }, plane, plane.h, hull.length).h + plane.t * hole.x + plane.s * hole.y - hole.z : 0;
-    return hull.form.deck === 'open' && freeboards(hull, plane).lowest <= 0 ? 'swamped' : { volume, head: outside - Math.max(0, inside), trim, heel };
+    const over = (h: number) => h + plane.t * hole.x + plane.s * hole.y - hole.z;
+    const outside = over(plane.h);
+    const level = volume > 0 ? over(pooled({ space, volume }, plane, plane.h, hull.length).h) : 0;
+    if (hull.form.deck === 'open' && freeboards(hull, plane).lowest <= 0) return 'swamped';
+    return { volume, outside, head: outside - Math.max(0, level), trim, heel };
   };
   const stages: Stage[] = [];
   let end: Leak['end'] = 'holds';
@@ -112,24 +177,39 @@ export function leak(hull: Hull, hole: Hole, weight: Weight, density: number, re
       stages.push(stage);
     }
   }
-  return fill(stages, hole, room, relief, data, end);
+  return fill(stages, { hole, room, relief, sea: sea * data.wash.rides }, data, end);
 }
 
-function fill(stages: Stage[], hole: Hole, room: number, relief: Relief, data: FloodData, end: Leak['end']): Leak {
+function fill(
+  stages: Stage[],
+  { hole, room, relief, sea }: Pick<Leaking, 'hole' | 'relief' | 'sea'> & { room: number },
+  data: FloodData,
+  end: Leak['end'],
+): Leak {
   const last = stages[stages.length - 1];
   const between = (volume: number, pick: (s: Stage) => number): number => {
-    const k = Math.max(1, stages.findIndex((s) => s.volume >= volume));
-    const a = stages[k - 1], b = stages[k] ?? a;
+    const k = Math.max(
+      1,
+      stages.findIndex((s) => s.volume >= volume),
+    );
+    const a = stages[k - 1],
+      b = stages[k] ?? a;
     const f = b.volume > a.volume ? Math.min(1, (volume - a.volume) / (b.volume - a.volume)) : 0;
     return pick(a) + f * (pick(b) - pick(a));
   };
   const inflow = (volume: number) => {
+    if (volume >= room) return 0;
     const head = between(volume, (s) => s.head);
-    // A hatch over the water takes what waves throw over it.
-    return head <= 0 && hole.kind === 'hatch' ? data.wash.share * overEdge((Math.PI * hole.diameter) / 2, data.wash.over) : orifice(hole.diameter, head, data.discharge.value);
+    if (head > 0) return orifice(hole.diameter, head, data.discharge.value);
+    // What stands over the water takes what waves throw over its rim, the more the lower it is and the higher they are.
+    const free = -between(volume, (s) => s.outside);
+    return hole.kind === 'hatch' && free >= 0 ? washOver((Math.PI * hole.diameter) / 2, free, sea) : 0;
   };
-  const thrown = (at: number) => relief.pump * data.pumpReal.value + relief.bailers * (at < data.bailer.seconds ? data.bailer.fresh : data.bailer.tired);
-  const rate = (at: number, volume: number) => (volume <= 0 ? Math.max(0, inflow(0) - thrown(at)) : inflow(volume) - thrown(at));
+  const thrown = (at: number) =>
+    relief.pump * data.pumpReal.value +
+    relief.bailers * (at < data.bailer.seconds ? data.bailer.fresh : data.bailer.tired);
+  const rate = (at: number, volume: number) =>
+    volume <= 0 ? Math.max(0, inflow(0) - thrown(at)) : inflow(volume) - thrown(at);
   const first = inflow(0);
   const result: Leak = { inflow: first, end: 'holds', aboard: 0 };
   // Where she is swamped before she is a third full, it never comes to a third.
@@ -138,22 +218,27 @@ function fill(stages: Stage[], hole: Hole, room: number, relief: Relief, data: F
   const step = Math.min(30, Math.max(0.2, room / Math.max(first, 1e-9) / 200));
   let volume = 0;
   for (let at = 0; at < HOURS; at += step) {
-    const next = Math.max(0, rk4(rate, at, volume, step));
+    const next = Math.min(room, Math.max(0, rk4(rate, at, volume, step)));
     if (result.third === undefined && next >= third) {
       result.third = crossing(at, step, volume, next, third);
       result.atThird = { trim: between(third, (s) => s.trim), heel: between(third, (s) => s.heel) };
     }
-    if (end !== 'holds' && next >= last.volume) return { ...result, swamped: crossing(at, step, volume, next, last.volume), end, aboard: last.volume };
+    if (end !== 'holds' && next >= last.volume)
+      return { ...result, swamped: crossing(at, step, volume, next, last.volume), end, aboard: last.volume };
     if (Math.abs(next - volume) < 1e-9 && at > data.bailer.seconds) break;
     volume = next;
   }
   return { ...result, aboard: volume };
 }
 
-const crossing = (at: number, step: number, from: number, to: number, level: number) => at + (to > from ? ((level - from) / (to - from)) * step : 0);
+const crossing = (at: number, step: number, from: number, to: number, level: number) =>
+  at + (to > from ? ((level - from) / (to - from)) * step : 0);
 
 /** One step of the classic fourth-order method of Runge and Kutta for dy/dt = f(t, y). */
 export function rk4(f: (t: number, y: number) => number, t: number, y: number, dt: number): number {
-  const k1 = f(t, y), k2 = f(t + dt / 2, y + (dt / 2) * k1), k3 = f(t + dt / 2, y + (dt / 2) * k2), k4 = f(t + dt, y + dt * k3);
+  const k1 = f(t, y),
+    k2 = f(t + dt / 2, y + (dt / 2) * k1),
+    k3 = f(t + dt / 2, y + (dt / 2) * k2),
+    k4 = f(t + dt, y + dt * k3);
   return y + (dt / 6) * (k1 + 2 * k2 + 2 * k3 + k4);
 }

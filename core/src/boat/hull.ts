@@ -16,8 +16,8 @@ export interface HullForm {
   rocker: { bow: number; stern: number };
   /** Two hulls, each this share of the whole beam. */
   hulls?: { share: number };
-  /** Depth by the beam, and mass by length × beam (kg/m²), where nobody measured them. */
-  guess: { depth: number; mass: number };
+  /** Depth by the beam, mass by length × beam (kg/m²), and seats, where nobody said. */
+  guess: { depth: number; mass: number; seats: number };
   /** Closed on top: what washes over runs off. Where it is not, water over the edge stays. */
   deck: 'closed' | 'open';
   /** Edge over which water comes aboard, as a share of the depth: a cockpit's rim stands lower or higher than the sheer. */
@@ -28,6 +28,8 @@ export interface HullForm {
   centre: { x: number; z: number };
   /** Where people sit: along, across (−1 starboard to 1 port), and height of the seat as a share of the depth. */
   seats: { name: string; x: number; y: number }[];
+  /** Where somebody alone sits, if not on the first of the seats. */
+  alone?: { name: string; x: number; y: number };
   seat: number;
   /** Metres from the seat, or from the board, up to the middle of a body. */
   body: number;

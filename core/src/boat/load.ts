@@ -15,6 +15,7 @@ export interface LoadSum {
   total: number;
   /** People whose weight is not known: the total is then a least value. */
   unknown: string[];
+  /** A weight of people, or the limit, is only guessed. */
   guessed: boolean;
   limit?: { mass: number; from: 'plate' | 'advised'; guessed: boolean };
   /** What the plate allows of people's weight and of power. */

@@ -1,7 +1,7 @@
 import type { Boat, Phrase } from '../model';
 import type { Craft } from '../model/lists';
 import { phrase } from '../say';
-import { equilibrium, together, whole, type Body, type Outcome, type Weight } from './float';
+import { equilibrium, freeboards, together, whole, type Body, type Outcome, type Weight } from './float';
 import { breadthAt, keelAt, sheerAt, type Hull, type Strip } from './hull';
 
 /** What keeps swamped boats up (`core/data/flotation.json`): specific gravities of hulls, a usual bag, what a person in the water weighs. */
@@ -10,20 +10,32 @@ export interface FlotationData {
   guess: Record<Craft, NonNullable<Boat['material']>>;
   bags: { litres: number };
   inWater: { share: number };
+  /** Level, by the flotation test of 33 CFR 183.225 to 230: heel and trim in degrees, the deepest point of the edge in metres over the water. */
+  level: { heel: number; trim: number; edge: number };
 }
 
 /** Stretches of the hull in which floating parts stand, as shares of the length. */
 const STRETCH = { bow: [0.62, 0.98], middle: [0.35, 0.65], stern: [0.02, 0.38], all: [0, 1] } as const;
 
-const stretch = (hull: Hull, [from, to]: readonly [number, number]): Strip[] => hull.strips.filter(({ x }) => x >= from * hull.length && x <= to * hull.length);
+const stretch = (hull: Hull, [from, to]: readonly [number, number]): Strip[] =>
+  hull.strips.filter(({ x }) => x >= from * hull.length && x <= to * hull.length);
 
 /** Bands along both sides, from the turn of the bilge up: where makers put foam for level flotation, and where tubes lie. */
 function sides(hull: Hull): Strip[] {
   const { form, beam, depth, length } = hull;
   return hull.strips.map(({ x, width }) => {
-    const u = x / length, half = (breadthAt(form, u) * beam) / 2, sheer = sheerAt(form, depth, u), keel = keelAt(form, depth, u);
-    const inner = half * 0.62, low = keel + (sheer - keel) * 0.4;
-    const ring = (side: 1 | -1) => Float64Array.from(side > 0 ? [inner, low, half, low, half, sheer, inner, sheer] : [-half, low, -inner, low, -inner, sheer, -half, sheer]);
+    const u = x / length,
+      half = (breadthAt(form, u) * beam) / 2,
+      sheer = sheerAt(form, depth, u),
+      keel = keelAt(form, depth, u);
+    const inner = half * 0.62,
+      low = keel + (sheer - keel) * 0.4;
+    const ring = (side: 1 | -1) =>
+      Float64Array.from(
+        side > 0
+          ? [inner, low, half, low, half, sheer, inner, sheer]
+          : [-half, low, -inner, low, -inner, sheer, -half, sheer],
+      );
     return { x, width, rings: [ring(1), ring(-1)] };
   });
 }
@@ -33,8 +45,17 @@ function tubes(hull: Hull): Strip[] {
   const { form, beam, depth, length } = hull;
   const CORNERS = 12;
   return hull.strips.map(({ x, width }) => {
-    const u = x / length, half = (breadthAt(form, u) * beam) / 2, keel = keelAt(form, depth, u), r = Math.min(depth / 2, half / 2);
-    const ring = (side: 1 | -1) => Float64Array.from(Array.from({ length: CORNERS }, (_, i) => [side * (half - r) + r * Math.cos((2 * Math.PI * i) / CORNERS), keel + r + r * Math.sin((2 * Math.PI * i) / CORNERS)]).flat());
+    const u = x / length,
+      half = (breadthAt(form, u) * beam) / 2,
+      keel = keelAt(form, depth, u),
+      r = Math.min(depth / 2, half / 2);
+    const ring = (side: 1 | -1) =>
+      Float64Array.from(
+        Array.from({ length: CORNERS }, (_, i) => [
+          side * (half - r) + r * Math.cos((2 * Math.PI * i) / CORNERS),
+          keel + r + r * Math.sin((2 * Math.PI * i) / CORNERS),
+        ]).flat(),
+      );
     return { x, width, rings: [ring(1), ring(-1)] };
   });
 }
@@ -48,52 +69,163 @@ function filled(strips: Strip[], volume: number): Body {
 export type Reserve = NonNullable<Boat['reserve']>[number];
 
 /** Volume of the hull's own stuff, m³: its mass by its density. */
-export function shellVolume({ kind, material, mass }: Pick<Boat, 'kind' | 'material' | 'mass'>, data: FlotationData): number {
+export function shellVolume(
+  { kind, material, mass }: Pick<Boat, 'kind' | 'material' | 'mass'>,
+  data: FlotationData,
+): number {
   return (mass ?? 0) / (1000 * data.materials[material ?? data.guess[kind]]);
 }
 
-/** What still displaces water when she is full of it: her own stuff and every floating part; a sealed hull, all of it. */
-export function floaters(boat: Pick<Boat, 'kind' | 'material' | 'mass' | 'reserve' | 'flotation'>, hull: Hull, data: FlotationData, extra: Reserve[] = []): Body[] {
-  if (boat.flotation === 'sealed-hull') return [{ strips: hull.strips, share: 1 }];
-  const parts = [...(boat.reserve ?? []), ...extra].map(({ where, litres }) => filled(where === 'sides' ? sides(hull) : stretch(hull, STRETCH[where]), litres / 1000));
-  // Tubes are what an inflatable is made of; nobody has to say so.
-  if (boat.flotation === 'air-bags' && (boat.kind === 'inflatable' || boat.kind === 'raft')) parts.push({ strips: tubes(hull), share: 1 });
-  return [filled(hull.strips, shellVolume(boat, data)), ...parts];
+type Floats = Pick<Boat, 'kind' | 'material' | 'mass' | 'reserve' | 'flotation'>;
+
+/** Each floating part as the body it is. */
+const partsOf = (parts: readonly Reserve[], hull: Hull): Body[] =>
+  parts.map(({ where, litres }) =>
+    filled(where === 'sides' ? sides(hull) : stretch(hull, STRETCH[where]), litres / 1000),
+  );
+
+/** Tubes are what an inflatable is made of; nobody has to say so. */
+const tubesOf = (boat: Floats, hull: Hull): Body[] =>
+  boat.flotation === 'air-bags' && (boat.kind === 'inflatable' || boat.kind === 'raft')
+    ? [{ strips: tubes(hull), share: 1 }]
+    : [];
+
+/** What still displaces water when everything that can fill has filled: her own stuff and every floating part. */
+export function floaters(
+  boat: Floats,
+  hull: Hull,
+  data: FlotationData,
+  extra: readonly Reserve[] = [],
+): Body[] {
+  return [
+    filled(hull.strips, shellVolume(boat, data)),
+    ...partsOf([...(boat.reserve ?? []), ...extra], hull),
+    ...tubesOf(boat, hull),
+  ];
 }
+
+/** The hull as it is while everything is shut. */
+export const shutHull = (hull: Hull): Body[] => [{ strips: hull.strips, share: 1 }];
+
+/**
+ * The space that one opening floods: the closed compartment that it leads into, or all of the hull that its floating parts,
+ * its own stuff and its other compartments leave. Of two hulls the one that it is in.
+ */
+export function spaceOf(
+  boat: Floats,
+  hull: Hull,
+  hole: { y: number; where?: Reserve['where'] },
+  data: FlotationData,
+): Body[] {
+  const compartment = (boat.reserve ?? []).filter(
+    (part) => part.what === 'compartment' && part.where === hole.where,
+  );
+  const side = hole.y >= 0 ? 1 : -1;
+  const half = (body: Body): Body =>
+    hull.form.hulls ? { ...body, strips: onSide(body.strips, side) } : body;
+  if (compartment.length > 0) return partsOf(compartment, hull).map(half);
+  const less = floaters(boat, hull, data).map(half);
+  return [half({ strips: hull.strips, share: 1 }), ...less.map((body) => ({ ...body, share: -body.share }))];
+}
+
+const onSide = (strips: readonly Strip[], side: 1 | -1): Strip[] =>
+  strips.map((strip) => ({
+    ...strip,
+    rings: strip.rings.filter((ring) => Math.sign(ring[0] + ring[ring.length - 2]) === side),
+  }));
 
 export interface Swamped {
   outcome: Outcome;
+  /** She lies level within the stated limits, with everyone in their seats. */
+  seated: boolean;
   /** kg she bears over her own weight and what lies in her, everything under water; below 0 she sinks. */
   spare: number;
-  /** How many of the crew can sit in her, each borne in part by the water. */
+  /** How many of the crew she bears, each borne in part by the water. */
   carries: number;
   /** Litres of foam that would just hold her. */
   lacking: number;
 }
 
 /**
- * Full of water to the sea: does she float, how does she lie, whom does she still carry? People hang on outside while the
- * balance is struck. A sum of displaced volumes (Archimedes); a person in the water counts with a share of the weight, as
- * the flotation test of 33 CFR 183 does.
+ * Full of water to the sea: does she float, how does she lie, whom does she still carry? First with everyone in their seats:
+ * if she then lies level within the limits of the flotation test (33 CFR 183: heel, and how deep her edge is), they can
+ * sit in her. Else people hang on outside while the balance is struck. A sum of displaced volumes (Archimedes); a person in
+ * the water counts with a share of the weight, as that test does.
  * @param density of the water, kg/m³
  */
-export function swamped(hull: Hull, bodies: Body[], boat: Weight, gear: readonly Weight[], crew: readonly number[], density: number, data: FlotationData): Swamped {
+export function swamped(
+  hull: Hull,
+  bodies: Body[],
+  boat: Weight,
+  gear: readonly Weight[],
+  crew: readonly Weight[],
+  density: number,
+  data: FlotationData,
+): Swamped {
   const weight = together([boat, ...gear]);
   const bears = whole(bodies).volume * density;
   const spare = bears - weight.mass;
-  const outcome: Outcome = spare < 0 ? { state: 'sinks' } : equilibrium({ bodies, weight, density, length: hull.length, beam: hull.beam });
-  let carries = 0, left = spare;
-  for (const mass of [...crew].sort((a, b) => a - b)) {
-    left -= mass * data.inWater.share;
+  const lacking = Math.max(0, foamLitres(-spare, density));
+  const balance = (weights: readonly Weight[]) =>
+    equilibrium({ bodies, weight: together(weights), density, length: hull.length, beam: hull.beam });
+  const shares = crew.map((c) => ({ ...c, mass: c.mass * data.inWater.share }));
+  let carries = 0,
+    left = spare;
+  for (const { mass } of [...shares].sort((a, b) => a.mass - b.mass)) {
+    left -= mass;
     if (left < 0) break;
     carries += 1;
   }
-  return { outcome, spare, carries, lacking: Math.max(0, foamLitres(-spare, density)) };
+  if (spare < 0) return { outcome: { state: 'sinks' }, seated: false, spare, carries, lacking };
+  if (carries === crew.length) {
+    const outcome = balance([weight, ...shares]);
+    if (liesLevel(hull, outcome, data)) return { outcome, seated: true, spare, carries, lacking };
+  }
+  return { outcome: balance([weight]), seated: false, spare, carries, lacking };
 }
 
-/** Whom of so many aboard she bears when she is full: only a boat that lies level can be sat in, another is held on to. */
-export function bearing({ outcome, carries }: Pick<Swamped, 'outcome' | 'carries'>, aboard: number): Phrase {
-  return phrase(`swamped.${outcome.state === 'floats' ? 'carries' : 'clings'}${carries >= aboard ? '.all' : ''}` as const, { n: carries });
+/** Within the limits of the flotation test: heel and trim, and no point of her edge deeper than stated. */
+export function liesLevel(hull: Hull, outcome: Outcome, { level }: FlotationData): boolean {
+  if (outcome.state !== 'floats') return false;
+  const { heel, trim, plane } = outcome.at;
+  const degrees = (angle: number) => (Math.abs(angle) * 180) / Math.PI;
+  return (
+    degrees(heel) <= level.heel && degrees(trim) <= level.trim && freeboards(hull, plane).lowest >= level.edge
+  );
+}
+
+/** Amounts of water, as shares of what she holds, at which a filling boat is looked at. */
+const FILLING = [0.15, 0.35, 0.6, 0.85];
+
+/** Does she stay upright while she fills, with everyone aboard? Free water may roll over what lies level in the end. */
+export function uprightFilling(
+  hull: Hull,
+  space: readonly Body[],
+  weights: readonly Weight[],
+  density: number,
+): boolean {
+  const room = whole(space).volume;
+  const weight = together(weights);
+  return FILLING.every((share) => {
+    const inside = { space, volume: room * share };
+    const found = equilibrium({
+      bodies: shutHull(hull),
+      weight,
+      density,
+      length: hull.length,
+      beam: hull.beam,
+      inside,
+    });
+    // Deeper than her edge she is swamped, and that is looked at by itself.
+    return found.state === 'floats' || found.state === 'sinks';
+  });
+}
+
+/** Whom of so many aboard she bears when she is full: only a boat that lies level with them in it can be sat in. */
+export function bearing({ seated, carries }: Pick<Swamped, 'seated' | 'carries'>, aboard: number): Phrase {
+  return phrase(`swamped.${seated ? 'carries' : 'clings'}${carries >= aboard ? '.all' : ''}` as const, {
+    n: carries,
+  });
 }
 
 /** Density of closed-cell foam, kg/m³ (two pounds a cubic foot). */

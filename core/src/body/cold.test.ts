@@ -1,7 +1,7 @@
 import { expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { check } from '../../test/check';
-import { COLD_TABLE, coldRow, dressFor, haywardSurvival, NOT_COLD, USEFUL_HANDS, warmEnough } from '.';
+import { COLD_TABLE, coldRow, dressFor, haywardSurvival, NOT_COLD, HANDS, warmEnough } from '.';
 
 for (const [celsius, minutes] of [[0, 107], [2, 115], [5, 132], [8, 155], [10, 177], [12, 206], [15, 277], [18, 431], [20, 701]] as const)
   check('recalled', 'hayward', `${celsius} °C: mean ${minutes} min`, () => expect(Math.round(haywardSurvival(celsius)! / 60)).toBe(minutes));
@@ -18,7 +18,7 @@ test('on a limit the warmer row holds, and the last limit is no longer cold', ()
   expect(coldRow(F(49.99))).toBe(COLD_TABLE[2]);
   expect(coldRow(NOT_COLD)).toBeUndefined();
 });
-check('recalled', 'cold-1-10-1', 'ten minutes of useful hands', () => expect(USEFUL_HANDS).toBe(600));
+check('recalled', 'cold-1-10-1', 'ten minutes of useful hands up to 10 °C', () => expect(HANDS).toEqual({ seconds: 600, upTo: 10 }));
 test('warmer water never shortens the mean; outside its range the formula says nothing', () => {
   fc.assert(fc.property(fc.double({ min: -2, max: 20, noNaN: true }), fc.double({ min: -2, max: 20, noNaN: true }), (a, b) => expect(haywardSurvival(Math.max(a, b))! >= haywardSurvival(Math.min(a, b))!).toBe(true)));
   expect([haywardSurvival(20.1), haywardSurvival(-2.1)]).toEqual([undefined, undefined]);

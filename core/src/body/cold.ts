@@ -28,8 +28,10 @@ export const COLD_TABLE: ColdRow[] = [
 /** Water at or above this is not spoken of as cold, °C (the table's last limit). */
 export const NOT_COLD = F(80);
 
-/** Minutes of useful hands: 10 from the rule of 1-10-1, stated for water of 0 to 10 °C, and the careful figure above it. Source `cold-1-10-1`. */
-export const USEFUL_HANDS = 10 * MINUTE;
+/** Useful hands for about ten minutes: stated for water of 0 to 10 °C, and for no other. Source `cold-1-10-1`. */
+export const HANDS = { seconds: 10 * MINUTE, upTo: 10 } as const;
+/** Water up to this takes the breath for about a minute, °C: control of breathing is lost below 60 °F. Source `dress-for-water`. */
+export const BREATH = { upTo: 15 } as const;
 
 /** The table's row for a water temperature in °C, or undefined where the water is not cold. */
 export function coldRow(water: number): ColdRow | undefined {
@@ -37,7 +39,7 @@ export function coldRow(water: number): ColdRow | undefined {
 }
 
 /** Where Hayward's formula was fitted: °C. Above it the denominator runs to nought (23.1 °C). */
-const HAYWARD_TO = 20;
+const HAYWARD = { from: -2, to: 20 } as const;
 
 /**
  * Mean survival time holding still in light clothes and a jacket: 15 + 7.2 / (0.0785 − 0.0034·T) minutes, T in °C.
@@ -46,7 +48,7 @@ const HAYWARD_TO = 20;
  * @example haywardSurvival(10) / 60 // 176.8
  */
 export function haywardSurvival(water: number): number | undefined {
-  if (water < -2 || water > HAYWARD_TO) return undefined;
+  if (water < HAYWARD.from || water > HAYWARD.to) return undefined;
   return (15 + 7.2 / (0.0785 - 0.0034 * water)) * MINUTE;
 }
 

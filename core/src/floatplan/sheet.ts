@@ -13,6 +13,8 @@ export interface SheetInput {
   contacts: Contact[];
   assessment: Assessment;
   filedAt: number;
+  /** The weather that the plan was reckoned with was made up by a stand-in. */
+  inventedWeather?: boolean;
 }
 
 /** Speed in the shed, both units on the sheet: people from both worlds meet there. */
@@ -34,7 +36,7 @@ export function positionText({ lat, lon }: { lat: number; lon: number }): string
  * The complete sheet in words, rendered once when the plan is filed; pages show what was stored and never reckon again.
  * Only what the skipper chose to show: medical notes stay out.
  */
-export function sheetOf({ trip, boat, people, water, places, gear, contacts, assessment, filedAt }: SheetInput): Sheet {
+export function sheetOf({ trip, boat, people, water, places, gear, contacts, assessment, filedAt, inventedWeather }: SheetInput): Sheet {
   const reader: Reader = { units: 'metric', zone: water.zone, locale: 'en-GB' };
   const schedule = assessment.schedule;
   if (!schedule?.home || !schedule.overdue) throw new Error('a trip without a time home can’t be filed');
@@ -70,7 +72,7 @@ export function sheetOf({ trip, boat, people, water, places, gear, contacts, ass
         ...row('Water', water.name), ...row('Launch', launch && `${launch.name}, ${positionText(launch.position)}`), ...row('Leave', when(schedule.leave)),
         ...schedule.legs.slice(0, -1).map((leg) => ({ label: place(leg.to)?.name ?? '?', text: `${clock(leg.arrives, reader)} · ${format(leg.metres, 'distance', 'metric')} on ${format(leg.bearing, 'bearing', 'metric')} · ${place(leg.to) ? positionText(place(leg.to)!.position) : ''}` })),
         ...row('Turn back', schedule.turnBack === undefined ? undefined : when(schedule.turnBack)), ...row('Home', when(schedule.home)), ...row('Overdue', when(schedule.overdue)),
-        ...row('Check-ins', schedule.checkIns.map((t) => clock(t, reader)).join(', ')), ...row('Car', trip.parked), ...row('If late', trip.ifLate),
+        ...row('Check-ins', schedule.checkIns.map((t) => clock(t, reader)).join(', ')), ...row('Car', trip.parked), ...row('If late', trip.ifLate), ...row('Weather', inventedWeather ? say('sheet.weather') : undefined),
       ] },
       { head: 'Carried', rows: row('Kit', gear.filter((g) => used.has(g.id)).map((g) => (g.count > 1 ? `${g.count} × ${g.name}` : g.name)).join(' · ')) },
       { head: 'Contacts', rows: contacts.map((c) => ({ label: c.name, text: [c.relation, c.phone].filter(Boolean).join(' · ') })) },

@@ -4,7 +4,7 @@ import type { Debrief, Demand, GearItem, GearKind, Requirement, Rule } from '../
 import { render } from '../say';
 import type { RuleResult } from '../rules';
 import { dueOn, indexCatalogue, matchKit, packGroups, packList, testPatch } from '.';
-import { demandFaults, piecesOf, reaches, settle, stowages } from './count';
+import { demandFaults, piecesOf, reaches, settle, stowages, type Wearing } from './count';
 
 /** A catalogue of our own, one kind for each thing that can stand against it. */
 const KINDS: GearKind[] = ([
@@ -81,14 +81,29 @@ describe('companions', () => {
 describe('what fastens to what', () => {
   test('it travels where its host does, stays where its host stays, and goes with a jacket only when somebody wears it', () => {
     const host = thing('plain', { stowage: 'hatch' }), on = thing('tested', { on: host.id, inspected: '2026-05-01', stowage: 'on-body' });
-    const at = (h: GearItem, worn = new Map<string, ReturnType<typeof aPerson>>()) => settle(piecesOf({ boat, people: [], gear: [h, on], catalogue, endsOn: '2026-05-12' }, stowages([h, on], { stow: [] })), { worn })[1];
+    const at = (h: GearItem, worn = new Map<string, Wearing[]>()) => settle(piecesOf({ boat, people: [], gear: [h, on], catalogue, endsOn: '2026-05-12' }, stowages([h, on], { stow: [] })), { worn })[1];
     expect(at(host).place).toBe('hatch');
     expect(at({ ...host, stowage: 'home' }).faults.map((f) => f.code)).toEqual(['host-stays']);
     const jacket = { ...thing('blown', { cylinder: 'green' }), id: host.id };
-    expect(at(jacket).faults.map((f) => f.code)).toEqual(['host-stays']);
-    expect(at(jacket, new Map([[jacket.id, aPerson()]]))).toMatchObject({ place: 'on-body', faults: [] });
+    expect(at(jacket)).toMatchObject({ place: 'in-reach', faults: [] });
+    expect(at({ ...jacket, stowage: 'on-body' }).faults.map((f) => f.code)).toEqual(['host-stays']);
+    const person = aPerson();
+    expect(at(jacket, new Map([[jacket.id, [{ person, wears: true }]]]))).toMatchObject({ place: 'on-body', wearer: person.id, faults: [] });
+    expect(at(jacket, new Map([[jacket.id, [{ person }]]]))).toMatchObject({ place: 'in-reach', maybe: 'on-body', faults: [] });
+    const denied = at(jacket, new Map([[jacket.id, [{ person, wears: false }]]]));
+    expect([denied.place, denied.maybe]).toEqual(['in-reach', undefined]);
   });
-  test('a host that is gone leaves the thing where it is', () => expect(pieces([thing('plain', { on: '01890000-0000-7000-8000-00000000dead', stowage: 'hatch' })])[0]).toMatchObject({ place: 'hatch', faults: [] }));
+  test('a host that is gone, or two that hang on each other, leave it open', () => {
+    const gone = (g: GearItem[]) => pieces(g).map((p) => p.faults.map((f) => `${f.code}${f.unknown ? '?' : ''}`));
+    expect(gone([thing('plain', { on: '01890000-0000-7000-8000-00000000dead', stowage: 'hatch' })])).toEqual([['host-gone?']]);
+    const [a, b] = [thing('plain'), thing('plain')];
+    expect(gone([{ ...a, on: b.id }, { ...b, on: a.id }])).toEqual([['host-gone?'], ['host-gone?']]);
+  });
+  test('what hangs on a bag on a crate that stays home stays home, in whatever order they are listed', () => {
+    const crate = thing('plain', { stowage: 'home' }), bag = thing('plain', { on: crate.id }), horn = thing('tested', { on: bag.id, inspected: '2026-05-01' });
+    for (const order of [[crate, bag, horn], [horn, bag, crate], [bag, horn, crate]])
+      expect(pieces(order).find((p) => p.item.id === horn.id)!.faults.map((f) => f.code)).toEqual(['host-stays']);
+  });
   test('the trip’s word on where it goes stands before the shed’s', () => {
     const horn = thing('plain', { stowage: 'buried' });
     expect(stowages([horn], { stow: [{ item: horn.id, place: 'in-reach' }] }).get(horn.id)).toBe('in-reach');
@@ -108,7 +123,13 @@ describe('what one demand asks beyond', () => {
     expect(against('plain', { stowage: 'hatch' }, { within: 'in-reach' })).toEqual(['out-of-reach']);
     expect(against('plain', { stowage: 'hatch' }, {})).toEqual([]);
   });
-  test.each([['', 'not-approved'], [' none ', 'not-approved'], ['No', 'not-approved'], ['none such 160.072', ''], ['USCG 160.064', '']])('approval "%s": %s', (approval, code) => expect(against('plain', { approval }, { approved: true })).toEqual(code ? [code] : []));
+  test.each([['', 'approval-unknown?'], [' none ', 'not-approved'], ['No', 'not-approved'], ['not approved', 'not-approved'], ['not USCG approved', 'not-approved'], ['unknown', 'approval-unknown?'], ['approved', 'approval-unknown?'], ['a blue sticker', 'approval-unread?'], ['USCG 160.064', ''], ['Approval No. 160.064', '']])('approval "%s": %s', (approval, code) => expect(against('plain', { approval }, { approved: true })).toEqual(code ? [code] : []));
+  test('of approvals only those count that the rule list takes, by capability', () => {
+    const label = (approval: string, accepts: Record<string, string[]>) => demandFaults(pieces([thing('plain', { approval })])[0], { capability: 'knife', approved: true }, accepts).map((f) => f.code);
+    expect(label('Transport Canada', { '*': ['US', 'UL'] })).toEqual(['not-approved']);
+    expect(label('UL 12402-5', { '*': ['US', 'UL'] })).toEqual([]);
+    expect(label('USCG 162.028', { '*': ['CA'], knife: ['US'] })).toEqual([]);
+  });
   test('approval not entered is open, and only where it is asked for', () => {
     expect(against('plain', {}, { approved: true })).toEqual(['approval-unknown?']);
     expect(against('plain', {}, {})).toEqual([]);
@@ -123,7 +144,7 @@ describe('what one demand asks beyond', () => {
 });
 
 describe('what is preferred among equals', () => {
-  const rule = (capability: Demand['capability']): RuleResult => ({ rule: { id: 'R', layer: 'advice', title: 'R', text: '', source: 's', section: '1', confidence: 'H', verified: false, noted: '2026-01-01', when: { always: true }, anyOf: [[{ capability }]] } as Rule, pack: { id: 'p' } as RuleResult['pack'], applies: 'yes', because: [], missing: [] });
+  const rule = (capability: Demand['capability']): RuleResult => ({ rule: { id: 'R', layer: 'advice', title: 'R', text: '', source: 's', section: '1', confidence: 'H', verified: false, noted: '2026-01-01', when: { always: true }, anyOf: [[{ capability }]] } as Rule, pack: { id: 'p' } as RuleResult['pack'], applies: 'yes', because: [], missing: [], anyOf: [[{ capability }]] });
   const taken = (gear: GearItem[], capability: Demand['capability'] = 'knife') => matchKit({ rules: [rule(capability)], trip: { stow: [], crew: [] }, people: [], gear, catalogue, on: '2026-05-12', endsOn: '2026-05-12', boat }).requirements[0].metBy.map((u) => u.item);
   test('own before borrowed, tested before untested, what ends soonest last, then by id', () => {
     const [a, b] = [thing('plain'), thing('plain')];

@@ -157,11 +157,17 @@ describe('a requirement as it stands', () => {
   test('deeds: who does, who will not, who has not said; whom it does not concern is not named', () => {
     const [ann, ben, cy, dee] = ['Ann', 'Ben', 'Cy', 'Dee'].map((name) => aPerson({ name }));
     const crew = [ann, ben, cy, dee].map((p, i) => ({ person: p.id, role: 'crew' as const, ...(i === 2 ? {} : { wearsJacket: i !== 1 }) }));
-    const deed = (met: Requirement['met'], ...who: Person[]) => say(one({ anyOf: [], met, concerns: who.map((p) => p.id) }, { trip: { ...trip, crew }, people: [ann, ben, cy, dee] }));
+    const found = (met: Requirement['met'], ...who: Person[]) =>
+      one({ anyOf: [], met, deeds: ['worn'], concerns: who.map((p) => p.id) }, { trip: { ...trip, crew }, people: [ann, ben, cy, dee] });
+    const deed = (...args: Parameters<typeof found>) => say(found(...args));
     expect(deed('no', ann, ben, cy)).toEqual(['Said not to wear it: Ben.', 'Not said yet: Cy.']);
     expect(deed('yes', ann, dee)).toEqual(['Ann and Dee: jacket on from launch to landing.']);
     expect(deed('yes')).toEqual([]);
-    expect(label(one({ anyOf: [] }, { trip: { ...trip, crew } }).mend)).toBe('Jackets on');
+    // The tap says it for who said nothing, and for nobody else; who said no is asked.
+    const { mend, others } = found('no', ann, ben, cy);
+    expect([label(mend), ...(others ?? []).map(label)]).toEqual(['Jacket on: Cy', 'Ask Ben']);
+    expect(mend).toMatchObject({ do: { patch: [{ op: 'set', pointer: '/crew/2/wearsJacket', value: true }] } });
+    expect(mend && 'do' in mend && mend.do.patch).toHaveLength(1);
   });
 
   test.each<[ReasonCode, string, object]>([

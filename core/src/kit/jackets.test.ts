@@ -51,7 +51,10 @@ describe('why a jacket does not fit', () => {
     ['on a watercraft, allowed by its label', blown({ hardUse: true }), ash, { boat: aBoat({ kind: 'personal-watercraft' }) }, []],
     ['on a skiff', blown(), ash, { boat: aBoat() }, []],
     ['left at home', jacket('J', 70, 90, { stowage: 'home' }), ash, {}, ['it stays at home']],
-    ['buried on the way, worn on the water', jacket('J', 70, 90, { stowage: 'buried' }), ash, {}, []],
+    ['buried, and worn', jacket('J', 70, 90, { stowage: 'buried' }), ash, { crew: [{ person: ash.id, role: 'crew', wearsJacket: true }] }, []],
+    ['buried, and wearing not said', jacket('J', 70, 90, { stowage: 'buried' }), ash, {}, ['? it is on a body only while the jacket is worn, and nobody said so']],
+    ['buried, and not worn', jacket('J', 70, 90, { stowage: 'buried' }), ash, { crew: [{ person: ash.id, role: 'crew', wearsJacket: false }] }, ['it travels buried; it counts only in reach of the seat']],
+    ['usually on the body, and not worn', jacket('J', 70, 90), ash, { crew: [{ person: ash.id, role: 'crew', wearsJacket: false }] }, ['? it usually travels on a body, and who should wear it does not: where it is, nobody said']],
     ['approval asked for and not entered', jacket('J', 70, 90, { approval: undefined }), ash, { approved: true }, ['? what its label says is not known']],
   ])('%s', (_name, item, person, more, expected) => expect(sentences(person, item, more)).toEqual(expected));
 });
@@ -132,11 +135,11 @@ describe('little lift on open water', () => {
 
 describe('what can be thrown', () => {
   const ben = aPerson({ mass: 80 });
-  const thrown = (gear: GearItem[], approved = false) => { const { plan, pieces } = setting([ben], gear); const { spare, throwable } = toThrow(plan, pieces, approved); const say = (list: typeof spare) => list.map((f) => `${f.piece.item.name}${f.faults.length > 0 ? ` (${f.faults.map((x) => x.code).join(' ')})` : ''}`); return { spare: say(spare), throwable: say(throwable) }; };
+  const thrown = (gear: GearItem[], approved = false) => { const { plan, pieces } = setting([ben], gear); const { spare, throwable } = toThrow(plan, pieces, { approved }); const say = (list: typeof spare) => list.map((f) => `${f.piece.item.name}${f.faults.length > 0 ? ` (${f.faults.map((x) => x.code).join(' ')})` : ''}`); return { spare: say(spare), throwable: say(throwable) }; };
   test('the second of a pair is a spare, the only one is not; what counts stands first', () => {
-    expect(thrown([jacket('Pair', 70, 90, { count: 2 })]).spare).toEqual(['Pair']);
+    expect(thrown([jacket('Pair', 70, 90, { count: 2, stowage: 'in-reach' })]).spare).toEqual(['Pair']);
     expect(thrown([jacket('One', 70, 90)]).spare).toEqual([]);
-    const [lower, higher] = [jacket('Lower', 40, 60), jacket('Higher', 40, 60)];
+    const [lower, higher] = [jacket('Lower', 40, 60, { stowage: 'in-reach' }), jacket('Higher', 40, 60, { stowage: 'in-reach' })];
     expect([thrown([lower, higher]).spare, thrown([higher, lower]).spare]).toEqual([['Lower', 'Higher'], ['Lower', 'Higher']]);
     expect(thrown([jacket('One', 70, 90), jacket('Deep', 40, 60, { stowage: 'buried' }), jacket('Near', 40, 60, { stowage: 'in-reach' })]).spare).toEqual(['Near', 'Deep (out-of-reach)']);
   });

@@ -11,7 +11,7 @@ import type { Piece } from './count';
 import { liftLacking, toThrow } from './jackets';
 import type { KitInput } from './match';
 
-const ruleOf = (anyOf: Demand[][], more: Partial<Rule> = {}): RuleResult => ({ rule: { id: 'R', layer: 'law', title: 'R', text: '', source: 's', section: '1', confidence: 'H', verified: false, noted: '2026-01-01', when: { always: true }, anyOf, ...more }, pack: { id: 'p' } as RuleResult['pack'], applies: 'yes', because: [], missing: [] });
+const ruleOf = (anyOf: Demand[][], more: Partial<Rule> = {}): RuleResult => ({ rule: { id: 'R', layer: 'law', title: 'R', text: '', source: 's', section: '1', confidence: 'H', verified: false, noted: '2026-01-01', when: { always: true }, anyOf, ...more }, pack: { id: 'p' } as RuleResult['pack'], applies: 'yes', because: [], missing: [], anyOf });
 
 function match(anyOf: Demand[][], gear: GearItem[], more: Partial<KitInput> & { stow?: Trip['stow'] } = {}): Requirement {
   const people = more.people ?? [aPerson()];
@@ -48,7 +48,10 @@ describe('what counts', () => {
   test('a whistle travels with the jacket it is fixed to', () => {
     const worn = anItem('foam-jacket', { minMass: 50, maxMass: 100, stowage: 'on-body' }), spare = anItem('foam-jacket', { minMass: 20, maxMass: 40, stowage: 'home' });
     const demand: Demand[][] = [[{ capability: 'sound', within: 'on-body' }]];
-    expect(match(demand, [worn, spare, anItem('whistle', { on: worn.id })]).met).toBe('yes');
+    const person = aPerson();
+    const said = (wearsJacket?: boolean) => ({ people: [person], trip: { stow: [], crew: [{ person: person.id, role: 'crew' as const, ...(wearsJacket === undefined ? {} : { wearsJacket }) }] } });
+    const onWorn = [worn, spare, anItem('whistle', { on: worn.id })];
+    expect([match(demand, onWorn, said(true)).met, match(demand, onWorn, said()).met, match(demand, onWorn, said(false)).met]).toEqual(['yes', 'unknown', 'no']);
     expect(codes(match(demand, [worn, spare, anItem('whistle', { on: spare.id })]))).toContain('host-stays');
   });
   test('a pump without its battery is nothing', () => {
@@ -128,9 +131,9 @@ describe('jackets', () => {
     });
   });
   test('what could be thrown: a jacket nobody wears, a cushion in reach; what stands against the others is told', () => {
-    const person = aPerson({ mass: 80 }), worn = jacket(70, 90), loose = jacket(60, 120), cushion = anItem('throw-cushion', { stowage: 'buried' });
+    const person = aPerson({ mass: 80 }), worn = jacket(70, 90), loose = jacket(60, 120, { stowage: 'in-reach' }), cushion = anItem('throw-cushion', { stowage: 'buried' });
     const kit = matchKit({ rules: [ruleOf(EACH)], trip: { stow: [], crew: [{ person: person.id, role: 'crew' }] }, people: [person], gear: [worn, loose, cushion], catalogue: CATALOGUE, on: '2026-05-12', endsOn: '2026-05-12' });
-    const { spare, throwable } = toThrow(kit.jackets, kit.pieces, true);
+    const { spare, throwable } = toThrow(kit.jackets, kit.pieces, { approved: true });
     expect(spare.map((f) => [f.piece.item.id, f.faults.length])).toEqual([[loose.id, 0]]);
     expect(throwable[0].faults.map((f) => f.code)).toEqual(['out-of-reach']);
   });

@@ -8,7 +8,7 @@ import type { KitInput } from './match';
 
 const rule = (id: string, anyOf: Demand[][], more: Partial<Rule> & { applies?: Truth } = {}): RuleResult => {
   const { applies = 'yes', ...rest } = more;
-  return { rule: { id, layer: 'law', title: id, text: 'words', source: 'practice', section: '4', confidence: 'M', verified: false, noted: '2026-01-01', when: { always: true }, anyOf, ...rest }, pack: { id: 'p' } as RuleResult['pack'], applies, because: [], missing: [] };
+  return { rule: { id, layer: 'law', title: id, text: 'words', source: 'practice', section: '4', confidence: 'M', verified: false, noted: '2026-01-01', when: { always: true }, anyOf, ...rest }, pack: { id: 'p' } as RuleResult['pack'], applies, because: [], missing: [], anyOf: applies === 'no' ? [] : anyOf };
 };
 function run(rules: RuleResult[], gear: GearItem[], more: Partial<KitInput> = {}): Requirement[] {
   const people = more.people ?? [aPerson()];
@@ -29,7 +29,7 @@ describe('what is lacking', () => {
   });
   test('only what is short of a list is named', () => expect(lacks([[HORN, LIGHT, FLARES]], [anItem('horn'), flare({ count: 3 })])).toEqual([{ capability: 'electric-night', need: 1, have: 0 }]));
   test('one extinguisher is not two of one pool: both are there to see, one is short', () => {
-    const one = [anItem('extinguisher', { expires: '2030-01-01' })];
+    const one = [anItem('extinguisher', { made: '2024-01-01', expires: '2030-01-01' })];
     expect(run([rule('R-1', [[EXTINGUISHER, EXTINGUISHER]])], one)[0]).toMatchObject({ met: 'no', missing: [{ capability: 'extinguisher-5b', need: 1, have: 0 }] });
     expect(run([rule('R-1', [[EXTINGUISHER, { capability: 'extinguisher-5b' }]])], one)[0].met).toBe('yes');
   });
@@ -47,7 +47,7 @@ describe('what is lacking', () => {
 });
 
 describe('a rule that does not hold', () => {
-  const gear = [anItem('extinguisher', { expires: '2030-01-01' })];
+  const gear = [anItem('extinguisher', { made: '2024-01-01', expires: '2030-01-01' })];
   test('asks for nothing, takes nothing, lacks nothing', () => {
     const [off, on] = run([rule('OFF', [[EXTINGUISHER]], { applies: 'no' }), rule('ON', [[EXTINGUISHER]])], gear);
     expect(off).toMatchObject({ applies: 'no', met: 'yes', metBy: [], missing: [], nearMisses: [] });
@@ -101,7 +101,8 @@ describe('deeds that only the crew can vouch for', () => {
   const [child, teen, adult] = [aPerson({ name: 'Child' }), aPerson({ name: 'Teen' }), aPerson({ name: 'Adult' })];
   const ages = new Map([[child.id, 8], [adult.id, 40]]);
   const under13 = rule('D-1', [], { declared: { worn: { fact: 'person.age', under: { value: 13, unit: 'years' } } } });
-  const said = (...wears: [string, boolean | undefined][]) => run([under13], [], {
+  const all = Array.from({ length: 3 }, () => jacket());
+  const said = (...wears: [string, boolean | undefined][]) => run([under13], all, {
     people: [child, teen, adult], crew: [child, adult].map((p) => ({ id: p.id, name: p.name, facts: { 'person.age': ages.get(p.id)! } })),
     trip: { stow: [], crew: wears.map(([person, wearsJacket]) => ({ person, role: 'crew' as const, ...(wearsJacket === undefined ? {} : { wearsJacket }) })) },
   })[0];
@@ -114,6 +115,8 @@ describe('deeds that only the crew can vouch for', () => {
     expect(said([child.id, true], [teen.id, true]).met).toBe('yes');
     expect(said([child.id, true], [teen.id, undefined]).met).toBe('unknown');
     expect(said([child.id, true], [teen.id, false]).met).toBe('no');
+    // A tick is no jacket.
+    expect(run([under13], [], { people: [child], crew: [{ id: child.id, name: 'Child', facts: { 'person.age': 8 } }], trip: { stow: [], crew: [{ person: child.id, role: 'crew', wearsJacket: true }] } })[0]).toMatchObject({ met: 'no', missing: [{ capability: 'wearable', persons: [child.id] }] });
     expect(said([adult.id, true]).met).toBe('unknown');
   });
 });

@@ -8,7 +8,7 @@ export interface OfficerStop extends OfficerRow { requirements: Requirement[]; p
 export function officersCheck(rows: OfficerRow[], requirements: Requirement[]): OfficerStop[] {
   const law = requirements.filter((r) => r.layer === 'law' && r.applies !== 'no');
   const left = new Set(law);
-  const belongs = (row: OfficerRow, r: Requirement) => (row.worn === true && r.anyOf.length === 0) || r.anyOf.flat().some((d) => row.capabilities.includes(d.capability));
+  const belongs = (row: OfficerRow, r: Requirement) => (row.worn === true && r.deeds?.includes('worn') === true) || r.anyOf.flat().some((d) => row.capabilities.includes(d.capability));
   return rows.map((row) => {
     const mine = row.capabilities.length === 0 ? [...left] : law.filter((r) => left.has(r) && belongs(row, r));
     for (const r of mine) left.delete(r);

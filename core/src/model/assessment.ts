@@ -83,7 +83,8 @@ export interface Because {
 export type ReasonCode =
   | 'stays-home' | 'other-boat' | 'host-stays' | 'failed' | 'expired' | 'not-tested' | 'uncharged' | 'charge-unknown'
   | 'companion' | 'out-of-reach' | 'not-approved' | 'approval-unknown' | 'unregistered' | 'registration-unknown' | 'taken'
-  | 'too-small' | 'too-big' | 'size-unknown' | 'mass-unknown' | 'too-young' | 'age-unknown' | 'none-left' | 'state-unknown' | 'not-worn' | 'expiry-unknown' | 'too-short' | 'length-unknown' | 'unsettled' | 'cylinder-unknown' | 'cylinder-fired' | 'not-for-craft' | 'not-for-rapids' | 'rapids-unknown';
+  | 'too-small' | 'too-big' | 'size-unknown' | 'mass-unknown' | 'too-young' | 'age-unknown' | 'none-left' | 'state-unknown' | 'not-worn' | 'expiry-unknown' | 'too-short' | 'length-unknown' | 'unsettled' | 'cylinder-unknown' | 'cylinder-fired' | 'not-for-craft' | 'not-for-rapids' | 'rapids-unknown'
+  | 'where-unknown' | 'host-gone' | 'owner-gone' | 'owner-ashore' | 'ends-soon' | 'made-unknown' | 'approval-unread' | 'rule-unsettled' | 'lacks-own' | 'label-unknown' | 'which-boat' | 'elsewhere';
 
 export interface NearMiss {
   item: string;
@@ -105,6 +106,8 @@ export interface Shortfall {
 }
 
 export interface Requirement {
+  /** The boat of the company it speaks of; absent for the trip's own. */
+  boat?: string;
   rule: string;
   pack: string;
   layer: 'law' | 'advice' | 'own';
@@ -116,7 +119,8 @@ export interface Requirement {
   source: SourceRef;
   /** `unknown`: it applies or may apply, and what would satisfy it can't be told to be good. */
   met: Truth;
-  /** For a deed: the people whom it concerns. */
+  /** For deeds: which, and the people whom they concern. */
+  deeds?: ('worn' | 'cord')[];
   concerns?: string[];
   metBy: Use[];
   missing: Shortfall[];

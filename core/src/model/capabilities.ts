@@ -8,5 +8,6 @@ export const CAPABILITIES = [
   'spare-drive', 'bail', 'pump-power', 'call', 'call-beyond-phone', 'locate', 'knife', 'first-aid', 'drink', 'food', 'direction', 'find-way',
   'tow', 're-entry', 'leash', 'flotation', 'kill-cord', 'anchor', 'warm-wear', 'sun-wear', 'repair', 'inflate', 'drive-battery', 'licence',
   'heaving-line', 'lifebuoy', 're-board', 'light-watertight', 'pyro-not-smoke', 'radar-reflector', 'signal-table', 'passage-plan', 'extinguisher-b1', 'operator-card', 'registration', 'reflector', 'helmet', 'mirror', 'throw-line', 'phone-case', 'tether',
+  'stern-light', 'masthead-light', 'tricolour', 'whistle-fitted', 'rules-copy', 'extinguisher-10b', 'axe', 'bucket',
 ] as const;
 export type Capability = (typeof CAPABILITIES)[number];

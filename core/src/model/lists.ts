@@ -13,6 +13,17 @@ export type Stowage = keyof typeof STOWAGE;
 export const CLOTHING = { light: 'Light clothes', 'wetsuit-3': 'Wetsuit, 3 mm', 'wetsuit-5': 'Wetsuit, 5 mm', 'dry-suit': 'Dry suit with layers', 'flotation-suit': 'Flotation suit' } as const;
 export type ClothingKind = keyof typeof CLOTHING;
 
+/** Kinds of shore, and whether one can land there. */
+export const SHORES = {
+  beach: 'Beach one can land on',
+  harbour: 'Harbour or jetty',
+  bank: 'Bank or ramp',
+  rocks: 'Rocks',
+  cliff: 'Cliff or wall',
+} as const;
+export type Shore = keyof typeof SHORES;
+export const LANDABLE: ReadonlySet<string> = new Set<Shore>(['beach', 'harbour', 'bank']);
+
 /** The four levels, worst first. */
 export const LEVELS = ['stop', 'fix', 'mind', 'set'] as const;
 export type Level = (typeof LEVELS)[number];

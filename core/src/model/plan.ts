@@ -66,6 +66,8 @@ export interface PlanView {
   contacts: { id: string; name: string; accepted: boolean; opened?: boolean; link?: string }[];
   sheet: Sheet;
   events: PlanEvent[];
+  /** How messages leave this machine: by a simulated telephone, which reaches nobody, or not at all. */
+  channel?: 'stand-in' | 'none';
 }
 
 export interface MessageView {

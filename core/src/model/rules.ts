@@ -13,11 +13,11 @@ const Value = z.union([z.boolean(), z.number(), z.string().max(80), Limit]);
  */
 export type Condition =
   | { all: Condition[] } | { any: Condition[] } | { not: Condition } | { always: true }
-  | { fact: string; is: z.infer<typeof Value> } | { fact: string; in: (string | number)[] }
+  | { fact: string; is: z.infer<typeof Value>; unsaid?: 'yes' | 'no' } | { fact: string; in: (string | number)[] }
   | { fact: string; under: z.infer<typeof Value> } | { fact: string; atLeast: z.infer<typeof Value> } | { fact: string; over: z.infer<typeof Value> } | { fact: string; atMost: z.infer<typeof Value> }
   | { some: 'crew'; where: Condition };
 
-const OPERATORS: readonly string[] = ['is', 'in', 'under', 'atLeast', 'over', 'atMost'];
+const OPERATORS: readonly string[] = ['is', 'in', 'under', 'atLeast', 'over', 'atMost', 'unsaid'];
 
 /** What no shape of a condition has, and where in it; undefined where the shape is one and a value is wrong. */
 function misshapen(raw: unknown, at = ''): string | undefined {
@@ -41,7 +41,8 @@ export const Condition: z.ZodType<Condition> = z.lazy(() =>
     z.strictObject({ any: z.array(Condition).min(1).max(40) }),
     z.strictObject({ not: Condition }),
     z.strictObject({ some: z.literal('crew'), where: Condition }),
-    z.strictObject({ fact: z.string().max(60), is: Value }),
+    // `unsaid`: what counts while nobody said: the stricter of two lists, as the text has it.
+    z.strictObject({ fact: z.string().max(60), is: Value, unsaid: z.enum(['yes', 'no']).optional() }),
     z.strictObject({ fact: z.string().max(60), in: z.array(z.union([z.string().max(60), z.number()])).min(1).max(60) }),
     z.strictObject({ fact: z.string().max(60), under: Value }),
     z.strictObject({ fact: z.string().max(60), atLeast: Value }),
@@ -61,6 +62,12 @@ const demand = {
   approved: z.boolean().optional(),
   /** The line on it is at least this long. */
   leastLength: Limit.optional(),
+  /** Another thing that has to be fixed to it: a jacket to throw, with its own whistle. */
+  carries: z.enum(CAPABILITIES).optional(),
+  /** An inflatable jacket counts only when it is worn: always, or where its label says so. */
+  inflatable: z.enum(['worn', 'label']).optional(),
+  /** The demand stands only where this holds: an older class that still serves older boats. */
+  when: Condition.optional(),
   /** What serves a demand of this pool serves no other demand of it: a second extinguisher is a second one. */
   pool: z.string().max(40).optional(),
 };
@@ -88,8 +95,11 @@ export const Rule = z.strictObject({
   unless: Condition.optional(),
   /** Alternatives: any one list of demands, whole, satisfies the rule. */
   anyOf: z.array(z.array(Demand).min(1).max(6)).max(6),
-  /** Some rules ask for a deed instead of a thing: those for whom the condition holds have said that they wear their jacket. */
-  declared: z.strictObject({ worn: Condition }).optional(),
+  /** Deeds that only people can vouch for: those for whom the condition holds wear their jacket, or the kill cord. */
+  declared: z
+    .strictObject({ worn: Condition.optional(), cord: Condition.optional() })
+    .refine((d) => d.worn !== undefined || d.cord !== undefined, 'a deed: worn or cord')
+    .optional(),
 });
 export type Rule = z.infer<typeof Rule>;
 
@@ -118,6 +128,8 @@ export const RulePack = z.strictObject({
   inForce: CivilDate.optional(),
   /** The pack that an edited copy stands in for. */
   replaces: z.string().max(40).optional(),
+  /** Whose approval counts here, by capability, `*` for all others: ids of `core/data/approvals.json`. */
+  approvals: z.record(z.string().max(40), z.array(z.string().max(20)).min(1).max(12)).optional(),
   /** Rules of other packs in whose place this one stands, where the condition holds: a State's own ages instead of the federal one. */
   displaces: z.array(z.strictObject({ pack: z.string().max(40), rule: z.string().max(40), when: Condition })).max(20).optional(),
   /** Who held the pack against the text, and when. */

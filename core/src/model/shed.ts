@@ -1,7 +1,7 @@
 import * as z from 'zod';
-import { CivilDate, Note, PartialDate, Position, Text, Zone, choice, measure, ref, thing, titled } from './common';
+import { CivilDate, Note, PartialDate, Position, Text, Zone, choice, measure, ref, thing, titled, type FieldMeta } from './common';
 
-import { CRAFT, STOWAGE } from './lists';
+import { CRAFT, SHORES, STOWAGE } from './lists';
 
 
 export const Skill = z.strictObject({
@@ -92,6 +92,8 @@ export const Boat = z.strictObject({
   advisedLoad: measure('mass', "Maker's greatest load", 20, 10_000, 'From the label or the manual, for boats without a plate.').optional(),
   propulsion: titled(z.array(Propulsion).max(6), 'Propulsion'),
   openings: titled(z.array(Opening).max(20), 'Openings that can flood her'),
+  seats: measure('count', 'Seats', 1, 50, 'People she was made to sit.').int().optional(),
+  cabin: titled(z.boolean().optional(), 'Cabin, or decked over', { help: 'Some rules spare a boat that is completely open.' }),
   freeboard: measure('length', 'Freeboard where one climbs in', 0, 3, 'From the water to the edge, loaded.').optional(),
   maxSpeed: measure('speed', 'Greatest speed', 0.1, 60).optional(),
   fuelTank: choice('Fuel tank', { none: 'None', portable: 'Portable', fixed: 'Fixed in the boat' }).optional(),
@@ -139,6 +141,7 @@ export const GearItem = z.strictObject({
   borrowedFrom: titled(z.string().max(80).optional(), 'Borrowed from'),
   buoyancy: measure('force', 'Buoyancy', 10, 500).optional(),
   hardUse: titled(z.boolean().optional(), 'Label allows watercraft, towing and rapids', { help: 'Most inflatable jackets say that they are not for these.' }),
+  wornToCount: titled(z.boolean().optional(), 'Label: counts only when worn', { help: 'Printed on many inflatable jackets.' }),
   registered: choice('Registered', { yes: 'Yes, and current', no: 'No' }).optional(),
 }).refine((g) => g.minMass === undefined || g.maxMass === undefined || g.minMass <= g.maxMass, { message: 'the lower weight stands above the upper', path: ['minMass'] });
 export type GearItem = z.infer<typeof GearItem>;
@@ -150,6 +153,7 @@ export const Place = z.strictObject({
   position: titled(Position, 'Position'),
   water: ref('water', 'On the water').optional(),
   launchFrom: choice('You launch from', { ramp: 'Ramp', jetty: 'Jetty', beach: 'Beach', bank: 'Bank' }).optional(),
+  shore: choice('Kind of shore', SHORES, 'Where one can land, and where not.').optional(),
   works: measure('height', 'Works from this height of tide', -5, 20, 'Above chart datum. Below it there is mud or no water.').optional(),
   rules: titled(Note.optional(), 'Rules of the place and who to ask', { long: true }),
   confirmed: titled(CivilDate.optional(), 'Last confirmed'),
@@ -169,7 +173,13 @@ export const TideTable = z.strictObject({
   kind: z.literal('table'),
   name: Text,
   datum: z.string().max(40),
-  rows: z.array(z.strictObject({ at: z.iso.datetime(), height: z.number().min(-20).max(20) })).min(2).max(2000),
+  /** High and low waters. Which of them a row is may be left out where the tide has two of each a day. */
+  rows: z
+    .array(
+      z.strictObject({ at: z.iso.datetime(), height: z.number().min(-20).max(20), turn: z.enum(['high', 'low']).optional() }),
+    )
+    .min(2)
+    .max(2000),
 });
 export const TideStation = z.discriminatedUnion('kind', [TideConstants, TideTable]);
 export type TideStation = z.infer<typeof TideStation>;
@@ -185,6 +195,8 @@ export const Water = z.strictObject({
   rapids: titled(z.boolean().optional(), 'Rapids', { help: 'White water of any grade on the way you go.' }),
   rescueNumber: titled(z.string().max(40).optional(), 'Number to ring for rescue here', { help: 'Ask locally. Escale never rings it by itself.' }),
   rescueName: titled(z.string().max(80).optional(), 'Who answers it'),
+  /** Rule packs of its jurisdictions that were switched off here, by id. */
+  without: z.array(z.string().max(40)).max(20).optional().meta({ hidden: true } satisfies FieldMeta),
   /** Answers to a rule pack's own questions, by question id. */
   answers: z.record(z.string(), z.union([z.boolean(), z.number(), z.string().max(80)])).optional().meta({ hidden: true }),
 });

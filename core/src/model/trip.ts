@@ -15,6 +15,8 @@ export const CrewMember = z.strictObject({
   clothing: choice('Wears', CLOTHING).optional(),
   /** Declared by the crew, never the result of matching. */
   wearsJacket: titled(z.boolean().optional(), 'Wears the jacket from launch to landing'),
+  /** Declared as well: the kill cord on whoever drives, whenever she runs. */
+  cord: titled(z.boolean().optional(), 'Kill cord on while driving'),
   jacket: ref('gear', 'Which jacket').optional(),
   today: choice('Today', { well: 'Well', tired: 'Tired', ill: 'Ill', 'hung-over': 'Hung over' }).optional(),
   buddy: ref('person', 'Keeps an eye on').optional(),
@@ -69,7 +71,7 @@ export const Trip = z.strictObject({
   /** What changes on the way home: the catch comes aboard, fuel and water are used. */
   comingHome: titled(z.strictObject({ catch: measure('mass', 'Catch', 0, 1000).optional(), fuelLeft: measure('percent', 'Fuel left', 0, 1).optional() }).optional(), 'Coming home'),
   /** Other boats of the trip, each with who is in it. */
-  company: titled(z.array(z.strictObject({ boat: ref('boat', 'Boat'), people: titled(z.array(Id).max(30), 'Who is in it', { ref: 'person' }), with: ref('boat', 'Stays with').optional() })).max(20).optional(), 'In company'),
+  company: titled(z.array(z.strictObject({ boat: ref('boat', 'Boat'), people: titled(z.array(Id).max(30), 'Who is in it', { ref: 'person' }), wears: titled(z.array(Id).max(30).optional(), 'Who wears the jacket from launch to landing', { ref: 'person' }), with: ref('boat', 'Stays with').optional() })).max(20).optional(), 'In company'),
   /** Where things travel on this trip, where it differs from the shed. */
   stow: z.array(z.strictObject({ item: Id, place: z.enum(Object.keys(STOWAGE) as [Stowage, ...Stowage[]]) })).max(500).meta({ hidden: true } satisfies FieldMeta),
   status: choice('State', { planned: 'Planned', on: 'On now', done: 'Done' }),
@@ -93,7 +95,7 @@ export const Run = z.strictObject({
   trip: Id.optional(),
   startedAt: z.iso.datetime(),
   endedAt: z.iso.datetime().optional(),
-  ticks: z.array(z.strictObject({ step: z.string().max(60), at: z.iso.datetime(), second: z.boolean().optional(), skipped: z.boolean().optional() })).max(200),
+  ticks: z.array(z.strictObject({ step: z.string().max(60), at: z.iso.datetime(), second: z.boolean().optional(), skipped: z.boolean().optional(), by: z.string().max(60).optional() })).max(200),
 });
 export type Run = z.infer<typeof Run>;
 
@@ -111,7 +113,13 @@ export const ForecastHour = z.strictObject({
   visibility: z.number().min(0).max(200_000).optional(),
   thunder: z.boolean().optional(),
 });
-export const Forecast = z.strictObject({ issuedAt: z.iso.datetime(), source: Text, hours: z.array(ForecastHour).max(24 * 16) });
+export const Forecast = z.strictObject({
+  issuedAt: z.iso.datetime(),
+  source: Text,
+  /** Made up by a stand-in, for show: every sentence that leans on it says so. */
+  invented: z.boolean().optional(),
+  hours: z.array(ForecastHour).max(24 * 16),
+});
 export type Forecast = z.infer<typeof Forecast>;
 
 export const Conditions = z.strictObject({ forecast: Forecast.optional() });

@@ -1,33 +1,106 @@
 import { distance, type LatLon } from '../earth';
-import type { Place, Schedule } from '../model';
+import { LANDABLE } from '../model/lists';
+import type { Phrase, Place, Schedule } from '../model';
+import { phrase } from '../say';
+import { asPrinted, MS } from '../units';
 
 /**
  * Where the plan has the boat at an instant (epoch ms): along a leg by the share of its time, at a halt, or at the launch
  * before leaving and after coming home. On legs of a day trip a straight line in latitude and longitude is off by metres.
  * @returns undefined when a place it needs is not known
  */
-export function plannedPosition(schedule: Schedule, launch: string, places: Place[], at: number): LatLon | undefined {
+export function plannedPosition(
+  schedule: Schedule,
+  launch: string,
+  places: Place[],
+  at: number,
+): LatLon | undefined {
   const position = (id: string) => places.find((p) => p.id === id)?.position;
   const leg = schedule.legs.find((l) => at >= l.departs && at <= l.arrives);
   if (!leg) return position(schedule.halts.find((h) => at >= h.from && at <= h.until)?.place ?? launch);
-  const from = position(leg.from), to = position(leg.to);
+  const from = position(leg.from),
+    to = position(leg.to);
   if (!from || !to) return undefined;
   const part = (at - leg.departs) / Math.max(1, leg.arrives - leg.departs);
   return { lat: from.lat + part * (to.lat - from.lat), lon: from.lon + part * (to.lon - from.lon) };
 }
 
-export interface Landing { place: Place; metres: number; /** Degrees true. */ bearing: number; /** At `speed`, if one is known. */ seconds?: number }
+export interface Landing {
+  place: Place;
+  metres: number;
+  /** Degrees true. */
+  bearing: number;
+  /** At `speed`, if one is known. */
+  seconds?: number;
+  /** What is not known about landing there; none: one can. */
+  doubts: Phrase[];
+}
 
 /** A landing nearer than this is where one stands, m. */
 export const ARRIVED = 50;
 
+export interface Seeking {
+  /** The water one is on: places of another can't be reached by boat. */
+  water?: string;
+  /** Speed still to be had, m/s, above 0. */
+  speed?: number;
+  /** Now, epoch ms, and the height of tide above chart datum at an instant, as far as it is known. */
+  now: number;
+  tideAt?: (at: number) => number | undefined;
+}
+
+/** What a launch is left from is landed at as well. */
+const LANDED: Partial<Record<NonNullable<Place['launchFrom']>, true>> = {
+  ramp: true,
+  jetty: true,
+  beach: true,
+  bank: true,
+};
+
 /**
- * Places one can land at, nearest first, over the ellipsoid.
- * @param speed m/s that is still to be had, above 0
+ * Places one can land at, over the ellipsoid: the sure ones first, nearest first, then those of which something is not
+ * known. Places of another water, shores that are no help, and launches that are dry when one gets there are left out.
  */
-export function landingsFrom(here: LatLon, places: Place[], speed?: number): Landing[] {
-  return places.filter((p) => p.kind === 'haven' || p.kind === 'launch')
-    .map((place) => ({ place, ...distance(here, place.position) }))
-    .map((l) => ({ ...l, ...(speed ? { seconds: l.metres / speed } : {}) }))
-    .sort((a, b) => a.metres - b.metres || (a.place.id < b.place.id ? -1 : 1));
+export function landingsFrom(
+  here: LatLon,
+  places: Place[],
+  { water, speed, now, tideAt }: Seeking,
+): Landing[] {
+  return places
+    .filter(
+      (p) =>
+        (p.kind === 'haven' || p.kind === 'launch') &&
+        (p.water === undefined || water === undefined || p.water === water),
+    )
+    .flatMap((place): Landing[] => {
+      const there = distance(here, place.position);
+      const seconds = speed ? there.metres / speed : undefined;
+      const doubts = doubtsOf(place, now + (seconds ?? 0) * MS.second, { water, tideAt });
+      return doubts ? [{ place, ...there, doubts, ...(seconds === undefined ? {} : { seconds }) }] : [];
+    })
+    .sort(
+      (a, b) =>
+        Math.sign(a.doubts.length) - Math.sign(b.doubts.length) ||
+        a.metres - b.metres ||
+        (a.place.id < b.place.id ? -1 : 1),
+    );
+}
+
+/** What is not known about landing there, or undefined where one can't. */
+function doubtsOf(
+  place: Place,
+  at: number,
+  { water, tideAt }: Pick<Seeking, 'water' | 'tideAt'>,
+): Phrase[] | undefined {
+  const doubts: Phrase[] = [];
+  if (place.shore !== undefined && !LANDABLE.has(place.shore)) return undefined;
+  if (place.shore === undefined && !(place.launchFrom && LANDED[place.launchFrom]))
+    doubts.push(phrase('landing.shore'));
+  if (place.works !== undefined) {
+    const height = tideAt?.(at);
+    if (height === undefined) doubts.push(phrase('landing.tide'));
+    else if (asPrinted(height, 'height') < asPrinted(place.works, 'height')) return undefined;
+  }
+  if (place.water === undefined && water !== undefined) doubts.push(phrase('landing.water'));
+  return doubts;
 }

@@ -52,6 +52,18 @@ describe('ready', () => {
     expect(at(tasks, 'pack')).toBe(Date.UTC(2026, 4, 11, 19, 45));
     expect(at(tasks, 'inflate-night')).toBeUndefined();
   });
+  test('the evening is the last one that is over before the morning begins', () => {
+    const evening = (hour: number, minute: number, drive: number) => {
+      const tasks = readyTasks(rows, Date.UTC(2026, 4, 12, hour, minute), 'UTC', new Set(), drive);
+      return [new Date(at(tasks, 'charge')!).toISOString().slice(0, 10), upAt(tasks)! >= at(tasks, 'pack')! + 30 * MIN];
+    };
+    // At midnight and forty the same evening serves; with a long drive the one before; by day the one before as well.
+    expect(evening(0, 40, 35)).toEqual(['2026-05-11', true]);
+    expect(evening(0, 10, 180)).toEqual(['2026-05-10', true]);
+    expect(evening(22, 0, 0)).toEqual(['2026-05-12', true]);
+    expect(evening(21, 0, 35)).toEqual(['2026-05-11', true]);
+    expect(evening(6, 10, 35)).toEqual(['2026-05-11', true]);
+  });
   test('what the trip has brings its tasks; without a drive the morning can’t be placed', () => {
     const tasks = readyTasks(rows, leave, 'UTC', new Set(['inflate']), undefined);
     expect(at(tasks, 'inflate-night')).toBe(Date.UTC(2026, 4, 10, 18));
@@ -77,10 +89,35 @@ describe('havens', () => {
     expect(plannedPosition(schedule, 'a', places, schedule.halts[0].from + 1)).toEqual(places[1].position);
     expect(plannedPosition(schedule, 'gone', [], 5)).toBeUndefined();
   });
+  const here = { lat: 45 + 2 / 60, lon: 0 };
+  const found = (places_: Place[], more: Partial<Parameters<typeof landingsFrom>[2]> = {}) => landingsFrom(here, places_, { now: 0, ...more }).map((l) => l.place.id);
   test('landings nearest first; a hazard is none', () => {
-    const found = landingsFrom({ lat: 45 + 2 / 60, lon: 0 }, places, 1);
-    expect(found.map((l) => l.place.id)).toEqual(['a', 'b']);
-    expect(found[0].seconds).toBeCloseTo(found[0].metres, 6);
-    expect(found[0].bearing).toBeCloseTo(180, 6);
+    const list = landingsFrom(here, places, { speed: 1, now: 0 });
+    expect(list.map((l) => l.place.id)).toEqual(['a', 'b']);
+    expect(list[0].seconds).toBeCloseTo(list[0].metres, 6);
+    expect(list[0].bearing).toBeCloseTo(180, 6);
+  });
+  test('places of another water, cliffs and rocks, and ramps that are dry then do not count', () => {
+    const far = { ...place('far', 'haven', 45.5), shore: 'beach' as const, water: 'w' };
+    const near = { ...place('near', 'haven', 45.04), shore: 'beach' as const };
+    expect(found([far, { ...near, water: 'other' }], { water: 'w' })).toEqual(['far']);
+    for (const shore of ['rocks', 'cliff'] as const) expect(found([far, { ...near, water: 'w', shore }], { water: 'w' })).toEqual(['far']);
+    const ramp = { ...place('ramp', 'launch', 45.04), water: 'w', launchFrom: 'ramp' as const, works: 1 };
+    const tide = (height: number) => ({ water: 'w', speed: 1, tideAt: () => height });
+    expect(found([far, ramp], tide(0.9))).toEqual(['far']);
+    expect(found([far, ramp], tide(1))).toEqual(['ramp', 'far']);
+  });
+  test('the tide is asked for the hour of arriving', () => {
+    const ramp = { ...place('ramp', 'launch', 45.04), water: 'w', launchFrom: 'ramp' as const, works: 1 };
+    const asked: number[] = [];
+    landingsFrom(here, [ramp], { now: 1000, speed: 1, water: 'w', tideAt: (at) => { asked.push(at); return 2; } });
+    expect(asked[0]).toBeCloseTo(1000 + (45.04 - here.lat) * 60 * NAUTICAL_MILE * 1000, -5);
+  });
+  test('what is not known about a shore is said, and stands behind what is', () => {
+    const sure = { ...place('sure', 'haven', 45.4), shore: 'harbour' as const, water: 'w' };
+    const unsure = { ...place('unsure', 'haven', 45.04), water: 'w' };
+    const list = landingsFrom(here, [unsure, sure], { now: 0, water: 'w' });
+    expect(list.map((l) => [l.place.id, l.doubts.length])).toEqual([['sure', 0], ['unsure', 1]]);
+    expect(landingsFrom(here, [{ ...unsure, launchFrom: 'ramp', works: 1 }], { now: 0, water: 'w' })[0].doubts.map((d) => d.say)).toEqual(['landing.tide']);
   });
 });

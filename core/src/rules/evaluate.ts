@@ -16,6 +16,8 @@ export interface Evaluation {
 export interface World {
   facts: Facts;
   crew: Person[];
+  /** Facts that follow from weather invented for show, by name: every sentence about them says so. */
+  invented?: ReadonlySet<string>;
   /** Words of the questions of the pack at hand, by id. */
   questions?: Record<string, string>;
 }
@@ -58,7 +60,11 @@ function leaf(condition: Leaf, world: World, person?: Person): Evaluation {
   const value = own ? person.facts[condition.fact] : world.facts[condition.fact];
   const fact = nameOf(condition.fact, world, person);
   const missing = own ? `${condition.fact}@${person.id}` : condition.fact;
-  if (value === undefined) return { truth: 'unknown', because: [{ phrase: phrase('because.unknown', { fact }), truth: 'unknown' }], missing: [missing] };
+  if (value === undefined) {
+    const truth: Truth = 'is' in condition && condition.unsaid !== undefined ? condition.unsaid : 'unknown';
+    const word = truth === 'unknown' ? 'because.unknown' : truth === 'yes' ? 'because.unsaid.yes' : 'because.unsaid.no';
+    return { truth, because: [{ phrase: phrase(word, { fact }), truth }], missing: truth === 'unknown' ? [missing] : [] };
+  }
   const { truth, word, limit } = compare(condition, value);
   const because: Because = {
     phrase: phrase(word, { fact, value: shown(condition.fact, value), ...(limit === undefined ? {} : { limit: shown(condition.fact, limit) }) }),
@@ -109,13 +115,16 @@ function inSI(value: boolean | number | string | { value: number; unit: string }
 
 function nameOf(fact: string, world: World, person?: Person): Phrase {
   if (fact.startsWith(QUESTION)) return phrase('fact.question', { ask: world.questions?.[fact.slice(QUESTION.length)] ?? fact });
-  return phrase(FACTS[fact]?.word ?? 'fact.question', { person: person?.name ?? phrase('person.nobody'), ask: fact });
+  const name = phrase(FACTS[fact]?.word ?? 'fact.question', { person: person?.name ?? phrase('person.nobody'), ask: fact });
+  return world.invented?.has(fact) ? phrase('fact.invented', { fact: name }) : name;
 }
 
 function shown(fact: string, value: FactValue): Phrase | string {
   const spec = FACTS[fact];
   if (typeof value === 'boolean') return phrase(value ? 'value.yes' : 'value.no');
   if (typeof value === 'string') return spec?.words?.[value] ?? value;
+  if (typeof value === 'object' && value.high === Infinity) return phrase('value.more', { v: number(value.low, spec?.quantity) });
+  if (typeof value === 'object' && value.low === -Infinity) return phrase('value.less', { v: number(value.high, spec?.quantity) });
   if (typeof value === 'object' && value.low !== value.high) return phrase('value.range', { low: number(value.low, spec?.quantity), high: number(value.high, spec?.quantity) });
   return number(typeof value === 'object' ? value.low : value, spec?.quantity);
 }

@@ -41,6 +41,8 @@ export const FACTS: Record<string, FactSpec> = {
   'boat.appliance': { word: 'fact.boat.appliance', at: { type: 'boat', pointer: '/appliance' } },
   'boat.cutOff': { word: 'fact.boat.cutOff', at: { type: 'boat', pointer: '/cutOffSwitch' } },
   'boat.sealed': { word: 'fact.boat.sealed', at: { type: 'boat', pointer: '/flotation' } },
+  'boat.open': { word: 'fact.boat.open', at: { type: 'boat', pointer: '/cabin' } },
+  'boat.endFlotation': { word: 'fact.boat.endFlotation', at: { type: 'boat', pointer: '/reserve' } },
   'crew.allWorn': { word: 'fact.crew.allWorn', at: { type: 'trip', pointer: '/crew' } },
   'crew.count': { word: 'fact.crew.count', quantity: 'count', at: { type: 'trip', pointer: '/crew' } },
   'crew.alone': { word: 'fact.crew.alone', at: { type: 'trip', pointer: '/crew' } },

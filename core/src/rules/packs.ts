@@ -1,6 +1,6 @@
 import { sha256 } from '@noble/hashes/sha2.js';
 import { bytesToHex, utf8ToBytes } from '@noble/hashes/utils.js';
-import type { Because, Condition, Rule, RulePack, Truth } from '../model';
+import type { Because, Condition, Demand, Rule, RulePack, Truth } from '../model';
 import { phrase } from '../say';
 import { isUnit } from '../units';
 import { evaluate, type World } from './evaluate';
@@ -12,6 +12,14 @@ export interface RuleResult {
   applies: Truth;
   because: Because[];
   missing: string[];
+  /** What it asks for under these facts: demands whose own condition fails are gone, one that can't be told is marked. */
+  anyOf: Asked[][];
+}
+
+/** A demand as it stands under the facts at hand. */
+export interface Asked extends Demand {
+  /** Whether it stands at all hangs on these missing facts. */
+  hangsOn?: string[];
 }
 
 /** Which rules of the packs hold for these facts, and why. Rules that don't apply are returned too, with the reason. */
@@ -23,12 +31,25 @@ export function applyPacks(packs: RulePack[], world: Omit<World, 'questions'>): 
     const inPack = { ...world, questions };
     return pack.rules.map((original): RuleResult => {
       const instead = packs.find((other) => other.displaces?.some((d) => (d.pack === pack.id || d.pack === pack.replaces) && d.rule === original.id && evaluate(d.when, world).truth === 'yes'));
-      if (instead) return { rule: original, pack, applies: 'no', because: [{ phrase: phrase('because.displaced', { pack: instead.title }), truth: 'no' }], missing: [] };
+      if (instead) {
+        const because: Because[] = [{ phrase: phrase('because.displaced', { pack: instead.title }), truth: 'no' }];
+        return { rule: original, pack, applies: 'no', because, missing: [], anyOf: [] };
+      }
       const rule = named.has(original.id) ? { ...original, id: `${pack.id}.${original.id}` } : original;
       named.add(rule.id);
       const result = evaluate(rule.unless ? { all: [rule.when, { not: rule.unless }] } : rule.when, inPack);
-      return { rule, pack, applies: result.truth, because: result.because, missing: result.missing };
+      const { truth: applies, because, missing } = result;
+      return { rule, pack, applies, because, missing, anyOf: applies === 'no' ? [] : askedOf(rule, inPack) };
     });
+  });
+}
+
+/** The alternatives that stand under these facts. */
+function askedOf({ anyOf }: Rule, world: World): Asked[][] {
+  return anyOf.flatMap((demands): Asked[][] => {
+    const asked = demands.map((demand) => ({ demand, found: demand.when && evaluate(demand.when, world) }));
+    if (asked.some(({ found }) => found?.truth === 'no')) return [];
+    return [asked.map(({ demand, found }) => (found?.truth === 'unknown' ? { ...demand, hangsOn: found.missing } : demand))];
   });
 }
 
@@ -74,7 +95,10 @@ export function packFaults(pack: RulePack): string[] {
     if (rule.layer === 'advice' && !rule.weight) faults.push(`${rule.id}: advice needs a weight`);
     if (rule.anyOf.length === 0 && !rule.declared) faults.push(`${rule.id}: asks for nothing`);
     for (const demand of rule.anyOf.flat()) if (demand.leastLength && !isUnit(demand.leastLength.unit)) faults.push(`${rule.id}: unknown unit "${demand.leastLength.unit}"`);
-    for (const condition of [rule.when, ...(rule.unless ? [rule.unless] : []), ...(rule.declared ? [rule.declared.worn] : [])]) {
+    for (const { capability } of rule.anyOf.length > 1 ? rule.anyOf.flat().filter((d) => d.forWhom === 'each') : [])
+      faults.push(`${rule.id}: ${capability} is asked for each body, and has other ways beside it; write two rules`);
+    const conditions = [rule.when, rule.unless, rule.declared?.worn, rule.declared?.cord, ...rule.anyOf.flat().map((d) => d.when)];
+    for (const condition of conditions.filter((c) => c !== undefined)) {
       if (depthOf(condition) > DEEPEST_CONDITION) { faults.push(`${rule.id}: conditions nested deeper than ${DEEPEST_CONDITION}`); continue; }
       walk(condition, (leaf) => {
         const { fact } = leaf;

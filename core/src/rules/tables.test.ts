@@ -19,18 +19,28 @@ function resultsOf(pack: RulePack, row: Row): RuleResult[] {
 
 /** What the pack asks of a thing, whatever its rules are called: yes as soon as one rule does, open when one may. */
 const strongest = (results: RuleResult[]): Truth => (results.some((r) => r.applies === 'yes') ? 'yes' : results.some((r) => r.applies === 'unknown') ? 'unknown' : 'no');
-const asking = (results: RuleResult[], ...capabilities: Capability[]) => results.filter((r) => capabilities.every((c) => r.rule.anyOf.flat().some((d) => d.capability === c)));
-const only = (results: RuleResult[], capability: Capability) => results.filter((r) => r.rule.anyOf.some((all) => all.length === 1 && all[0].capability === capability));
-const counted = (results: RuleResult[], capability: Capability) => asking(results, capability).filter((r) => r.applies === 'yes').reduce((sum, r) => sum + (r.rule.anyOf[0].find((d) => d.capability === capability)?.count ?? 1), 0);
+const asking = (results: RuleResult[], ...capabilities: Capability[]) =>
+  results.filter((r) => capabilities.every((c) => r.anyOf.flat().some((d) => d.capability === c)));
+const only = (results: RuleResult[], capability: Capability) => results.filter((r) => r.anyOf.some((all) => all.length === 1 && all[0].capability === capability));
+const counted = (results: RuleResult[], capability: Capability) =>
+  asking(results, capability)
+    .filter((r) => r.applies === 'yes')
+    .reduce((sum, r) => sum + (r.anyOf[0].find((d) => d.capability === capability)?.count ?? 1), 0);
+/** May it serve: no where its own condition fails, open where that or the rule is. */
+const serves = (results: RuleResult[], capability: Capability): Truth => {
+  const found = asking(results, capability);
+  const open = (r: RuleResult) => r.applies === 'unknown' || r.anyOf.flat().some((d) => d.capability === capability && d.hangsOn);
+  return found.length === 0 ? 'no' : found.every(open) ? 'unknown' : 'yes';
+};
 
 /** The words of the tables, each told by capabilities. */
 const TOPICS: Record<string, (results: RuleResult[]) => Truth | number> = {
   jackets: (r) => strongest(asking(r, 'wearable')), throwable: (r) => strongest(asking(r, 'throwable')), childWear: (r) => strongest(r.filter((x) => x.rule.declared && x.rule.id.includes('PFD'))),
   daySignals: (r) => strongest(asking(r, 'pyro-day')), nightSignals: (r) => strongest(asking(r, 'pyro-night')), sound: (r) => strongest(asking(r, 'sound')),
-  powerLights: (r) => strongest(r.filter((x) => x.rule.id === 'NAV-23D')), handLight: (r) => strongest(asking(r, 'white-light')), sailLights: (r) => strongest(only(r, 'sidelights')), lights: (r) => strongest(asking(r, 'sidelights')),
-  extinguishers: (r) => counted(r, 'extinguisher-5b'), oldExtinguisher: (r) => strongest(asking(r, 'extinguisher-b1')), cutOff: (r) => strongest(asking(r, 'kill-cord')),
+  powerLights: (r) => strongest(r.filter((x) => x.rule.id === 'NAV-23D')), handLight: (r) => strongest(asking(r, 'white-light')), sailLights: (r) => strongest(asking(r, 'tricolour').filter((x) => asking([x], 'white-light').length === 0)), lights: (r) => strongest(asking(r, 'sidelights')),
+  extinguishers: (r) => counted(r, 'extinguisher-5b'), oldExtinguisher: (r) => serves(r, 'extinguisher-b1'), cutOff: (r) => strongest(asking(r, 'kill-cord')),
   heavingLine: (r) => strongest(asking(r, 'heaving-line')), bailer: (r) => strongest(asking(r, 'bail')), compass: (r) => strongest(asking(r, 'direction')), propel: (r) => strongest(asking(r, 'anchor')), reboard: (r) => strongest(asking(r, 're-board')),
-  flares: (r) => counted(r.filter((x) => !x.rule.anyOf.some((all) => all.some((d) => d.capability === 'light-watertight'))), 'pyro-not-smoke'), flashlight: (r) => strongest(only(r, 'light-watertight').filter((x) => x.rule.anyOf.length === 1)), lightOrFlares: (r) => strongest(asking(r, 'light-watertight', 'pyro-not-smoke')),
+  flares: (r) => counted(r.filter((x) => asking([x], 'light-watertight').length === 0), 'pyro-not-smoke'), flashlight: (r) => strongest(only(r, 'light-watertight').filter((x) => x.anyOf.length === 1)), lightOrFlares: (r) => strongest(asking(r, 'light-watertight', 'pyro-not-smoke')),
 };
 
 const wanted = (value: boolean | number | null): Truth | number => (value === null ? 'unknown' : typeof value === 'number' ? value : value ? 'yes' : 'no');

@@ -6,12 +6,45 @@ import { phrase } from '../say';
  * signals: the words to say. Distress wording follows the radiotelephone form (source family: radio handbooks, recalled):
  * MAYDAY three times, name three times, then position, nature, help wanted, persons, over.
  */
-export function mayday(boat: Boat, persons: number, position: string, signals: string[]): Phrase[] {
+export interface Spot {
+  /** As a radio operator reads it. */
+  text: string;
+  /** Where it comes from: this device, the plan for this hour, or the launch when nothing else is known. */
+  from: 'device' | 'plan' | 'launch' | 'none';
+}
+
+/** What was said of jackets: by all, by some, by nobody. */
+export type Jackets = 'all' | 'some' | 'none' | 'unsaid';
+
+/** What the crew declared of wearing its jackets. */
+export function jacketsOf(crew: readonly { wearsJacket?: boolean }[]): Jackets {
+  if (crew.length > 0 && crew.every((c) => c.wearsJacket === true)) return 'all';
+  if (crew.some((c) => c.wearsJacket === true)) return 'some';
+  return crew.length > 0 && crew.every((c) => c.wearsJacket === false) ? 'none' : 'unsaid';
+}
+
+/** The words, filled in with what is known and no more: a position says where it comes from, jackets what was declared. */
+export function mayday(
+  boat: Boat,
+  persons: number,
+  spot: Spot,
+  jackets: Jackets,
+  signals: string[],
+): Phrase[] {
   const name = boat.marks || boat.name;
   const colours = boat.hullColour ?? boat.deckColour;
   return [
     phrase('mayday.open', { name }),
-    phrase('mayday.body', { name, position, kind: CRAFT[boat.kind], n: persons, colours: colours ? `, ${colours}` : '' }),
-    phrase('mayday.gear', { signals: signals.length > 0 ? phrase('mayday.signals', { signals }) : '' }),
+    phrase('mayday.body', {
+      name,
+      position: phrase(`mayday.position.${spot.from}`, { position: spot.text }),
+      kind: CRAFT[boat.kind],
+      n: persons,
+      colours: colours ? `, ${colours}` : '',
+    }),
+    phrase('mayday.gear', {
+      jackets: phrase(`mayday.jackets.${jackets}`),
+      signals: signals.length > 0 ? phrase('mayday.signals', { signals }) : '',
+    }),
   ];
 }

@@ -27,6 +27,7 @@ export const SOURCES = {
   'cfr-33-175-b': recalled('33 CFR part 175, subpart B: personal flotation devices', 'US Coast Guard', 'as known in early 2025'),
   'cfr-33-175-c': recalled('33 CFR part 175, subpart C: visual distress signals', 'US Coast Guard', 'as known in early 2025'),
   'cfr-33-175-e': recalled('33 CFR part 175, subpart E: fire protection', 'US Coast Guard', 'in force from 20 April 2022', 'M'),
+  'approval-labels': recalled('How labels name who approved a thing', 'Coast guards and standards bodies', undefined, 'M'),
   'cfr-33-173': recalled('33 CFR part 173: numbering of vessels', 'US Coast Guard', 'as known in early 2025'),
   'usc-46-4312': recalled('46 USC 4312: engine cut-off switches', 'United States Code', 'in force from 1 April 2021'),
   'us-states': recalled('State boating laws; every row to be checked', 'The States named', undefined, 'M'),

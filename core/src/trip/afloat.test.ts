@@ -6,7 +6,7 @@ import { render } from '../say';
 import { HORSEPOWER, KNOT } from '../units';
 import fc from 'fast-check';
 import { runs } from '../../test/runs';
-import { emptyWeight, floaters, holesOf, hullOf, leak, startBoat, startCard, swamped } from '../boat';
+import { emptyWeight, floaters, holesOf, hullOf, leak, spaceOf, startBoat, startCard, swamped } from '../boat';
 import { CRAFT, type Craft } from '../model/lists';
 import { assess, FLOODING, FLOTATION, HANDOVER, HULLS, LAST_LOOK, STARTING_POINTS, sweep, towing, type AssessInput } from '.';
 import { standingFacts } from './facts';
@@ -44,11 +44,12 @@ describe('how she lies', () => {
     expect(side.say('lie/heel')[0]).toMatch(/to port/);
     expect(side.find('lie/heel')?.mend).toMatchObject({ open: 'pack/load' });
   });
-  test('an estimate of ours never makes a Stop by itself, however heavy', () => {
+  test('guessed measures never make a Stop, however heavy; stated ones do where the edge is at the water', () => {
     const crowd = Array.from({ length: 12 }, () => aPerson({ mass: 170 }));
-    const { findings } = world(skiff({ plate: 'none', advisedLoad: undefined }), crowd);
-    expect(findings.filter((f) => f.id.startsWith('lie/') && f.level === 'stop')).toEqual([]);
-    expect(findings.some((f) => f.id.startsWith('lie/') && f.level === 'fix')).toBe(true);
+    const lies = (basis?: Boat['basis']) => world(skiff({ plate: 'none', advisedLoad: undefined, basis }), crowd).findings.filter((f) => f.id.startsWith('lie/'));
+    expect(lies({ '/depth': 'guessed' }).filter((f) => f.level === 'stop')).toEqual([]);
+    expect(lies({ '/depth': 'guessed' }).find((f) => f.id.startsWith('lie/awash'))?.level).toBe('fix');
+    expect(lies().find((f) => f.id.startsWith('lie/awash'))?.level).toBe('stop');
   });
   test('without beam nothing is drawn from the air: the measure is asked for', () => expect(world(skiff({ beam: undefined }), [aPerson()]).find('lie/measures')?.mend).toMatchObject({ go: { type: 'boat', pointer: '/beam' } }));
   test('what rests on a guess, or leaves somebody out, is said and is no pass', () => {
@@ -80,7 +81,10 @@ describe('plates', () => {
   });
   test('without a plate the federal table speaks, as a Fix; never for an inflatable', () => {
     const strong = { propulsion: [{ kind: 'outboard' as const, cruise: 5, power: 60 * HORSEPOWER }], plate: 'none' as const };
-    expect(world(skiff(strong), [aPerson()]).level('load/power')).toBe('fix');
+    const tiller = { controls: { steering: 'tiller' as const }, bottom: 'other' as const };
+    expect(world(skiff({ ...strong, ...tiller }), [aPerson()]).find('load/power')).toMatchObject({ level: 'fix', assumed: [] });
+    // What hangs on steering and transom that nobody entered is open, and says so.
+    expect(world(skiff(strong), [aPerson()]).find('load/power')).toMatchObject({ level: 'mind', assumed: [{ say: 'load.power.assumed' }] });
     expect(world(skiff({ ...strong, kind: 'inflatable' }), [aPerson()]).level('load/power')).toBeUndefined();
   });
   test('a trailer over its plate is a Stop; a light hitch a Fix, a fair one Set', () => {
@@ -99,7 +103,26 @@ describe('full of water', () => {
     expect(world(skiff({ flotation: 'foam', material: 'alloy' }), [aPerson()]).find('lie/swamped')?.mend).toMatchObject({ go: { pointer: '/reserve' } });
     expect(world(skiff({ flotation: 'none', material: 'alloy' }), [aPerson()]).level('lie/swamped')).toBe('fix');
   });
-  test('foam along both sides keeps her level and carries the crew', () => expect(world(skiff({ flotation: 'foam', material: 'alloy', reserve: [{ what: 'foam', where: 'sides', litres: 220 }] }), [aPerson(), aPerson()]).level('lie/swamped')).toBe('set'));
+  test('foam along both sides keeps her level in the end; that she may roll over while she fills is said, and is no pass', () => {
+    const { level, say } = world(skiff({ flotation: 'foam', material: 'alloy', reserve: [{ what: 'foam', where: 'sides', litres: 220 }] }), [aPerson(), aPerson()]);
+    expect([level('lie/swamped'), say('lie/swamped').join(' ')]).toEqual(['mind', expect.stringMatching(/level\..*carries everyone.*roll over first/)]);
+  });
+  test('tubes carry her crew level, on stated facts alone; a guess is no pass', () => {
+    const tubes = (basis?: Boat['basis']) => world(aBoat({ kind: 'inflatable', length: 3.8, beam: 1.8, depth: 0.45, mass: 70, material: 'fabric', flotation: 'air-bags', basis }), [aPerson(), aPerson()], { crew: [{ seat: { x: 0.45, y: 0.2 } }, { seat: { x: 0.5, y: -0.2 } }] }).level('lie/swamped');
+    expect(tubes()).toBe('set');
+    for (const pointer of ['/flotation', '/mass', '/length', '/beam', '/depth', '/material']) expect(tubes({ [pointer]: 'guessed' })).toBe('mind');
+  });
+  test('a sealed hull is as good as its hatches: with them she is never Set, and both halves are said', () => {
+    const kayak = (more: Partial<Boat> = {}) => world(aBoat({ kind: 'sit-on-top', length: 3.9, beam: 0.8, depth: 0.33, mass: 30, material: 'polyethylene', flotation: 'sealed-hull', seats: 1, ...more }), [aPerson()]);
+    expect(kayak().level('lie/swamped')).toBe('set');
+    const hatch = kayak({ openings: [{ name: 'Front hatch', kind: 'hatch', where: 'bow' }] });
+    expect([hatch.level('lie/swamped'), hatch.say('lie/swamped').join(' ')]).toEqual(['mind', expect.stringMatching(/while these stay shut: Front hatch.*With her hull full/)]);
+    expect(kayak({ basis: { '/flotation': 'guessed' } }).level('lie/swamped')).toBe('mind');
+  });
+  test('one bag in the bow alone is no seat for anybody', () => {
+    const bag = world(aBoat({ kind: 'sit-inside', length: 4.2, beam: 0.62, depth: 0.32, mass: 25, material: 'polyethylene', flotation: 'air-bags', reserve: [{ what: 'bag', where: 'bow', litres: 60 }] }), [aPerson()]);
+    expect([bag.level('lie/swamped'), bag.say('lie/swamped').join(' ')]).toEqual(['mind', expect.stringMatching(/Nobody can sit in her/)]);
+  });
   test('foam in the bow alone: she stands on end, and nobody is promised a seat', () => {
     const { level, say } = world(skiff({ flotation: 'foam', material: 'alloy', reserve: [{ what: 'foam', where: 'bow', litres: 300 }] }), [aPerson(), aPerson()]);
     expect([level('lie/swamped'), say('lie/swamped').join(' ')]).toEqual(['mind', expect.stringMatching(/one end.*Nobody can sit in her/)]);
@@ -244,9 +267,9 @@ describe('whatever the measures', () => {
   const number = (min: number, max: number) => fc.double({ min, max, noNaN: true });
   const boats = fc.record({ kind: fc.constantFrom(...(Object.keys(CRAFT) as Craft[])), length: number(1, 15), beam: number(0.2, 6), depth: fc.option(number(0.05, 3), { nil: undefined }), mass: fc.option(number(3, 10_000), { nil: undefined }), foam: fc.integer({ min: 0, max: 2000 }) });
   const seats = fc.array(fc.record({ mass: number(2, 250), x: number(0, 1), y: number(-1, 1) }), { minLength: 1, maxLength: 6 });
-  test('every figure is a number, every finding renders, and no estimate is a Stop', () => {
+  test('every figure is a number, every finding renders, and no guess is a Stop', () => {
     fc.assert(fc.property(boats, seats, ({ foam, ...measures }, where) => {
-      const boat = skiff({ plate: undefined, ...measures, flotation: 'foam', ...(foam > 0 ? { reserve: [{ what: 'foam' as const, where: 'sides' as const, litres: foam }] } : {}) });
+      const boat = skiff({ plate: undefined, ...measures, basis: { '/length': 'guessed' }, flotation: 'foam', ...(foam > 0 ? { reserve: [{ what: 'foam' as const, where: 'sides' as const, litres: foam }] } : {}) });
       const { figures, findings } = world(boat, where.map(({ mass }) => aPerson({ mass })), { crew: where.map(({ x, y }) => ({ seat: { x, y } })) });
       for (const [name, f] of Object.entries(figures)) expect({ name, finite: Number.isFinite(f.value) }).toEqual({ name, finite: true });
       for (const f of findings) for (const line of [f.title, ...f.because, ...f.assumed]) expect(render(line, reader)).not.toMatch(/NaN|undefined|Infinity/);
@@ -257,10 +280,11 @@ describe('whatever the measures', () => {
     fc.assert(fc.property(boats, number(0.005, 0.3), ({ foam, ...measures }, diameter) => {
       const boat = skiff({ ...measures, openings: [{ name: 'Hole', kind: 'plug', diameter }], reserve: [{ what: 'foam', where: 'bow', litres: Math.max(1, foam) }] });
       const hull = hullOf(boat, HULLS)!, weight = emptyWeight(boat, hull);
-      const found = leak(hull, holesOf(boat, hull, FLOODING)[0], weight, 1000, { pump: 0, bailers: 1 }, FLOODING);
+      const hole = holesOf(boat, hull, FLOODING)[0];
+      const found = leak({ hull, hole, space: spaceOf(boat, hull, hole, FLOTATION), weight, density: 1000, relief: { pump: 0, bailers: 1 }, sea: FLOODING.wash.usual }, FLOODING);
       for (const n of [found.inflow, found.aboard, found.third ?? 0, found.swamped ?? 0]) expect(Number.isFinite(n) && n >= 0).toBe(true);
       if (found.third !== undefined && found.swamped !== undefined) expect(found.third).toBeLessThanOrEqual(found.swamped + 1e-6);
-      const full = swamped(hull, floaters(boat, hull, FLOTATION), weight, [], [80], 1000, FLOTATION);
+      const full = swamped(hull, floaters(boat, hull, FLOTATION), weight, [], [{ mass: 80, x: hull.length / 2, y: 0, z: hull.depth }], 1000, FLOTATION);
       expect([Number.isFinite(full.spare), full.carries === 0 || full.carries === 1, full.lacking >= 0]).toEqual([true, true, true]);
       if (full.spare < 0) expect(full.outcome.state).toBe('sinks');
     }), { numRuns: runs(40) });

@@ -2,7 +2,7 @@ import { mendFact } from '../kit';
 import type { Condition, Finding, Level, Person, ThingType } from '../model';
 import { evaluate, type World } from '../rules';
 import { phrase } from '../say';
-import { finding, type Context } from './context';
+import { finding, sure, type Context } from './context';
 import { CREW } from './shipped';
 
 /** What practice asks of a crew, as data (`core/data/crew.json`): asked of each person, or of the crew as one. */
@@ -20,15 +20,15 @@ export interface CrewRow {
 }
 
 /** People as they meet this boat, water and wind. */
-export function crewFindings(context: Context, world: Omit<World, 'questions'>): Finding[] {
+export function crewFindings(context: Context, world: Omit<World, 'questions'>, fellow = false): Finding[] {
   const { trip, people } = context;
   const found: Finding[] = [];
-  if (people.length === 1 && trip.crew.length === 1) found.push(finding({ id: `crew/alone/${trip.id}`, level: 'mind', section: 'plan/boat', title: phrase('crew.alone.title'), because: [phrase('crew.alone.why')], source: 'practice' }));
-  for (const person of people) {
+  if (people.length === 1 && !fellow && (trip.company ?? []).length === 0) found.push(finding({ id: `crew/alone/${trip.id}`, level: 'mind', section: 'plan/boat', title: phrase('crew.alone.title'), because: [phrase('crew.alone.why')], source: 'practice' }));
+  for (const person of people.map(sure)) {
     if (person.swimming === undefined) found.push(finding({ id: `crew/swimming/${person.id}`, level: 'mind', section: 'plan/boat', title: phrase('crew.swim.unknown.title', { person: person.name }), because: [phrase('crew.swim.unknown.why')], source: 'practice', mend: { label: phrase('crew.swim.mend'), go: { type: 'person', id: person.id, pointer: '/swimming' } } }));
     else if (person.swimming === 'none' || person.swimming === 'weak') found.push(swimmer(person));
   }
-  return [...found, ...CREW.flatMap((row) => (row.each ? people.flatMap((person) => rowFinding(row, context, world, person)) : rowFinding(row, context, world)))];
+  return [...found, ...CREW.filter((row) => row.each || !fellow).flatMap((row) => (row.each ? people.flatMap((person) => rowFinding(row, context, world, person)) : rowFinding(row, context, world)))];
 }
 
 function rowFinding(row: CrewRow, context: Context, world: Omit<World, 'questions'>, person?: Person): Finding[] {

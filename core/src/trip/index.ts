@@ -7,4 +7,5 @@ export * from './shipped';
 export * from './strip';
 export * from './sweep';
 export * from './changes';
+export { CHART_DATUMS } from './limits';
 export { fellows, towing, type Fellow } from './company';

@@ -26,7 +26,7 @@ import startingPoints from '../../data/starting-points.json';
 import startingSets from '../../data/starting-sets.json';
 import type { FloodData, FlotationData, HullForms, PoweringData, StartingPoint } from '../boat';
 import type { LastLook, OfficerRow } from '../kit';
-import type { Capability, Catalogue, RulePack, Shed } from '../model';
+import type { Capability, Catalogue, RulePack, Shed, Water } from '../model';
 import type { ReadyRow } from '../passage';
 import type { ProcedureRow } from '../procedure';
 import type { CrewRow } from './crew';
@@ -68,7 +68,34 @@ export function packsOf(shed: Pick<Shed, 'packs'>): RulePack[] {
   return [...byId.values()];
 }
 
-/** The packs that hold on a water: those of its jurisdictions, and practice, which holds everywhere. */
-export function packsFor(jurisdiction: string[], packs: RulePack[] = PACKS): RulePack[] {
-  return packs.filter((pack) => pack.jurisdiction === '*' || jurisdiction.includes(pack.jurisdiction));
+/** The packs that hold on a water: those of its jurisdictions, less what was switched off there, and practice, which holds everywhere. */
+export function packsFor(jurisdiction: string[], packs: RulePack[] = PACKS, without: string[] = []): RulePack[] {
+  const holds = ({ jurisdiction: whose }: RulePack) => whose === '*' || jurisdiction.includes(whose);
+  return packs.filter((pack) => holds(pack) && !without.includes(pack.id));
+}
+
+/**
+ * A water with one rule list switched on or off. Lists of one country are switches of their own: one that goes off while
+ * another stays is remembered by its name.
+ */
+export function switched(
+  water: Pick<Water, 'jurisdiction' | 'without'>,
+  pack: Pick<RulePack, 'id' | 'jurisdiction'>,
+  on: boolean,
+  packs: RulePack[] = PACKS,
+): Pick<Water, 'jurisdiction' | 'without'> {
+  const same = packs.filter((other) => other.jurisdiction === pack.jurisdiction).map((other) => other.id);
+  const held = packsFor(water.jurisdiction, packs, water.without).map((other) => other.id);
+  const holds = same.filter((id) => (id === pack.id ? on : held.includes(id)));
+  const others = (water.without ?? []).filter((id) => !same.includes(id));
+  const off = holds.length > 0 ? same.filter((id) => !holds.includes(id)) : [];
+  const rest = water.jurisdiction.filter((j) => j !== pack.jurisdiction);
+  const jurisdiction = holds.length > 0 ? [...rest, pack.jurisdiction] : rest;
+  const without = [...others, ...off];
+  return { jurisdiction, ...(without.length > 0 ? { without } : {}) };
+}
+
+/** The packs of a trip's water, out of all that a household has. */
+export function packsOn(water: Pick<Water, 'jurisdiction' | 'without'> | undefined, shed: Pick<Shed, 'packs'>): RulePack[] {
+  return packsFor(water?.jurisdiction ?? [], packsOf(shed), water?.without);
 }

@@ -24,7 +24,10 @@ describe('the demo morning', () => {
     const gear = input.shed.gear.map((g) => (g.id === id ? applyPatch(g, patch) : g));
     const after = assess({ ...input, shed: { ...input.shed, gear } });
     expect(find(after, 'kit/NAV-33')?.level).toBe('set');
-    expect(find(after, 'kit/P-WHISTLE')?.level).toBe('set');
+    // On the body only while the jacket is: that has to be said.
+    expect(find(after, 'kit/P-WHISTLE')?.level).toBe('mind');
+    const worn = { ...input.trip, crew: input.trip.crew.map((c) => ({ ...c, wearsJacket: true })) };
+    expect(find(assess({ ...input, trip: worn, shed: { ...input.shed, gear } }), 'kit/P-WHISTLE')?.level).toBe('set');
   });
   test('the light is asked for before sunrise and not by day', () => {
     expect(find(a, 'kit/NAV-25D')?.level).toBe('set');
@@ -99,7 +102,8 @@ describe('what can go wrong', () => {
   });
   test('wind and gust over what the person set are a Stop, at the limit they are not', () => {
     const limits = { wind: 7.2, gust: 10.3 };
-    expect(find(assess(inputOf(0, { trip: { limits }, forecast: steady({ wind: 7.2, gust: 10.3 }) })), 'day/wind-ok')?.level).toBe('set');
+    expect(find(assess(inputOf(0, { trip: { limits, speed: 1.5 }, forecast: steady({ wind: 7.2, gust: 10.3 }) })), 'day/wind-ok')?.level).toBe('set');
+    expect(find(assess(inputOf(0, { trip: { limits }, forecast: steady({ wind: 7.2, gust: 10.3 }) })), 'day/wind-ok')?.level).toBe('mind');
     expect(find(assess(inputOf(0, { trip: { limits }, forecast: steady({ wind: 7.3 }) })), 'day/wind/')?.level).toBe('stop');
     expect(find(assess(inputOf(0, { trip: { limits }, forecast: steady({ gust: 10.4 }) })), 'day/gust/')?.level).toBe('stop');
   });

@@ -111,6 +111,16 @@ export function format(value: number, quantity: Quantity, system: UnitSystem, di
   return /^[°%]$/.test(unit.symbol) ? `${text}${unit.symbol}` : `${text} ${unit.symbol}`;
 }
 
+/**
+ * A value as it is printed in metric units, back in SI: what is compared with a limit is compared as it is read, so that no
+ * sentence says "0.7 m, and 0.7 m are needed" and means too little.
+ * @example asPrinted(0.698, 'height') // 0.7
+ */
+export function asPrinted(value: number, quantity: Quantity): number {
+  const unit = unitOf(quantity, 'metric');
+  return toSI(Number(fromSI(value, unit).toFixed(unit.digits)), unit);
+}
+
 /** A span of time as people say it: 3900 s → `1 h 05`. */
 export function spanText(seconds: number): string {
   const minutes = Math.round(Math.abs(seconds) / MINUTE);

@@ -19,27 +19,37 @@ describe('tide', () => {
     const hours = (at - Date.UTC(Number(year), 0, 1)) / HOUR;
     return station.constituents.reduce((sum, { name, amplitude, phase }) => {
       const { v0u, f } = rows.years[year][name as Name];
-      return sum + f * amplitude * Math.cos(((rows.speed[name as Name] * hours + v0u - phase) * Math.PI) / 180);
+      return (
+        sum + f * amplitude * Math.cos(((rows.speed[name as Name] * hours + v0u - phase) * Math.PI) / 180)
+      );
     }, station.z0);
   };
   for (const year of Object.keys(rows.years) as Year[]) {
-    check('run here', { title: 'xtide-data 20191229 of Debian' }, `the demo station through ${year}, hour by hour`, () => {
-      const tide = tideOf(station);
-      let worst = 0, squares = 0, n = 0;
-      for (let at = Date.UTC(Number(year), 5, 1); at < Date.UTC(Number(year), 7, 1); at += HOUR) {
-        const off = Math.abs((tide.heightAt(at) ?? NaN) - byHand(at));
-        worst = Math.max(worst, off);
-        squares += off * off;
-        n += 1;
-      }
-      // The rows hold f and u for the middle of the year; the library moves them daily.
-      expect(Math.sqrt(squares / n)).toBeLessThan(0.01);
-      expect(worst).toBeLessThan(0.025);
-    });
+    check(
+      'run here',
+      { title: 'xtide-data 20191229 of Debian' },
+      `the demo station through ${year}, hour by hour`,
+      () => {
+        const tide = tideOf(station);
+        let worst = 0,
+          squares = 0,
+          n = 0;
+        for (let at = Date.UTC(Number(year), 5, 1); at < Date.UTC(Number(year), 7, 1); at += HOUR) {
+          const off = Math.abs((tide.heightAt(at) ?? NaN) - byHand(at));
+          worst = Math.max(worst, off);
+          squares += off * off;
+          n += 1;
+        }
+        // The rows hold f and u for the middle of the year; the library moves them daily.
+        expect(Math.sqrt(squares / n)).toBeLessThan(0.01);
+        expect(worst).toBeLessThan(0.025);
+      },
+    );
   }
   test('turns are turns: no height within a tide stands above its high or below its low', () => {
     const tide = tideOf(station);
-    const from = Date.UTC(2026, 4, 12), until = from + 48 * HOUR;
+    const from = Date.UTC(2026, 4, 12),
+      until = from + 48 * HOUR;
     const turns = tide.extremes(from, until);
     expect(turns.length).toBeGreaterThanOrEqual(7);
     turns.slice(1).forEach((turn, i) => {
@@ -51,16 +61,41 @@ describe('tide', () => {
       }
     });
   });
-  check('closed form', 'tide-cosine', 'range 3.6 m in 6.2 h stands at 0.848 m after 2 h; sixths .067 .25 .5 .75 .933', () => {
-    expect(cosineHeight({ at: 0, height: 0 }, { at: 6.2 * HOUR, height: 3.6 }, 2 * HOUR)).toBeCloseTo(0.848, 2);
-    const sixths = [1, 2, 3, 4, 5].map((n) => cosineHeight({ at: 0, height: 0 }, { at: 6, height: 1 }, n));
-    [0.067, 0.25, 0.5, 0.75, 0.933].forEach((share, i) => expect(sixths[i]).toBeCloseTo(share, 3));
-  });
-  check('common practice', 'practice', 'the rule of twelfths stays within two hundredths of the cosine', () => {
-    [1, 3, 6, 9, 11].forEach((twelfths, i) => expect(Math.abs(twelfths / 12 - cosineHeight({ at: 0, height: 0 }, { at: 6, height: 1 }, i + 1))).toBeLessThan(0.02));
-  });
+  check(
+    'closed form',
+    'tide-cosine',
+    'range 3.6 m in 6.2 h stands at 0.848 m after 2 h; sixths .067 .25 .5 .75 .933',
+    () => {
+      expect(cosineHeight({ at: 0, height: 0 }, { at: 6.2 * HOUR, height: 3.6 }, 2 * HOUR)).toBeCloseTo(
+        0.848,
+        2,
+      );
+      const sixths = [1, 2, 3, 4, 5].map((n) => cosineHeight({ at: 0, height: 0 }, { at: 6, height: 1 }, n));
+      [0.067, 0.25, 0.5, 0.75, 0.933].forEach((share, i) => expect(sixths[i]).toBeCloseTo(share, 3));
+    },
+  );
+  check(
+    'common practice',
+    'practice',
+    'the rule of twelfths stays within two hundredths of the cosine',
+    () => {
+      [1, 3, 6, 9, 11].forEach((twelfths, i) =>
+        expect(
+          Math.abs(twelfths / 12 - cosineHeight({ at: 0, height: 0 }, { at: 6, height: 1 }, i + 1)),
+        ).toBeLessThan(0.02),
+      );
+    },
+  );
   test('a typed table answers between its rows and nothing outside', () => {
-    const table = tideOf({ kind: 'table', name: 'typed', datum: 'chart datum', rows: [{ at: '2026-05-12T12:12:00Z', height: 3.6 }, { at: '2026-05-12T06:00:00Z', height: 0 }] });
+    const table = tideOf({
+      kind: 'table',
+      name: 'typed',
+      datum: 'chart datum',
+      rows: [
+        { at: '2026-05-12T12:12:00Z', height: 3.6 },
+        { at: '2026-05-12T06:00:00Z', height: 0 },
+      ],
+    });
     expect(table.heightAt(Date.UTC(2026, 4, 12, 8))).toBeCloseTo(0.848, 2);
     expect(table.heightAt(Date.UTC(2026, 4, 12, 12, 12))).toBe(3.6);
     expect(table.heightAt(Date.UTC(2026, 4, 12, 5, 59))).toBeUndefined();
@@ -68,27 +103,49 @@ describe('tide', () => {
   });
   test('inside a span the level is reached, outside it is not', () => {
     const tide = tideOf(station);
-    fc.assert(fc.property(fc.double({ min: 0.3, max: 3, noNaN: true }), fc.integer({ min: 0, max: 700 }), (level, day) => {
-      const from = Date.UTC(2026, 0, 1) + day * 24 * HOUR, until = from + 24 * HOUR;
-      const spans = spansAbove(tide, level, from, until);
-      for (let at = from; at <= until; at += 20 * 60_000) {
-        const inside = spans.some((s) => at >= s.from && at <= s.until);
-        const height = tide.heightAt(at)!;
-        // At the very edge a straight line between samples may be off by a millimetre.
-        if (Math.abs(height - level) > 0.003) expect(inside).toBe(height >= level);
-      }
-    }), { numRuns: runs(40) });
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0.3, max: 3, noNaN: true }),
+        fc.integer({ min: 0, max: 700 }),
+        (level, day) => {
+          const from = Date.UTC(2026, 0, 1) + day * 24 * HOUR,
+            until = from + 24 * HOUR;
+          const spans = spansAbove(tide, level, from, until);
+          for (let at = from; at <= until; at += 20 * 60_000) {
+            const inside = spans.some((s) => at >= s.from && at <= s.until);
+            const height = tide.heightAt(at)!;
+            // At the very edge a straight line between samples may be off by a millimetre.
+            if (Math.abs(height - level) > 0.003) expect(inside).toBe(height >= level);
+          }
+        },
+      ),
+      { numRuns: runs(40) },
+    );
   });
 });
 
 describe('forecast', () => {
-  const hour = (h: number, more: object) => ({ at: new Date(Date.UTC(2026, 4, 12, h)).toISOString(), wind: 4, gust: 6, from: 200, ...more });
+  const hour = (h: number, more: object) => ({
+    at: new Date(Date.UTC(2026, 4, 12, h)).toISOString(),
+    wind: 4,
+    gust: 6,
+    from: 200,
+    ...more,
+  });
   test('between 350° and 10° the wind is north, whichever way the clock runs', () => {
-    const f = sortForecast({ issuedAt: '2026-05-12T00:00:00Z', source: 't', hours: [hour(7, { from: 10 }), hour(6, { from: 350 })] })!;
+    const f = sortForecast({
+      issuedAt: '2026-05-12T00:00:00Z',
+      source: 't',
+      hours: [hour(7, { from: 10 }), hour(6, { from: 350 })],
+    })!;
     expect(weatherAt(f, Date.UTC(2026, 4, 12, 6, 30))!.from % 360).toBeCloseTo(0, 6);
   });
   test('the worst hour counts even between the ends, and what nobody forecast stays unknown', () => {
-    const f = sortForecast({ issuedAt: '2026-05-12T00:00:00Z', source: 't', hours: [hour(6, {}), hour(7, { wind: 9, gust: 14, water: 9 }), hour(8, { water: 12 })] })!;
+    const f = sortForecast({
+      issuedAt: '2026-05-12T00:00:00Z',
+      source: 't',
+      hours: [hour(6, {}), hour(7, { wind: 9, gust: 14, water: 9 }), hour(8, { water: 12 })],
+    })!;
     const worst = worstWithin(f, Date.UTC(2026, 4, 12, 6, 10), Date.UTC(2026, 4, 12, 7, 50))!;
     expect([worst.wind.wind, worst.gust.gust, worst.coldest?.water]).toEqual([9, 14, 9]);
     expect(weatherAt(f, Date.UTC(2026, 4, 12, 6, 30))!.water).toBeUndefined();

@@ -1,26 +1,54 @@
 import type { Forecast } from '../model';
+import { MS } from '../units';
 
-export interface Weather { wind: number; gust: number; from: number; air?: number; water?: number; visibility?: number; thunder?: boolean }
+export interface Weather {
+  wind: number;
+  gust: number;
+  from: number;
+  air?: number;
+  water?: number;
+  visibility?: number;
+  thunder?: boolean;
+}
 
 type Hour = Forecast['hours'][number] & { ms: number };
 
 /** A forecast sorted once, so that it can be asked for many instants. */
-export interface SortedForecast { issuedAt: number; from: number; until: number; hours: Hour[] }
-
-export function sortForecast(forecast: Forecast): SortedForecast | undefined {
-  const hours = forecast.hours.map((h) => ({ ...h, ms: Date.parse(h.at) })).sort((a, b) => a.ms - b.ms);
-  const first = hours[0], last = hours.at(-1);
-  if (!first || !last) return undefined;
-  return { issuedAt: Date.parse(forecast.issuedAt), from: first.ms, until: last.ms, hours };
+export interface SortedForecast {
+  issuedAt: number;
+  from: number;
+  until: number;
+  hours: Hour[];
+  /** Invented by a stand-in, for show. */
+  invented: boolean;
 }
 
-/** Weather at an instant, between the two hours around it; wind direction by its components so that 350° and 10° meet at north. */
+/** Hours of a forecast further apart than this leave what lies between them open: a front passes in less. Our own estimate. */
+export const MOST_APART = 3 * MS.hour;
+
+/** Undefined for a forecast without hours. */
+export function sortForecast(forecast: Forecast): SortedForecast | undefined {
+  const hours = forecast.hours.map((h) => ({ ...h, ms: Date.parse(h.at) })).sort((a, b) => a.ms - b.ms);
+  const first = hours[0],
+    last = hours.at(-1);
+  if (!first || !last) return undefined;
+  const invented = forecast.invented === true;
+  return { issuedAt: Date.parse(forecast.issuedAt), from: first.ms, until: last.ms, hours, invented };
+}
+
+/**
+ * Weather at an instant (epoch ms), between the two hours around it: m/s, °C, metres; wind direction by its components so
+ * that 350° and 10° meet at north. Undefined outside the forecast and in its gaps.
+ */
 export function weatherAt(forecast: SortedForecast, at: number): Weather | undefined {
   if (at < forecast.from || at > forecast.until) return undefined;
   const next = forecast.hours.findIndex((h) => h.ms >= at);
-  const b = forecast.hours[next], a = forecast.hours[Math.max(0, next - 1)];
+  const b = forecast.hours[next],
+    a = b.ms === at ? b : forecast.hours[Math.max(0, next - 1)];
+  if (b.ms - a.ms > MOST_APART) return undefined;
   const part = b.ms === a.ms ? 0 : (at - a.ms) / (b.ms - a.ms);
-  const mix = (x: number | undefined, y: number | undefined) => (x === undefined || y === undefined ? undefined : x + part * (y - x));
+  const mix = (x: number | undefined, y: number | undefined) =>
+    x === undefined || y === undefined ? undefined : x + part * (y - x);
   return {
     wind: a.wind + part * (b.wind - a.wind),
     gust: a.gust + part * (b.gust - a.gust),
@@ -28,7 +56,8 @@ export function weatherAt(forecast: SortedForecast, at: number): Weather | undef
     air: mix(a.air, b.air),
     water: mix(a.water, b.water),
     visibility: mix(a.visibility, b.visibility),
-    thunder: a.thunder || b.thunder,
+    thunder:
+      a.thunder || b.thunder || (a.thunder === undefined || b.thunder === undefined ? undefined : false),
   };
 }
 
@@ -38,13 +67,68 @@ function turnTowards(from: number, to: number, part: number): number {
   return (from + part * turn + 360) % 360;
 }
 
-/** Worst of what is forecast within a span: the strongest hour of wind and of gust, the coldest water, the least visibility. */
-export function worstWithin(forecast: SortedForecast, from: number, until: number) {
-  const edges = [weatherAt(forecast, from), weatherAt(forecast, until)].map((w, i) => w && { ...w, ms: i ? until : from });
-  const hours: (Weather & { ms: number })[] = [...forecast.hours.filter((h) => h.ms > from && h.ms < until)];
-  for (const edge of edges) if (edge) hours.push(edge);
+export type AtHour = Weather & { ms: number };
+
+/** What of a span is forecast at all. A quantity that is missing for part of it is not known over it. */
+export interface Worst {
+  wind: AtHour;
+  gust: AtHour;
+  coldest?: AtHour;
+  warmestAir?: AtHour;
+  dimmest?: AtHour;
+  thunder?: AtHour;
+  /** Which quantities are forecast over the whole span, from its first instant to its last. */
+  whole: Record<'wind' | 'water' | 'visibility' | 'thunder', boolean>;
+}
+
+/**
+ * Worst of what is forecast within a span (epoch ms): the strongest hour of wind and of gust, the coldest water, the least
+ * visibility, the first thunder. What is forecast for part of the span only counts where it is bad, never where it is good.
+ */
+export function worstWithin(forecast: SortedForecast, from: number, until: number): Worst | undefined {
+  const edges = [from, until].flatMap((ms): AtHour[] => {
+    const w = weatherAt(forecast, ms);
+    return w ? [{ ...w, ms }] : [];
+  });
+  const hours: AtHour[] = [...forecast.hours.filter((h) => h.ms > from && h.ms < until), ...edges];
   if (hours.length === 0) return undefined;
-  const by = (value: (h: Weather & { ms: number }) => number | undefined) =>
-    hours.reduce<(Weather & { ms: number }) | undefined>((best, h) => (value(h) !== undefined && (!best || value(h)! > value(best)!) ? h : best), undefined);
-  return { wind: by((h) => h.wind)!, gust: by((h) => h.gust)!, coldest: by((h) => (h.water === undefined ? undefined : -h.water)), warmestAir: by((h) => h.air), dimmest: by((h) => (h.visibility === undefined ? undefined : -h.visibility)), thunder: hours.filter((h) => h.thunder).sort((a, b) => a.ms - b.ms)[0] };
+  const by = (value: (h: AtHour) => number | undefined) =>
+    hours.reduce<AtHour | undefined>((best, h) => {
+      const v = value(h);
+      return v !== undefined && (!best || v > (value(best) ?? -Infinity)) ? h : best;
+    }, undefined);
+  const minus = (value: number | undefined) => (value === undefined ? undefined : -value);
+  const thunder = hours.filter((h) => h.thunder).sort((a, b) => a.ms - b.ms)[0];
+  const coldest = by((h) => minus(h.water)),
+    warmestAir = by((h) => h.air),
+    dimmest = by((h) => minus(h.visibility));
+  return {
+    wind: by((h) => h.wind)!,
+    gust: by((h) => h.gust)!,
+    ...(coldest ? { coldest } : {}),
+    ...(warmestAir ? { warmestAir } : {}),
+    ...(dimmest ? { dimmest } : {}),
+    ...(thunder ? { thunder } : {}),
+    whole: {
+      wind: covered(forecast, from, until, () => true),
+      water: covered(forecast, from, until, (h) => h.water !== undefined),
+      visibility: covered(forecast, from, until, (h) => h.visibility !== undefined),
+      thunder: covered(forecast, from, until, (h) => h.thunder !== undefined),
+    },
+  };
+}
+
+/** Do hours that say it stand around and within the span, none further from the next than may be? */
+function covered(
+  { hours }: SortedForecast,
+  from: number,
+  until: number,
+  says: (h: Hour) => boolean,
+): boolean {
+  const told = hours.filter(says);
+  const first = told.findLastIndex((h) => h.ms <= from),
+    last = told.findIndex((h) => h.ms >= until);
+  if (first < 0 || last < 0) return false;
+  for (let i = first; i < last; i += 1) if (told[i + 1].ms - told[i].ms > MOST_APART) return false;
+  return true;
 }

@@ -2,7 +2,7 @@ import { eq } from 'drizzle-orm';
 import express, { Router } from 'express';
 import { checkBundle, MOST_BYTES } from '@escale/core/formats';
 import { BUNDLE_SCHEMA, DOC_SCHEMA, Id, SHELF, type Bundle, type ThingType } from '@escale/core/model';
-import { thing } from '../db/schema';
+import { thing, tripConditions } from '../db/schema';
 import { stableJson } from '../stable-json';
 import type { Db } from '../db/open';
 import { conditionsOf, loadShed } from '../plans/shed';
@@ -42,7 +42,7 @@ export async function exportBundle({ db, household, clock, weather }: Pick<Servi
   const now = clock.now();
   const { shed, trips } = await loadShed(db, household);
   const conditions: NonNullable<Bundle['conditions']> = {};
-  for (const trip of trips.filter((t) => t.status !== 'done')) conditions[trip.id] = await conditionsOf(trip, shed, { weather, clock });
+  for (const trip of trips.filter((t) => t.status !== 'done')) conditions[trip.id] = await conditionsOf(trip, shed, { weather, clock, db });
   return { escale: 'bundle', schema: BUNDLE_SCHEMA, asOf: new Date(now).toISOString(), shed, trips, conditions };
 }
 
@@ -63,5 +63,16 @@ export async function importBundle(tx: Db, bundle: Bundle, household: string, no
       counts.changed += 1;
     } else counts.same += 1;
   }
+  await importConditions(tx, bundle, household, at);
   return counts;
+}
+
+/** Forecasts that a bundle brings for its own trips are kept, and stand before any service's. What a stand-in made up stays with it. */
+async function importConditions(tx: Db, bundle: Bundle, household: string, updatedAt: Date): Promise<void> {
+  for (const trip of bundle.trips) {
+    const doc = bundle.conditions?.[trip.id];
+    if (!doc?.forecast || doc.forecast.invented) continue;
+    const values = { household, doc: doc as Record<string, unknown>, updatedAt };
+    await tx.insert(tripConditions).values({ trip: trip.id, ...values }).onConflictDoUpdate({ target: tripConditions.trip, set: values });
+  }
 }

@@ -12,15 +12,16 @@ import { parse, Problem } from './problem';
 export function plans(services: Services, kick: () => Promise<void>): Router {
   const { db, clock, household } = services;
   const routes = Router();
+  const channel = services.telephone ? 'stand-in' as const : 'none' as const;
 
   const one = async (id: unknown) => {
     const [row] = await db.select().from(plan).where(and(eq(plan.id, parse(Id, id)), eq(plan.household, household)));
     if (!row) throw new Problem(404, 'This plan is not here.');
-    return viewPlan(db, row, clock.now());
+    return { ...(await viewPlan(db, row, clock.now())), channel };
   };
 
   routes.get('/plans', async (_req, res) => {
-    res.json({ now: clock.now(), plans: await viewPlans(db, household, clock.now()) });
+    res.json({ now: clock.now(), plans: (await viewPlans(db, household, clock.now())).map((plan) => ({ ...plan, channel })) });
   });
 
   routes.get('/plans/:id', async (req, res) => {
@@ -56,7 +57,7 @@ export function plans(services: Services, kick: () => Promise<void>): Router {
   // What lies on the simulated phones; a real telephone service would have no such page.
   routes.get('/standins/telephone', async (_req, res) => {
     const calls = await db.select().from(phoneCall).orderBy(desc(phoneCall.at), desc(phoneCall.key)).limit(100);
-    res.json({ calls: calls.map((c) => ({ key: c.key, to: c.to, text: c.text, at: c.at.getTime() })) });
+    res.json({ simulated: services.telephone !== undefined, calls: calls.map((c) => ({ key: c.key, to: c.to, text: c.text, at: c.at.getTime() })) });
   });
 
   return routes;

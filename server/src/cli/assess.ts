@@ -1,6 +1,6 @@
 import type { Bundle, Figure, Finding, Mend, Phrase, Requirement } from '@escale/core/model';
 import { clock, dayOf, phrase, render, type Reader, type WordKey } from '@escale/core/say';
-import { assess, CATALOGUE, countLevels, packsFor, packsOf, worstLevel } from '@escale/core/trip';
+import { assess, CATALOGUE, countLevels, packsOn, worstLevel } from '@escale/core/trip';
 import { format, spanText, type UnitSystem } from '@escale/core/units';
 import { Refused } from './refused';
 
@@ -28,7 +28,7 @@ export function assessBundle(bundle: Bundle, { at = Date.parse(bundle.asOf), tri
   const trip = wanted === undefined ? bundle.trips[0] : bundle.trips.find((t) => t.id === wanted);
   if (!trip) throw new Refused([wanted === undefined ? 'There is no trip in this bundle.' : `There is no trip ${wanted}. Here: ${bundle.trips.map((t) => `${t.id} ${t.title}`).join('; ')}`]);
   const water = bundle.shed.waters.find((w) => w.id === trip.water);
-  const a = assess({ trip, shed: bundle.shed, conditions: bundle.conditions?.[trip.id] ?? {}, packs: packsFor(water?.jurisdiction ?? [], packsOf(bundle.shed)), catalogue: CATALOGUE, now: at });
+  const a = assess({ trip, shed: bundle.shed, conditions: bundle.conditions?.[trip.id] ?? {}, packs: packsOn(water, bundle.shed), catalogue: CATALOGUE, now: at });
   const reader: Reader = { units, zone: water?.zone ?? 'UTC', locale: 'en-GB' };
   const words = (p: Phrase) => render(p, reader);
   const said = (mend: Mend) => ({ ...mend, label: words(mend.label) });

@@ -5,7 +5,6 @@ import { exportBundle, importBundle } from '../api/exchange';
 import { ensureHousehold } from '../db/seed';
 import { addressFile, FolderTaken } from '../db/lock';
 import { openDb, type Db } from '../db/open';
-import { simulatedWeather } from '../standins/weather';
 import { systemClock } from '../clock';
 import { Refused } from './refused';
 
@@ -34,7 +33,7 @@ async function asked<T>(answer: Response): Promise<T> {
 }
 
 export const exportMemory = (): Promise<Bundle> => withMemory(
-  (db, household) => exportBundle({ db, household, clock: systemClock, weather: simulatedWeather(7) }),
+  (db, household) => exportBundle({ db, household, clock: systemClock }),
   async (address) => asked<Bundle>(await fetch(`${address}/api/export`)),
 );
 

@@ -18,6 +18,14 @@ export const thing = pgTable('thing', {
   doc: doc<Record<string, unknown>>('doc').notNull(), createdAt: instant('created_at').notNull(), updatedAt: instant('updated_at').notNull(), deletedAt: instant('deleted_at'),
 }, (t) => [index('thing_by_household').on(t.household, t.type)]);
 
+/** A trip's forecast that came with a bundle: where there is one, no service is asked. */
+export const tripConditions = pgTable('trip_conditions', {
+  trip: uuid('trip').primaryKey(),
+  household: uuid('household').notNull(),
+  doc: doc<Record<string, unknown>>('doc').notNull(),
+  updatedAt: instant('updated_at').notNull(),
+});
+
 /** Every write by its own id: sent twice, done once. `touches` lets two devices change different fields without a quarrel. */
 export const command = pgTable('command', {
   id: uuid('id').primaryKey(), household: uuid('household').notNull(), device: uuid('device').notNull(), thing: uuid('thing').notNull(), version: integer('version').notNull(),

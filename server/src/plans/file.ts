@@ -2,7 +2,7 @@ import { and, eq } from 'drizzle-orm';
 import { v7 as uuidv7 } from 'uuid';
 import { deadlinesOf, fold, isOpen, sheetOf } from '@escale/core/floatplan';
 import type { Assessment, FileRequest, PlanDeed, PlanTimes, Shed, Trip } from '@escale/core/model';
-import { assess, CATALOGUE, packsFor, packsOf } from '@escale/core/trip';
+import { assess, CATALOGUE, packsOn } from '@escale/core/trip';
 import { MS } from '@escale/core/units';
 import { Problem } from '../api/problem';
 import { doCommand } from '../api/things';
@@ -32,9 +32,9 @@ export async function filePlan(services: Services, request: FileRequest): Promis
   const trip = trips.find((t) => t.id === request.trip);
   if (!trip) throw new Problem(404, 'This trip is not on the server yet.');
   const conditions = await conditionsOf(trip, shed, services);
-  const packs = packsFor(shed.waters.find((w) => w.id === trip.water)?.jurisdiction ?? [], packsOf(shed));
+  const packs = packsOn(shed.waters.find((w) => w.id === trip.water), shed);
   const assessment = assess({ trip, shed, conditions, packs, catalogue: CATALOGUE, now });
-  const draft = draftOf(trip, shed, assessment, now);
+  const draft = draftOf(trip, shed, assessment, now, conditions.forecast?.invented === true);
   const id = request.amends ?? request.id;
 
   await db.transaction(async (tx) => {
@@ -67,7 +67,7 @@ async function refuseSecond(tx: Db, trip: string): Promise<void> {
   if (open) throw new Problem(409, 'A plan for this trip is already open. Send a change instead.', [], { plan: open.id });
 }
 
-function draftOf(trip: Trip, shed: Shed, assessment: Assessment, now: number) {
+function draftOf(trip: Trip, shed: Shed, assessment: Assessment, now: number, inventedWeather: boolean) {
   const boat = shed.boats.find((b) => b.id === trip.boat);
   const water = shed.waters.find((w) => w.id === trip.water);
   const contacts = trip.contacts.flatMap((id) => shed.contacts.find((c) => c.id === id) ?? []).map(({ id, name, phone }) => ({ id, name, ...(phone ? { phone } : {}) }));
@@ -77,7 +77,7 @@ function draftOf(trip: Trip, shed: Shed, assessment: Assessment, now: number) {
   if (lacks.length > 0 || !boat || !water || !schedule?.home || schedule.overdue === undefined) throw new Problem(422, 'This trip can’t be filed yet.', lacks);
   const times: PlanTimes = { leave: schedule.leave, home: schedule.home, overdue: schedule.overdue, checkIns: schedule.checkIns, ...(schedule.turnBack === undefined ? {} : { turnBack: schedule.turnBack }) };
   const full = trip.contacts.flatMap((id) => shed.contacts.find((c) => c.id === id) ?? []);
-  const sheet = sheetOf({ trip, boat, people, water, places: shed.places, gear: shed.gear, contacts: full, assessment, filedAt: now });
+  const sheet = sheetOf({ trip, boat, people, water, places: shed.places, gear: shed.gear, contacts: full, assessment, filedAt: now, inventedWeather });
   const skipper = people.find((p) => p.id === trip.crew.find((c) => c.role === 'skipper')?.person) ?? people[0];
   return { contacts, times, sheet, skipper: skipper.name };
 }

@@ -2,7 +2,7 @@ import { and, asc, eq, isNull } from 'drizzle-orm';
 import { emptyShed, evolve, SHELF, type Conditions, type Shed, type Trip } from '@escale/core/model';
 import { wallToInstant } from '@escale/core/earth';
 import { MS } from '@escale/core/units';
-import { thing } from '../db/schema';
+import { thing, tripConditions } from '../db/schema';
 import type { Db } from '../db/open';
 import type { Services } from '../services';
 
@@ -23,13 +23,21 @@ export async function loadShed(db: Db, household: string): Promise<{ shed: Shed;
 /** Hours before and after a trip's day for which weather is asked. */
 const AROUND = 36 * MS.hour;
 
-/** Conditions of a trip from the services: the forecast for its water or its launch around its day. */
-export async function conditionsOf(trip: Trip, shed: Shed, { weather, clock }: Pick<Services, 'weather' | 'clock'>): Promise<Conditions> {
+/**
+ * Conditions of a trip: what was brought for it by hand, else the service's forecast for its water or its launch around its
+ * day. With neither there are none, which is a finding.
+ */
+export async function conditionsOf(trip: Trip, shed: Shed, { weather, clock, db }: Asked): Promise<Conditions> {
+  const [brought] = db ? await db.select().from(tripConditions).where(eq(tripConditions.trip, trip.id)) : [];
+  if (brought) return brought.doc as Conditions;
   const water = shed.waters.find((w) => w.id === trip.water);
   const at = water?.forecastAt ?? shed.places.find((p) => p.id === trip.launch)?.position;
-  if (!at) return {};
+  if (!at || !weather) return {};
+  // Only which days are asked for hangs on the zone; a day and a half around noon holds the day in every zone.
   const noon = wallToInstant(trip.leave.date, '12:00', water?.zone ?? 'UTC');
   if ('gap' in noon) return {};
   const forecast = await weather.forecast(at, noon.at - AROUND, noon.at + AROUND, clock.now());
   return forecast ? { forecast } : {};
 }
+
+type Asked = Pick<Services, 'weather' | 'clock'> & { db?: Db };

@@ -37,7 +37,7 @@ export function simulatedWeather(seed: number): WeatherService {
       if (end < from) return undefined;
       const hours: Forecast['hours'] = [];
       for (let t = Math.floor(from / MS.hour) * MS.hour; t <= end; t += MS.hour) hours.push(hourAt(seed, at, t));
-      return { issuedAt: new Date(issued).toISOString(), source: 'Invented forecast (stand-in)', hours };
+      return { issuedAt: new Date(issued).toISOString(), source: 'Invented forecast (stand-in)', invented: true, hours };
     },
   };
 }

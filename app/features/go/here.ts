@@ -1,0 +1,47 @@
+import { useCallback, useEffect, useState } from 'react';
+
+/** Where this device says it is: degrees, metres, epoch ms. */
+export interface Here {
+  lat: number;
+  lon: number;
+  accuracy: number;
+  at: number;
+}
+
+/** Older than this it is where one was, ms. */
+const FRESH = 60_000,
+  PATIENCE = 15_000;
+
+/**
+ * The device's own position, as far as it may be read: at once where that was allowed before, else when it is asked for.
+ * `said` is what a person reads when it can't be had.
+ */
+export function useHere(): { here: Here | undefined; said: string | undefined; ask: () => void } {
+  const [here, setHere] = useState<Here>();
+  const [said, setSaid] = useState<string>();
+  const ask = useCallback(() => {
+    if (!('geolocation' in navigator)) return setSaid('This device has no position to read.');
+    setSaid('Reading the position …');
+    navigator.geolocation.getCurrentPosition(
+      ({ coords, timestamp }) => {
+        setHere({ lat: coords.latitude, lon: coords.longitude, accuracy: coords.accuracy, at: timestamp });
+        setSaid(undefined);
+      },
+      (error) => setSaid(error.code === error.PERMISSION_DENIED ? 'This device was not allowed to tell its position.' : 'The position could not be read.'),
+      { enableHighAccuracy: true, maximumAge: FRESH, timeout: PATIENCE },
+    );
+  }, []);
+  useEffect(() => {
+    let there = true;
+    navigator.permissions?.query({ name: 'geolocation' }).then(
+      ({ state }) => {
+        if (there && state === 'granted') ask();
+      },
+      () => undefined, // A browser that can't be asked is asked by the button.
+    );
+    return () => {
+      there = false;
+    };
+  }, [ask]);
+  return { here, said, ask };
+}
