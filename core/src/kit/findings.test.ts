@@ -134,10 +134,10 @@ describe('a requirement as it stands', () => {
     expect([one({ layer: 'own' }), one({ layer: 'advice' }), one({ layer: 'advice' }, { weights: new Map([['R-1', 'fix']]) }), one({ layer: 'advice', met: 'unknown' }, { weights: new Map([['R-1', 'fix']]) })].map((f) => f.level)).toEqual(['mind', 'mind', 'fix', 'mind']);
   });
   test('whether it applies is told while it is open and not met', () => {
-    const open = one({ applies: 'unknown' }), met = one({ applies: 'unknown', met: 'yes', metBy: [{ item: horn.id, count: 1 }] }, { gear: [horn] });
+    const open = one({ applies: 'unknown' });
     expect([open.level, say(open)]).toEqual(['fix', ['Whether this applies is not settled.']]);
-    expect([met.level, say(met)]).toEqual(['set', ['Horn.']]);
-    expect(met).not.toHaveProperty('mend');
+    // Met all the same it asks for nothing, and settles nothing.
+    expect(one({ applies: 'unknown', met: 'yes', metBy: [{ item: horn.id, count: 1 }] }, { gear: [horn] })).toBeUndefined();
   });
   test('what meets it, with how many; a thing that is gone is told by its id', () => {
     expect(say(one({ met: 'yes', metBy: [{ item: horn.id, count: 3 }, { item: 'gone', count: 1 }] }, { gear: [horn] }))).toEqual(['3 × Horn and gone.']);

@@ -38,7 +38,8 @@ export interface KitFindingContext {
 export function kitFindings(requirements: Requirement[], context: KitFindingContext): Finding[] {
   const { trip, fellow } = context;
   return requirements.flatMap((requirement) => {
-    if (requirement.applies === 'no') return [];
+    // What only may apply and is met all the same asks for nothing, and settles nothing.
+    if (requirement.applies === 'no' || (requirement.applies === 'unknown' && requirement.met === 'yes')) return [];
     const level = levelOf(requirement, context.weights.get(requirement.rule));
     const { rule, title } = requirement;
     return [

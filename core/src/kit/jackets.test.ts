@@ -117,19 +117,20 @@ describe('little lift on open water', () => {
   test('is told of whom it concerns, with both schools and the way to another jacket', () => {
     const gear = [jacket('Light', 70, 90, { buoyancy: 55 }), jacket('Enough', 50, 65, { buoyancy: 75 })];
     const { context, plan } = setting([ann, ben], gear, { water: { class: 'coastal' } });
-    const found = liftFindings({ id: 'trip' }, plan, context);
+    const found = liftFindings({ id: 'trip', crew: context.crew }, plan, context);
     expect(found).toHaveLength(1);
     expect(found[0]).toMatchObject({ id: `kit/lift/${ben.id}`, level: 'mind', source: { id: 'iso-12402' }, figures: [], assumed: [], mend: { go: { type: 'trip', id: 'trip', pointer: '/crew/1/jacket' } } });
     expect(render(found[0].title, reader)).toBe('Jacket of Ben for this water');
     expect(found[0].because.map((b) => render(b, reader))).toEqual([expect.stringMatching(/^Light lifts 55 N.*100 N are advised for 80 kg/), expect.stringMatching(/^Paddlers often choose/)]);
     expect(render((found[0].mend as { label: Parameters<typeof render>[0] }).label, reader)).toBe('Choose another jacket');
   });
-  test('nothing is told on sheltered water, of who has none, or where lift or weight is not known', () => {
-    const told = (gear: GearItem[], water: Pick<Water, 'class'>, person = ben) => { const { context, plan } = setting([person], gear, { water }); return liftFindings({ id: 't' }, plan, context).length; };
+  test('nothing is told on sheltered water or of who has none', () => {
+    const told = (gear: GearItem[], water: Pick<Water, 'class'>, person = ben) => { const { context, plan } = setting([person], gear, { water }); return liftFindings({ id: 't', crew: context.crew }, plan, context).length; };
     expect(told([jacket('Light', 70, 90, { buoyancy: 55 })], { class: 'lake' })).toBe(0);
     expect(told([], { class: 'coastal' })).toBe(0);
-    expect(told([jacket('Light', 70, 90)], { class: 'coastal' })).toBe(0);
-    expect(told([jacket('Light', 70, 90, { buoyancy: 55 })], { class: 'coastal' }, aPerson({ mass: undefined }))).toBe(0);
+    // A lift or a weight that nobody knows is open, not enough.
+    expect(told([jacket('Light', 70, 90)], { class: 'coastal' })).toBe(1);
+    expect(told([jacket('Light', 70, 90, { buoyancy: 55 })], { class: 'coastal' }, aPerson({ mass: undefined }))).toBe(1);
   });
 });
 

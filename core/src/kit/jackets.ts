@@ -156,26 +156,41 @@ export function liftLacking(
   return least !== undefined && item.buoyancy < least ? { has: item.buoyancy, least } : undefined;
 }
 
-/** Who goes onto open water in a jacket with little lift. */
-export function liftFindings(trip: Pick<Trip, 'id'>, plan: JacketPlan, context: JacketContext): Finding[] {
-  return context.people.flatMap((person) => {
-    const fit = plan.fits.get(person.id);
-    const low = fit && liftLacking(person, fit.piece, context);
-    if (!fit || !low) return [];
-    const at = context.crew.findIndex((c) => c.person === person.id);
+/** Who of the trip's own crew goes onto open water in a jacket with little lift, or with a lift that nobody knows. */
+export function liftFindings(trip: Pick<Trip, 'id' | 'crew'>, plan: JacketPlan, context: JacketContext): Finding[] {
+  const { openWater, water } = context;
+  if (!openWater || !water || !openWater.waters.includes(water.class)) return [];
+  return trip.crew.flatMap((member, at): Finding[] => {
+    const person = context.people.find((p) => p.id === member.person);
+    const fit = plan.fits.get(member.person);
+    if (!person || !fit) return [];
+    const base = {
+      id: `kit/lift/${person.id}`,
+      level: 'mind' as const,
+      section: 'pack/kit' as const,
+      title: phrase('jacket.low.title', { person: person.name }),
+      figures: [],
+      assumed: [],
+      source: { id: openWater.source },
+    };
+    const { item } = fit.piece;
+    if (item.buoyancy === undefined || person.mass === undefined) {
+      const go =
+        item.buoyancy === undefined
+          ? { type: 'gear' as const, id: item.id, pointer: '/buoyancy' }
+          : { type: 'person' as const, id: person.id, pointer: '/mass' };
+      const because = [phrase('jacket.low.unknown', { item: item.name })];
+      return [{ ...base, because, mend: { label: phrase('mend.look', { item: item.name }), go } }];
+    }
+    const low = liftLacking(person, fit.piece, context);
+    if (!low) return [];
     return [
       {
-        id: `kit/lift/${person.id}`,
-        level: 'mind' as const,
-        section: 'pack/kit' as const,
-        title: phrase('jacket.low.title', { person: person.name }),
+        ...base,
         because: [
-          phrase('jacket.low.why', { item: fit.piece.item.name, ...low, mass: person.mass! }),
+          phrase('jacket.low.why', { item: item.name, ...low, mass: person.mass }),
           phrase('jacket.low.schools'),
         ],
-        figures: [],
-        assumed: [],
-        source: { id: context.openWater!.source },
         mend: {
           label: phrase('jacket.low.mend'),
           go: { type: 'trip' as const, id: trip.id, pointer: `/crew/${at}/jacket` },

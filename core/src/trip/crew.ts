@@ -1,6 +1,6 @@
 import { mendFact } from '../kit';
 import type { Condition, Finding, Level, Person, ThingType } from '../model';
-import { evaluate, type World } from '../rules';
+import { evaluate, FACTS, type World } from '../rules';
 import { phrase } from '../say';
 import { finding, sure, type Context } from './context';
 import { CREW } from './shipped';
@@ -23,28 +23,128 @@ export interface CrewRow {
 export function crewFindings(context: Context, world: Omit<World, 'questions'>, fellow = false): Finding[] {
   const { trip, people } = context;
   const found: Finding[] = [];
-  if (people.length === 1 && !fellow && (trip.company ?? []).length === 0) found.push(finding({ id: `crew/alone/${trip.id}`, level: 'mind', section: 'plan/boat', title: phrase('crew.alone.title'), because: [phrase('crew.alone.why')], source: 'practice' }));
+  if (people.length === 1 && !fellow && (trip.company ?? []).length === 0)
+    found.push(
+      finding({
+        id: `crew/alone/${trip.id}`,
+        level: 'mind',
+        section: 'plan/boat',
+        title: phrase('crew.alone.title'),
+        because: [phrase('crew.alone.why')],
+        source: 'practice',
+      }),
+    );
   for (const person of people.map(sure)) {
-    if (person.swimming === undefined) found.push(finding({ id: `crew/swimming/${person.id}`, level: 'mind', section: 'plan/boat', title: phrase('crew.swim.unknown.title', { person: person.name }), because: [phrase('crew.swim.unknown.why')], source: 'practice', mend: { label: phrase('crew.swim.mend'), go: { type: 'person', id: person.id, pointer: '/swimming' } } }));
+    if (person.swimming === undefined)
+      found.push(
+        finding({
+          id: `crew/swimming/${person.id}`,
+          level: 'mind',
+          section: 'plan/boat',
+          title: phrase('crew.swim.unknown.title', { person: person.name }),
+          because: [phrase('crew.swim.unknown.why')],
+          source: 'practice',
+          mend: {
+            label: phrase('crew.swim.mend'),
+            go: { type: 'person', id: person.id, pointer: '/swimming' },
+          },
+        }),
+      );
     else if (person.swimming === 'none' || person.swimming === 'weak') found.push(swimmer(person));
   }
-  return [...found, ...CREW.filter((row) => row.each || !fellow).flatMap((row) => (row.each ? people.flatMap((person) => rowFinding(row, context, world, person)) : rowFinding(row, context, world)))];
+  const rows = CREW.filter((row) => row.each || !fellow);
+  return [
+    ...found,
+    ...rows.flatMap((row) =>
+      row.each
+        ? people.flatMap((person) => rowFinding(row, context, world, person))
+        : rowFinding(row, context, world),
+    ),
+    ...people.flatMap((person) => unsaidFinding(rows, context, world, person)),
+  ];
 }
 
-function rowFinding(row: CrewRow, context: Context, world: Omit<World, 'questions'>, person?: Person): Finding[] {
+/** What a person has not said of themselves and a row turns on: one finding for all of it, so that nothing is passed in silence. */
+function unsaidFinding(rows: CrewRow[], context: Context, world: PlainWorld, person: Person): Finding[] {
+  const facts = world.crew.find((p) => p.id === person.id);
+  const missing = rows
+    .filter((row) => row.each && row.unknown === undefined)
+    .map((row) => evaluate(row.when, world, facts))
+    .filter(({ truth }) => truth === 'unknown')
+    .flatMap((found) => found.missing.filter((fact) => fact.endsWith(`@${person.id}`)));
+  const unsaid = [...new Set(missing)].filter((fact) => !fact.startsWith('person.swims'));
+  if (unsaid.length === 0) return [];
+  const words = unsaid.map((fact) => FACTS[fact.split('@')[0]].word);
+  const mend = mendFact(unsaid[0], { trip: context.trip });
+  return [
+    finding({
+      id: `crew/unsaid/${person.id}`,
+      level: 'mind',
+      section: 'plan/boat',
+      title: phrase('crew.unsaid.title', { person: person.name }),
+      because: [
+        phrase('crew.unsaid.why', {
+          what: words.map((word) => phrase(word, { person: person.name, ask: '' })),
+        }),
+      ],
+      source: 'practice',
+      ...(mend ? { mend } : {}),
+    }),
+  ];
+}
+
+type PlainWorld = Omit<World, 'questions'>;
+
+function rowFinding(
+  row: CrewRow,
+  context: Context,
+  world: Omit<World, 'questions'>,
+  person?: Person,
+): Finding[] {
   const { trip, boat, water } = context;
-  const { truth, because, missing } = evaluate(row.when, world, person && world.crew.find((p) => p.id === person.id));
+  const { truth, because, missing } = evaluate(
+    row.when,
+    world,
+    person && world.crew.find((p) => p.id === person.id),
+  );
   const level = truth === 'yes' ? row.level : truth === 'unknown' ? row.unknown : undefined;
   if (level === undefined) return [];
   const id = row.at.type === 'person' ? person?.id : trip.id;
-  const settle = truth === 'unknown' && missing[0] ? mendFact(missing[0], { trip, ...(boat ? { boatId: boat.id } : {}), ...(water ? { waterId: water.id } : {}) }) : undefined;
-  return [finding({
-    id: `crew/${row.id}/${person?.id ?? trip.id}`, level, section: 'plan/boat', title: person ? phrase('crew.row.person', { person: person.name, title: row.title }) : phrase('crew.row', { title: row.title }),
-    because: [phrase('crew.row', { title: row.why }), ...because.map((b) => b.phrase)], source: row.source, mend: settle ?? { label: phrase('crew.row.mend'), go: { type: row.at.type, ...(id ? { id } : {}), pointer: row.at.pointer } },
-  })];
+  const settle =
+    truth === 'unknown' && missing[0]
+      ? mendFact(missing[0], {
+          trip,
+          ...(boat ? { boatId: boat.id } : {}),
+          ...(water ? { waterId: water.id } : {}),
+        })
+      : undefined;
+  return [
+    finding({
+      id: `crew/${row.id}/${person?.id ?? trip.id}`,
+      level,
+      section: 'plan/boat',
+      title: person
+        ? phrase('crew.row.person', { person: person.name, title: row.title })
+        : phrase('crew.row', { title: row.title }),
+      because: [phrase('crew.row', { title: row.why }), ...because.map((b) => b.phrase)],
+      source: row.source,
+      mend: settle ?? {
+        label: phrase('crew.row.mend'),
+        go: { type: row.at.type, ...(id ? { id } : {}), pointer: row.at.pointer },
+      },
+    }),
+  ];
 }
 
-const swimmer = (person: Person) => finding({
-  id: `crew/swimming/${person.id}`, level: 'mind', section: 'plan/boat', title: phrase('crew.swim.title', { person: person.name, how: phrase(person.swimming === 'none' ? 'crew.swims.none' : 'crew.swims.weak') }),
-  because: [phrase('crew.swim.why')], source: 'practice',
-});
+const swimmer = (person: Person) =>
+  finding({
+    id: `crew/swimming/${person.id}`,
+    level: 'mind',
+    section: 'plan/boat',
+    title: phrase('crew.swim.title', {
+      person: person.name,
+      how: phrase(person.swimming === 'none' ? 'crew.swims.none' : 'crew.swims.weak'),
+    }),
+    because: [phrase('crew.swim.why')],
+    source: 'practice',
+  });

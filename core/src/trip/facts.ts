@@ -159,16 +159,23 @@ function secondDriver({ trip, people }: Context): boolean | undefined {
   return can.includes(true) ? true : can.includes(undefined) ? undefined : false;
 }
 
-/** Facts of the hours on the water. Light needs a place; weather needs a forecast, and counts as known where all hours have it. */
-export function dayFacts({ launch, forecast }: Context, schedule: Schedule | undefined): Facts {
+/**
+ * Facts of the hours on the water. Light needs a place; weather needs a forecast, and counts as known where all hours have
+ * it. Where the speed is a guess the trip may last longer or less: what that could change is open.
+ */
+export function dayFacts({ launch, forecast, speed }: Context, schedule: Schedule | undefined): Facts {
   if (schedule?.home === undefined) return {};
-  const worst = forecast && worstWithin(forecast, schedule.leave, schedule.home);
+  const { leave, home } = schedule;
+  const off = speed?.guessed ? (home - leave) * GUESS : 0;
+  const worst = forecast && worstWithin(forecast, leave, home + off);
   const dimmest = worst?.dimmest?.visibility;
   const poor = dimmest !== undefined && dimmest < POOR_VISIBILITY.value;
   const water = worst?.coldest?.water;
   const wind = worst?.wind.wind;
+  const dark = (until: number) => (launch ? darkWithin(launch.position, leave, until) : undefined);
+  const surely = dark(home - off);
   return {
-    'day.dark': launch && darkWithin(launch.position, schedule.leave, schedule.home),
+    'day.dark': off > 0 && surely === false && dark(home + off) ? undefined : surely,
     'day.water': water === undefined || worst?.whole.water ? water : { low: -Infinity, high: water },
     'day.wind': wind === undefined || worst?.whole.wind ? wind : { low: wind, high: Infinity },
     'day.poorVisibility': poor ? true : worst?.whole.visibility ? false : undefined,

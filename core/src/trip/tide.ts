@@ -38,8 +38,11 @@ export function tideFindings(context: Context, schedule: Schedule, figures: Figu
     context,
     ends.map((e) => e.place),
   );
+  // Where there is surely no tide, a height of it asks for nothing.
+  const { water } = context;
+  const still = !tide && water !== undefined && !guessed(water, '/class') && !TIDAL.has(water.class);
   const bound = ends.flatMap(({ place, at, deed }): End[] => {
-    if (place?.works === undefined) return [];
+    if (place?.works === undefined || still) return [];
     const height = tide && CHART_DATUMS.has(tide.datum) ? tide.heightAt(at) : undefined;
     const works = asPrinted(place.works, 'height');
     return [

@@ -190,6 +190,8 @@ export const BOAT_WORDS = {
   'company.radio.title': 'Not every boat can call',
   'company.radio.why': '{n#way|ways} to call beyond a phone among {boats#boat|boats}. Say who carries it, and who stays with them.',
   'company.radio.mend': 'Look at the kit',
+  'crew.unsaid.title': 'Not said yet of {person}',
+  'crew.unsaid.why': '{what:list}.',
   'crew.row': '{title}',
   'crew.row.person': '{person}: {title}',
   'crew.row.mend': 'Look at it',

@@ -64,6 +64,7 @@ export const KIT_WORDS = {
   'reason.rapids-unknown': 'whether there are rapids on this water is not said',
   'jacket.low.title': 'Jacket of {person} for this water',
   'jacket.low.why': '{item} lifts {has:force}. On open water {least:force} are advised for {mass:mass}, so that a tired wearer keeps the mouth clear of waves.',
+  'jacket.low.unknown': 'How much {item} lifts, or how heavy its wearer is, is not known; on open water it should keep a tired wearer’s mouth clear of waves.',
   'jacket.low.schools': 'Paddlers often choose the lighter cut to swim and climb back; whoever may have to wait for help wants the lift.',
   'jacket.low.mend': 'Choose another jacket',
   'reason.where-unknown': 'it usually travels on a body, and who should wear it does not: where it is, nobody said',
