@@ -9,7 +9,7 @@ import { Choice } from '../../ui/choice';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
 import { fieldId, thingHref } from '../../data/where';
-import { useGoTo } from '../forms/thing-form';
+import { useGoTo } from '../forms/go-to';
 import { useTrip } from '../trip/use-trip';
 import { TripForm, useTripChange } from './trip-form';
 

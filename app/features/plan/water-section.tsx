@@ -8,7 +8,7 @@ import { Choice } from '../../ui/choice';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
 import { fieldId } from '../../data/where';
-import { useGoTo } from '../forms/thing-form';
+import { useGoTo } from '../forms/go-to';
 import { Figures } from '../trip/figure-view';
 import { useTrip } from '../trip/use-trip';
 import { SketchChart } from './sketch-chart';

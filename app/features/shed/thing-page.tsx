@@ -12,7 +12,8 @@ import { change, create, newId, remove, restore } from '../../data/send';
 import type { Held } from '../../data/things';
 import { fieldId, SHED_TYPES, type ShedType } from '../../data/where';
 import { later } from '../../ui/later';
-import { ThingForm, useGoTo } from '../forms/thing-form';
+import { useGoTo } from '../forms/go-to';
+import { ThingForm } from '../forms/thing-form';
 import { blankOf } from '../forms/schema';
 import { useUndo } from '../shell/undo';
 
