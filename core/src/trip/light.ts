@@ -1,4 +1,4 @@
-import { darkSpans, skyAt, sunAfter, sunBefore } from '../earth';
+import { darkSpans, moonLit, moonUp, skyAt, sunAfter, sunBefore } from '../earth';
 import type { Finding, Mend, Phrase, Schedule } from '../model';
 import { phrase } from '../say';
 import { MS } from '../units';
@@ -30,7 +30,10 @@ export function lightFindings(context: Context, schedule: Schedule, figures: Fig
         id: `day/dark-leave/${trip.id}`,
         level: short ? DARK_START.level : AFTER_SUNSET.level,
         title: phrase('light.dark.leave.title'),
-        because: [darkLeave(leave, sunrise, sunBefore(launch.position, leave, 'sunset'))],
+        because: [
+          darkLeave(leave, sunrise, sunBefore(launch.position, leave, 'sunset')),
+          moonIn(launch.position, first),
+        ],
         figures: sunrise === undefined ? [] : ['sunrise'],
       }),
     );
@@ -42,13 +45,32 @@ export function lightFindings(context: Context, schedule: Schedule, figures: Fig
         id: `day/night/${trip.id}`,
         level: AFTER_SUNSET.level,
         title: phrase('light.night.title'),
-        because: [phrase('light.night', { from: night.from, until: night.until })],
+        because: [
+          phrase('light.night', { from: night.from, until: night.until }),
+          moonIn(launch.position, night),
+        ],
         source: AFTER_SUNSET.source,
       }),
     );
     break;
   }
-  return [...found, landingFinding(context, home, (back ?? launch).position, figures)];
+  const last = dark.at(-1);
+  const landing = landingFinding(context, home, (back ?? launch).position, figures);
+  if (last !== first && last?.until === home) landing.because.push(moonIn(launch.position, last));
+  return [...found, landing];
+}
+
+/** How much of a dark span the moon lights: the longest stretch of it. Clouds are not reckoned with. */
+function moonIn(
+  position: { lat: number; lon: number },
+  { from, until }: { from: number; until: number },
+): Phrase {
+  const spans = moonUp(position, from, until);
+  if (spans.length === 0) return phrase('light.moon.down');
+  const longest = spans.reduce((a, b) => (b.until - b.from > a.until - a.from ? b : a));
+  const lit = moonLit((longest.from + longest.until) / 2);
+  if (longest.from === from && longest.until === until) return phrase('light.moon.all', { lit });
+  return phrase('light.moon.up', { lit, from: longest.from, until: longest.until });
 }
 
 const sunFigure = (at: number) => ({

@@ -74,6 +74,24 @@ describe('tide', () => {
       [0.067, 0.25, 0.5, 0.75, 0.933].forEach((share, i) => expect(sixths[i]).toBeCloseTo(share, 3));
     },
   );
+  // Low water 0.4 m at 0 h and high water 4.6 m at 6.2 h, typed; heights by h = mean − half range · cos(π t / 6.2).
+  for (const [hours, height] of [
+    [0, 0.4],
+    [1.55, 1.015],
+    [2.0667, 1.45],
+    [3.1, 2.5],
+    [4.65, 3.985],
+    [6.2, 4.6],
+  ]) {
+    check('closed form', 'tide-cosine', `a typed tide of 4.2 m stands at ${height} m after ${hours} h`, () => {
+      const rows = [
+        { at: '2026-05-12T00:00:00Z', height: 0.4 },
+        { at: '2026-05-12T06:12:00Z', height: 4.6 },
+      ];
+      const tide = tideOf({ kind: 'table', name: 't', datum: 'd', rows });
+      expect(tide.heightAt(Date.UTC(2026, 4, 12) + hours * HOUR)).toBeCloseTo(height, 2);
+    });
+  }
   check(
     'common practice',
     'practice',
