@@ -86,7 +86,8 @@ test('the float plan is filed, rings the contact, is accepted on her page', asyn
 });
 
 test('go: the launch is run step by step, ticks kept over a reload; then under way and a check-in', async ({ go, server }) => {
-  await server.setClock((await openPlan(server)).times.leave - 20 * 60_000);
+  const early = (await openPlan(server)).times.leave - 20 * 60_000;
+  await server.setClock(early);
   const page = await go(`${TRIP}/run/hand-launch`);
   await page.getByRole('button', { name: 'Begin' }).click();
   const done = page.getByRole('button', { name: /^(Done|Seen again)$/ });
@@ -95,12 +96,23 @@ test('go: the launch is run step by step, ticks kept over a reload; then under w
   await expect(page.getByText(/^1 of/)).toBeVisible();
   await page.reload();
   await expect(page.getByText(/^1 of/)).toBeVisible();
+  let waited = 0;
   for (let i = 0; i < 40 && (await page.getByText('All done.').count()) === 0; i += 1) {
+    // What can't be undone waits for a second look, which one's own eye gives two minutes later, whatever is tapped or reloaded.
+    if (await done.isDisabled()) {
+      await page.reload();
+      await expect(done).toBeDisabled();
+      await server.setClock(early + 3 * 60_000);
+      await page.reload();
+      await expect(done).toBeEnabled();
+      waited += 1;
+    }
     const before = await page.getByRole('main').innerText();
     await done.click();
     await expect.poll(() => page.getByRole('main').innerText()).not.toBe(before);
   }
   await expect(page.getByText('All done.')).toBeVisible();
+  expect(waited).toBe(1);
   await page.getByRole('button', { name: 'Close' }).click();
   await expect(page).toHaveURL(/\/go\/launch$/);
 

@@ -18,7 +18,7 @@ import { asPrinted } from '../units';
 import { densityOf } from '../water';
 import { finding, guessed, type Context, type Figures } from './context';
 import { swampedFindings } from './flooded';
-import { LEVEL_ENOUGH, NARROW, OFF_CENTRE } from './limits';
+import { LEVEL_ENOUGH, NARROW, TENDER } from './limits';
 import { FLOODING, HULLS } from './shipped';
 
 const base = { section: 'pack/load' as const };
@@ -185,19 +185,22 @@ function tiltFindings({ context, lie, assumed }: Lying): Finding[] {
 /** Nobody sits dead centre: a narrow boat that goes over from a few centimetres is too small for who is in her. */
 function tenderFindings({ context, boat, hull, spots, density, assumed, band }: Lying): Finding[] {
   if (!band) return [];
-  const off = spots.map((s) => (s.is === 'person' ? { ...s, y: s.y + OFF_CENTRE } : s));
+  const off = spots.map((s) => (s.is === 'person' ? { ...s, y: s.y + TENDER.off } : s));
   const { outcome } = afloat(boat, hull, off, density);
   const [low, high] = band.gm;
   const over = outcome.state !== 'floats';
   const angle = over ? 0 : Math.abs(outcome.at.heel);
+  const small = over || angle >= TENDER.fix;
   return [
     finding({
       ...base,
       id: `lie/tender/${context.trip.id}`,
-      level: over ? 'fix' : 'mind',
-      title: phrase(over ? 'lie.tender.title' : 'lie.narrow.title'),
+      level: small ? 'fix' : 'mind',
+      title: phrase(small ? 'lie.tender.title' : 'lie.narrow.title'),
       because: [
-        over ? phrase('lie.tender', { off: OFF_CENTRE }) : phrase('lie.narrow', { off: OFF_CENTRE, angle }),
+        over
+          ? phrase('lie.tender', { off: TENDER.off })
+          : phrase('lie.narrow', { off: TENDER.off, angle }),
         phrase('lie.gm.band', { low, high }),
       ],
       figures: ['gm'],

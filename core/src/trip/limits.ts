@@ -52,6 +52,9 @@ export const LONGEST_UNKNOWN = 2;
 export const TRAILED: ReadonlySet<string> = new Set(['trailer-boat']);
 /** One way home is a finding, two are usual, three are good on open water. */
 export const WAYS_ENOUGH = { value: 2, level: 'mind', source: 'practice' } as const satisfies Threshold;
-/** Boats narrower than this are told by a band, and tried with everyone a little off the middle, metres. Our own estimates. */
+/**
+ * Boats narrower than this (metres) are told by a band, and tried with everyone a little off the middle: a list beyond `fix`
+ * (radians) is more than hips can hold. Our own estimates.
+ */
 export const NARROW = 1;
-export const OFF_CENTRE = 0.03;
+export const TENDER = { off: 0.03, fix: degrees(25) } as const;
