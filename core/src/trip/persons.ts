@@ -9,13 +9,13 @@ const base = { section: 'pack/load' as const };
 /** How many people she carries, by plate, rule and seats; and their weight against the plate. What is not known is said. */
 export function personsFindings(trip: string, boat: Boat, sum: LoadSum, figures: Figures): Finding[] {
   return [
-    countFinding(trip, boat, sum, figures),
+    ...countFindings(trip, boat, sum, figures),
     ...seatFindings(trip, boat, sum),
     ...weightFindings(trip, boat, sum),
   ];
 }
 
-function countFinding(trip: string, boat: Boat, sum: LoadSum, figures: Figures): Finding {
+function countFindings(trip: string, boat: Boat, sum: LoadSum, figures: Figures): Finding[] {
   const id = `load/persons/${trip}`;
   const n = sum.persons;
   if (sum.personsLimit) {
@@ -29,15 +29,17 @@ function countFinding(trip: string, boat: Boat, sum: LoadSum, figures: Figures):
       formula: 'formula.plate-total',
       source: 'plate',
     };
-    return finding({
-      ...base,
-      id,
-      level: over ? (guess ? 'fix' : 'stop') : guess ? 'mind' : 'set',
-      title: phrase(over ? 'load.persons.over.title' : 'load.persons.title'),
-      because: [phrase(over ? 'load.persons.plate' : 'load.persons.within', { n, most })],
-      source: 'plate',
-      figures: ['personsMost'],
-    });
+    return [
+      finding({
+        ...base,
+        id,
+        level: over ? (guess ? 'fix' : 'stop') : guess ? 'mind' : 'set',
+        title: phrase(over ? 'load.persons.over.title' : 'load.persons.title'),
+        because: [phrase(over ? 'load.persons.plate' : 'load.persons.within', { n, most })],
+        source: 'plate',
+        figures: ['personsMost'],
+      }),
+    ];
   }
   const { length, beam } = boat;
   const most = length !== undefined && beam !== undefined ? personsRule(boat.kind, length, beam) : undefined;
@@ -50,41 +52,50 @@ function countFinding(trip: string, boat: Boat, sum: LoadSum, figures: Figures):
       source: 'no-plate-rule',
     };
     if (n > most) {
-      return finding({
-        ...base,
-        id,
-        level: 'fix',
-        title: phrase('load.persons.over.title'),
-        because: [phrase('load.persons.rule', { n, most })],
-        source: 'no-plate-rule',
-        figures: ['personsMost'],
-      });
+      return [
+        finding({
+          ...base,
+          id,
+          level: 'fix',
+          title: phrase('load.persons.over.title'),
+          because: [phrase('load.persons.rule', { n, most })],
+          source: 'no-plate-rule',
+          figures: ['personsMost'],
+        }),
+      ];
     }
   }
   const plate = plateOf(boat);
-  const pointer = plate ? '/plate/persons' : '/seats';
-  // Seats that were stated say it for boats that carry no plate.
+  // Seats that were stated say it for boats that are known to carry no plate.
+  const bare = boat.plate === 'none' && !guessed(boat, '/plate');
   const seats = guessed(boat, '/seats') ? undefined : boat.seats;
-  const settled = !plate && seats !== undefined;
-  return finding({
-    ...base,
-    id,
-    level: settled && n <= seats ? 'set' : 'mind',
-    title: phrase(settled ? 'load.persons.title' : 'load.persons.unknown.title'),
-    because: [
-      settled
-        ? phrase('load.seats.ok', { n, most: seats })
-        : phrase(plate ? 'load.persons.unknown' : 'load.persons.none', { n }),
-    ],
-    ...(settled
-      ? {}
-      : {
-          mend: {
-            label: phrase(plate ? 'load.plate.mend' : 'load.seats.mend'),
-            go: { type: 'boat' as const, id: boat.id, pointer },
-          },
-        }),
-  });
+  const settled = bare && seats !== undefined;
+  const unsaid = !plate && !bare && seats !== undefined;
+  const pointer = plate ? '/plate/persons' : unsaid ? '/plate' : '/seats';
+  if (!plate && seats !== undefined && n > seats) return [];
+  return [
+    finding({
+      ...base,
+      id,
+      level: settled ? 'set' : 'mind',
+      title: phrase(settled ? 'load.persons.title' : 'load.persons.unknown.title'),
+      because: [
+        settled
+          ? phrase('load.seats.ok', { n, most: seats })
+          : unsaid
+            ? phrase('load.persons.unsaid', { n, most: seats })
+            : phrase(plate ? 'load.persons.unknown' : 'load.persons.none', { n }),
+      ],
+      ...(settled
+        ? {}
+        : {
+            mend: {
+              label: phrase(plate || unsaid ? 'load.plate.mend' : 'load.seats.mend'),
+              go: { type: 'boat' as const, id: boat.id, pointer },
+            },
+          }),
+    }),
+  ];
 }
 
 /** More people than stated seats stops; more than her kind usually has is a Fix, and says that it is a guess. */
