@@ -91,17 +91,17 @@ export function useConditions(trip: string | undefined, date: string | undefined
   }, [answer, error]);
 }
 
-/** What is ticked on a list, with ticks that wait already counted. */
-export function useTicks(list: string): ReadonlySet<string> {
-  const { answer } = useRead<{ items: string[] }>(`/api/ticks/${encodeURIComponent(list)}`, OFTEN);
+/** What is ticked on a list and when (epoch ms), with ticks that wait already counted. */
+export function useTicks(list: string): ReadonlyMap<string, number> {
+  const { answer } = useRead<{ items: { item: string; at: number }[] }>(`/api/ticks/${encodeURIComponent(list)}`, OFTEN);
   const waiting = useOutbox();
   return useMemo(() => {
-    const ticked = new Set(answer?.body.items ?? []);
+    const ticked = new Map((answer?.body.items ?? []).map(({ item, at }) => [item, at]));
     for (const { path, body } of waiting) {
       if (path !== '/api/ticks') continue;
-      const t = body as { list: string; item: string; on: boolean };
+      const t = body as { list: string; item: string; on: boolean; at: string };
       if (t.list !== list) continue;
-      if (t.on) ticked.add(t.item);
+      if (t.on) ticked.set(t.item, Date.parse(t.at));
       else ticked.delete(t.item);
     }
     return ticked;

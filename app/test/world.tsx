@@ -24,7 +24,7 @@ export function fakeServer() {
     ...(Object.entries(SHELF) as [ThingType, keyof typeof bundle.shed][]).flatMap(([type, shelf]) => bundle.shed[shelf].map((doc) => ({ id: doc.id, type, version: 1, deleted: false, doc }) as Held)),
     ...bundle.trips.map((doc) => ({ id: doc.id, type: 'trip', version: 1, deleted: false, doc }) as Held),
   ];
-  const server = { up: true, refuse: undefined as { status: number; title: string } | undefined, sent: [] as { path: string; body: unknown }[], things, plans: [] as PlanView[], ticks: new Set<string>() };
+  const server = { up: true, refuse: undefined as { status: number; title: string } | undefined, sent: [] as { path: string; body: unknown }[], things, plans: [] as PlanView[], ticks: new Map<string, number>() };
   const hours = Array.from({ length: 240 }, (_, i) => ({ at: new Date(Date.UTC(2026, 4, 8) + i * 36e5).toISOString(), wind: 4, gust: 6, from: 220, air: 15, water: 13.4, visibility: 20_000 }));
   const done = ({ thing: id, type, deed }: Command) => {
     const held = things.find((h) => h.id === id);
@@ -36,13 +36,16 @@ export function fakeServer() {
     if (body !== undefined) {
       server.sent.push({ path, body });
       if (path === '/api/commands') done(body as Command);
-      if (path === '/api/ticks') server.ticks.add((body as { item: string }).item);
+      if (path === '/api/ticks') {
+        const { item, at } = body as { item: string; at: string };
+        server.ticks.set(item, Date.parse(at));
+      }
       return {};
     }
     if (path.startsWith('/api/things')) return { now: NOW, simulated: true, done: server.sent.filter((s) => s.path === '/api/commands').map((s) => (s.body as { id: string }).id), things: things.filter((h) => !h.deleted) };
     if (path.startsWith('/api/conditions')) return { forecast: { issuedAt: new Date(NOW - 3 * 36e5).toISOString(), source: 'test', hours } };
     if (path === '/api/plans') return { plans: server.plans };
-    if (path.startsWith('/api/ticks')) return { items: [...server.ticks] };
+    if (path.startsWith('/api/ticks')) return { items: [...server.ticks].map(([item, at]) => ({ item, at })) };
     return path === '/api/messages' ? { messages: [] } : { simulated: true, calls: [] };
   };
   globalThis.fetch = ((path: string, init?: { body?: string }) => {

@@ -24,12 +24,12 @@ export const NOW = Date.UTC(2026, 4, 11, 15);
 export const TRIP = '01890000-0000-7000-8000-000000000055', BOAT = '01890000-0000-7000-8000-000000000005', WHISTLE = '01890000-0000-7000-8000-000000000013', ADA = '01890000-0000-7000-8000-000000000053';
 
 /** A whole server without a port: a fresh memory with the demo in it, a clock to set, and the watch on call. */
-export async function makeWorld() {
+export async function makeWorld({ standIns = true }: { standIns?: boolean } = {}) {
   const client = await PGlite.create({ loadDataDir: new Blob([readFileSync(templatePath() as string)]) });
   const db = drizzle(client, { schema }) as unknown as Db;
   const clock = simulatedClock(NOW, false);
   const household = await ensureHousehold(db, NOW);
-  const services: Services = { db, clock, household, log: pino({ level: 'silent' }), base: 'http://localhost:4280', weather: simulatedWeather(7), telephone: simulatedTelephone() };
+  const services: Services = { db, clock, household, log: pino({ level: 'silent' }), base: 'http://localhost:4280', ...(standIns ? { weather: simulatedWeather(7), telephone: simulatedTelephone() } : {}) };
   const watchOnce = async () => {
     while ((await sweepDeadlines(services)) > 0);
     while ((await deliver(services)) > 0);

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { clock, dayOf } from '@escale/core/say';
 import { lastLook, packGroups, packList } from '@escale/core/kit';
-import { LAST_LOOK } from '@escale/core/trip';
+import { LAST_LOOK, lookHolds } from '@escale/core/trip';
 import { MS } from '@escale/core/units';
 import { Choice, Tick } from '../../ui/choice';
 import { T } from '../../ui/text';
@@ -83,7 +83,8 @@ function LastLook() {
   return (
     <View style={{ gap: 4 }}>
       <T as="section" heading={3}>The last look, at the boat</T>
-      {looks.map((look) => <Tick key={look.id} label={look.title} on={ticks.has(`last:${look.id}`)} onChange={(on) => void tick(packListOf(trip.id), `last:${look.id}`, on, now)} />)}
+      <T as="soft">Ticks from more than four hours before you leave don’t count: look again.</T>
+      {looks.map((look) => <Tick key={look.id} label={look.title} on={lookHolds(ticks.get(`last:${look.id}`), assessment.leave)} onChange={(on) => void tick(packListOf(trip.id), `last:${look.id}`, on, now)} />)}
     </View>
   );
 }

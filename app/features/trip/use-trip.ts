@@ -20,7 +20,7 @@ export interface TripView {
   reader: Reader;
   /** The newest plan of this trip, open or ended. */
   plan?: PlanView;
-  ticks: ReadonlySet<string>;
+  ticks: ReadonlyMap<string, number>;
   /** The day strip's axis; it stands still while the departure is dragged. */
   axis?: { from: number; until: number };
   now: number;

@@ -130,9 +130,13 @@ describe('full of water', () => {
 });
 
 describe('openings', () => {
-  const with_ = (worked: 'inside' | 'underneath' | undefined, ticks?: ReadonlySet<string>) => { const { input } = world(skiff({ openings: [{ name: 'Plug', kind: 'plug', ...(worked ? { worked } : {}) }] }), [aPerson()]); return assess({ ...input, ...(ticks ? { ticks } : {}) }).findings.find((f) => f.id.startsWith('openings/')); };
+  const LEAVE = Date.UTC(2026, 4, 12, 12);
+  const with_ = (worked: 'inside' | 'underneath' | undefined, felt?: number) => { const { input } = world(skiff({ openings: [{ name: 'Plug', kind: 'plug', ...(worked ? { worked } : {}) }] }), [aPerson()]); return assess({ ...input, ...(felt === undefined ? {} : { ticks: new Map([['last:plug', felt]]) }) }).findings.find((f) => f.id.startsWith('openings/')); };
   test('not felt shut is a Mind, only reached from underneath a Fix, ticked at the last look Set; none listed, none asked', () => {
-    expect([with_('inside')?.level, with_(undefined)?.level, with_('underneath')?.level, with_('underneath', new Set(['last:plug']))?.level]).toEqual(['mind', 'mind', 'fix', 'set']);
+    expect([with_('inside')?.level, with_(undefined)?.level, with_('underneath')?.level, with_('underneath', LEAVE - 20 * 60_000)?.level]).toEqual(['mind', 'mind', 'fix', 'set']);
+    // Felt shut the evening before is not shut at the water.
+    expect(with_('underneath', LEAVE - 15 * 3_600_000)?.because.map((b) => render(b, reader)).join(' ')).toMatch(/too long before you leave/);
+    expect([4, 4.02].map((h) => with_('inside', LEAVE - h * 3_600_000)?.level)).toEqual(['set', 'mind']);
     expect(with_('underneath')?.because.map((b) => render(b, reader))[1]).toMatch(/^Plug: only reached from underneath/);
     expect(LAST_LOOK.some((row) => `last:${row.id}` === 'last:plug')).toBe(true);
     expect(world(skiff(), [aPerson()]).find('openings/')).toBeUndefined();

@@ -27,6 +27,7 @@ import { latestTurnOf } from './light';
 import { LONGEST_UNKNOWN, TRAILED } from './limits';
 import { READY } from './shipped';
 import { shoreFindings } from './shore';
+import { openingFindings } from './flooded';
 import { standing } from './standing';
 
 export const CORE_VERSION = '0.1.0';
@@ -95,6 +96,7 @@ export function prepare(input: AssessInput): Prepared {
       ...fixed.findings,
       ...boats.flatMap(({ party, world }) => crewFindings(party.context, world, party.fellow !== undefined)),
       ...timeFindings(context, wall, leave),
+      ...openingFindings(context, leave),
       ...(schedule ? dayFindings(context, schedule, homeBy, figures) : []),
       ...boats.flatMap((boat) => partyFindings(boat, input)),
       ...liftFindings(trip, own.kit.jackets, own.kit.bodies),

@@ -34,8 +34,8 @@ export interface AssessInput {
   now: number;
   /** The filed plan of this trip, where there is one. */
   plan?: Pick<PlanView, 'state' | 'times' | 'contacts' | 'channel'>;
-  /** Keys ticked on the packing list. */
-  ticks?: ReadonlySet<string>;
+  /** Keys ticked on the packing list, and when (epoch ms). */
+  ticks?: ReadonlyMap<string, number>;
 }
 
 /** Everything a trip leans on, looked up once. What can't be found is absent. */

@@ -13,6 +13,7 @@ import {
 import type { Boat, Finding, Phrase } from '../model';
 import { phrase } from '../say';
 import { finding, guessed, type Context } from './context';
+import { LOOK_HOLDS } from './limits';
 import { FLOTATION } from './shipped';
 
 const base = { section: 'pack/load' as const };
@@ -143,11 +144,17 @@ function sealedFinding(
 /** The tick of the last look that says every opening was felt shut. */
 const FELT_SHUT = 'last:plug';
 
+/** Was a last look, ticked at an instant, taken shortly enough before leaving? Without an hour of leaving nobody can tell. */
+export function lookHolds(at: number | undefined, leave: number | undefined): boolean {
+  return at !== undefined && leave !== undefined && at >= leave - LOOK_HOLDS;
+}
+
 /** Every plug, bung and hatch has to be felt shut at the water; one that is only reached from underneath is louder: forgetting it means a swim. */
-export function openingFindings({ trip, boat, ticks }: Context): Finding[] {
+export function openingFindings({ trip, boat, ticks }: Context, leave: number | undefined): Finding[] {
   if (!boat || boat.openings.length === 0) return [];
   const under = boat.openings.filter((o) => o.worked === 'underneath').map((o) => o.name);
-  const shut = ticks?.has(FELT_SHUT) ?? false;
+  const felt = ticks?.get(FELT_SHUT);
+  const shut = lookHolds(felt, leave);
   return [
     finding({
       id: `openings/shut/${trip.id}`,
@@ -156,6 +163,7 @@ export function openingFindings({ trip, boat, ticks }: Context): Finding[] {
       title: phrase('openings.title'),
       because: [
         phrase(shut ? 'openings.shut' : 'openings.why', { names: boat.openings.map((o) => o.name) }),
+        ...(felt !== undefined && !shut ? [phrase('openings.stale', { at: felt })] : []),
         ...(under.length > 0 ? [phrase('openings.under', { names: under })] : []),
       ],
       source: 'practice',

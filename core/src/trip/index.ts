@@ -8,4 +8,5 @@ export * from './strip';
 export * from './sweep';
 export * from './changes';
 export { CHART_DATUMS } from './limits';
+export { lookHolds } from './flooded';
 export { fellows, towing, type Fellow } from './company';

@@ -58,3 +58,6 @@ export const WAYS_ENOUGH = { value: 2, level: 'mind', source: 'practice' } as co
  */
 export const NARROW = 1;
 export const TENDER = { off: 0.03, fix: degrees(25) } as const;
+
+/** A last look at the boat holds for so long before leaving, ms: what was felt shut the day before may be open. Our own estimate. */
+export const LOOK_HOLDS = 4 * MS.hour;

@@ -3,7 +3,6 @@ import type { Figure, Finding } from '../model';
 import { phrase } from '../say';
 import { companyFindings } from './company';
 import { finding, type Context } from './context';
-import { openingFindings } from './flooded';
 import { lieFindings } from './lie';
 import { loadFindings } from './loading';
 import { packsOf } from './shipped';
@@ -14,7 +13,7 @@ type Figures = Record<string, Figure>;
 /** Findings and figures that hold whenever the trip leaves: what is missing, load, how she lies, ways home, what was forgotten before. */
 export function standing(context: Context): { findings: Finding[]; figures: Figures } {
   const figures: Figures = {};
-  const findings = [...missingThings(context), ...loadFindings(context, figures), ...lieFindings(context, figures), ...wayFindings(context), ...openingFindings(context), ...companyFindings(context), ...offFindings(context), ...forgottenFindings(context)];
+  const findings = [...missingThings(context), ...loadFindings(context, figures), ...lieFindings(context, figures), ...wayFindings(context), ...companyFindings(context), ...offFindings(context), ...forgottenFindings(context)];
   return { findings, figures };
 }
 

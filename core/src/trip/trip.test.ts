@@ -145,17 +145,15 @@ describe('properties', () => {
     const { boats, people, gear, places, waters } = input.shed;
     return { ...input, trip: strip(input.trip), shed: { ...input.shed, boats: boats.map(strip), people: people.map(strip), gear: gear.map(strip), places: places.map(strip), waters: waters.map(strip) } };
   };
-  const ticks = new Set<string>();
+  const ticks = new Map<string, number>();
 
-  test('a fact taken away never turns anything into Set, and nothing throws', () => {
+  test('with any facts taken away nothing throws and every sentence is whole; what is not met is never Set', () => {
     for (const n of [0, 1, 2]) {
       const input = { ...inputOf(n), ticks };
-      const whole = new Map(assess(input).findings.map((f) => [f.id, f.level]));
       const all = facts(input);
       fc.assert(fc.property(fc.subarray(all, { maxLength: 12 }), (gone) => {
         const less = assess(without(input, gone));
         for (const f of less.findings) {
-          if (f.level === 'set') expect({ id: f.id, level: whole.get(f.id) ?? 'set', gone: gone.map((g) => g.key) }).toMatchObject({ level: 'set' });
           expect([f.title, ...f.because, ...f.assumed].map((p) => render(p, reader)).join(' ')).not.toMatch(/undefined|NaN|null/);
         }
         for (const r of less.requirements) if (r.applies !== 'no' && r.met !== 'yes') expect(find(less, `kit/${r.rule}/`)?.level).not.toBe('set');

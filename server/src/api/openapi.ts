@@ -28,7 +28,7 @@ const PATHS: Record<string, Record<string, object>> = {
   '/api/openapi.json': { get: { summary: 'This description.', ...answer('OpenAPI 3.1.') } },
   '/api/things': { get: { summary: 'Everything the household owns and plans.', ...query('device'), ...answer('Things with their versions, and which of the device’s commands they hold.') } },
   '/api/commands': { post: { summary: 'Write: done once by its id.', ...takes('Command'), ...answer('The thing as it is now.') } },
-  '/api/ticks/{list}': { get: { summary: 'What is ticked on a list.', ...path('list'), ...answer('Keys.') } },
+  '/api/ticks/{list}': { get: { summary: 'What is ticked on a list.', ...path('list'), ...answer('Keys, and when each was ticked.') } },
   '/api/ticks': { post: { summary: 'Tick or untick; the latest word holds.', ...takes('Tick'), ...answer('The tick.') } },
   '/api/export': { get: { summary: 'The whole memory as a bundle.', ...answer('A bundle.', 'Bundle') } },
   '/api/import': { post: { summary: 'Take a bundle in, whole or not at all.', ...takes('Bundle'), ...answer('Counts.') } },

@@ -50,8 +50,9 @@ export function things({ db, clock, household }: Services): Router {
   routes.get('/ticks/:list', async (req, res) => {
     const rows = await db.select().from(tick).where(and(eq(tick.household, household), eq(tick.list, parse(z.string().max(120), req.params.list)))).orderBy(asc(tick.at));
     // Latest wins for each item, whichever device said it.
-    const latest = new Map(rows.map((row) => [row.item, row.on]));
-    res.json({ list: req.params.list, items: [...latest].filter(([, on]) => on).map(([item]) => item) });
+    const latest = new Map(rows.map((row) => [row.item, row]));
+    const items = [...latest.values()].filter((row) => row.on).map(({ item, at }) => ({ item, at: at.getTime() }));
+    res.json({ list: req.params.list, items });
   });
 
   routes.post('/ticks', async (req, res) => {

@@ -137,6 +137,7 @@ export const BOAT_WORDS = {
   'swamped.mend': 'Say what keeps her up',
   'openings.title': 'Plugs and hatches',
   'openings.why': 'Not felt shut yet: {names:list}.',
+  'openings.stale': 'They were felt shut on {at:day} at {at:clock}: too long before you leave.',
   'openings.shut': 'Felt shut: {names:list}.',
   'openings.under': '{names:list}: only reached from underneath, so forgetting it means a swim, in winter too.',
   'openings.mend': 'The last look, at the boat',
