@@ -111,7 +111,7 @@ function Leaks({ boat, now: { hull, lie, density } }: { boat: Boat; now: Lie }) 
         {holes.map((hole, i) => (
           <Answer
             key={`${hole.name} ${i}`} title={`${hole.name} open`} word={found[i] ? leakWord(found[i]) : '…'}
-            lines={found[i] ? leakLines(found[i], hole.guessed, boat, (q) => format(q, 'flow', reader.units)) : []}
+            lines={found[i] ? leakLines(found[i], hole.guessed, boat, (q) => format(q, 'volume', reader.units)) : []}
           />
         ))}
       </View>
@@ -141,11 +141,11 @@ function useLeaks(boat: Boat, hull: Hull, holes: Hole[], weight: Lie['lie']['wei
 }
 
 export const leakWord = ({ swamped: at, end, inflow }: Leak) => (inflow <= 0 ? 'stays over the water' : at === undefined ? 'held' : `${at < MINUTE ? 'under a minute' : spanText(at)} to ${end === 'capsized' ? 'capsize' : 'swamped'}`);
-function leakLines({ inflow, third, atThird, aboard, swamped: at }: Leak, guessed: boolean, boat: Boat, flow: (q: number) => string): string[] {
+function leakLines({ inflow, third, atThird, aboard, swamped: at }: Leak, guessed: boolean, boat: Boat, volume: (q: number) => string): string[] {
   if (inflow <= 0) return ['In a sea like that nothing runs in.'];
   const planing = boat.propulsion.some((p) => p.kind === 'outboard' || p.kind === 'inboard');
   return [
-    `${(inflow * 60_000).toFixed(0)} L a minute at first (${flow(inflow)})${guessed ? ', its bore taken from its kind' : ''}.`,
-    third === undefined ? `${(aboard * 1000).toFixed(0)} L aboard at the end${at === undefined ? '; she is never a third full' : ', before she is a third full'}.` : `A third full after ${spanText(third)}${atThird ? `, ${degrees(atThird.trim)} down by the ${atThird.trim >= 0 ? 'stern' : 'bow'}${planing ? `; full throttle then makes about ${format(FLOODING.planingFlooded.share, 'percent', 'metric')} of her planing speed until the water spreads` : ''}` : ''}.`,
+    `${volume(inflow * 60)} a minute at first${guessed ? ', its bore taken from its kind' : ''}.`,
+    third === undefined ? `${volume(aboard)} aboard at the end${at === undefined ? '; she is never a third full' : ', before she is a third full'}.` : `A third full after ${spanText(third)}${atThird ? `, ${degrees(atThird.trim)} down by the ${atThird.trim >= 0 ? 'stern' : 'bow'}${planing ? `; full throttle then makes about ${format(FLOODING.planingFlooded.share, 'percent', 'metric')} of her planing speed until the water spreads` : ''}` : ''}.`,
   ];
 }

@@ -9,7 +9,7 @@ import { Button } from '../../ui/button';
 import { Empty, Page } from '../../ui/page';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
-import { useNow, usePlans, useThings } from '../../data/hooks';
+import { useCalls, useNow, usePlans, useThings } from '../../data/hooks';
 import { create, newId } from '../../data/send';
 
 const GROUPS: { status: Trip['status']; title: string }[] = [{ status: 'on', title: 'On now' }, { status: 'planned', title: 'Planned' }, { status: 'done', title: 'Done' }];
@@ -21,6 +21,7 @@ export function TripsPage() {
   const { ready, trips, shed } = useThings();
   const plans = usePlans();
   const now = useNow(60_000);
+  const invented = useCalls()?.simulated === true;
   const { new: wanted } = useLocalSearchParams<{ new?: string }>();
   const begin = useCallback(() => {
     const id = newId();
@@ -50,7 +51,7 @@ export function TripsPage() {
           </View>
         );
       })}
-      <T as="small">The places that come with the demo do not exist. Escale advises; it never permits.</T>
+      <T as="small">{invented ? 'The places that come with the demo do not exist. ' : ''}Escale advises; it never permits.</T>
     </Page>
   );
 }

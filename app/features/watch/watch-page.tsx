@@ -13,13 +13,17 @@ export const STATE: Record<PlanState, string> = { draft: 'not filed', filed: 'fi
 export const DEADLINE: Record<string, string> = { 'check-in': 'check-in', late: 'home', overdue: 'overdue', alarm: 'the sheet goes out' };
 const urgent = (state: PlanState) => state === 'overdue' || state === 'alarm';
 
+/** Who hears of it when somebody does not come home, with the telephone that is set up and without one. */
+const COUNTED = { true: 'If you don’t come home, the simulated telephone rings your contact.', false: 'If you don’t come home, it says so here: no message leaves this machine.' } as const;
+
 /** Open float plans, soonest first, and what was sent about them. */
 export function WatchPage() {
   const plans = useWatchedPlans();
+  const calls = useCalls();
   const open = plans?.filter((pl) => isOpen(pl.state)) ?? [], ended = plans?.filter((pl) => !isOpen(pl.state)) ?? [];
   return (
     <Page title="Watch" lead="The server counts, not this phone.">
-      {plans && open.length === 0 ? <Empty title="No open plan" why="When a float plan is filed it stands here and counts down. If you don’t come home, the contact hears of it." /> : null}
+      {plans && open.length === 0 ? <Empty title="No open plan" why={`When a float plan is filed it stands here and counts down. ${calls ? COUNTED[String(calls.simulated) as 'true' | 'false'] : ''}`} /> : null}
       {open.map((plan) => <PlanCard key={plan.id} plan={plan} />)}
       {ended.length > 0 ? <T as="caps">Ended</T> : null}
       {ended.map((plan) => <PlanCard key={plan.id} plan={plan} />)}

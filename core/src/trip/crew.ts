@@ -1,7 +1,7 @@
 import { mendFact } from '../kit';
 import type { Condition, Finding, Level, Person, ThingType } from '../model';
-import { evaluate, FACTS, type World } from '../rules';
-import { phrase } from '../say';
+import { evaluate, type World } from '../rules';
+import { phrase, type WordKey } from '../say';
 import { finding, sure, type Context } from './context';
 import { CREW } from './shipped';
 
@@ -64,6 +64,16 @@ export function crewFindings(context: Context, world: Omit<World, 'questions'>, 
   ];
 }
 
+/** What can be unsaid of a person, in few words. */
+const UNSAID = new Map<string, WordKey>([
+  ['person.age', 'crew.unsaid.age'],
+  ['person.inWater', 'crew.unsaid.inWater'],
+  ['person.today', 'crew.unsaid.today'],
+  ['person.skill', 'crew.unsaid.skill'],
+  ['person.sincePractice', 'crew.unsaid.practice'],
+  ['person.weakArm', 'crew.unsaid.weakArm'],
+]);
+
 /** What a person has not said of themselves and a row turns on: one finding for all of it, so that nothing is passed in silence. */
 function unsaidFinding(rows: CrewRow[], context: Context, world: PlainWorld, person: Person): Finding[] {
   const facts = world.crew.find((p) => p.id === person.id);
@@ -74,7 +84,7 @@ function unsaidFinding(rows: CrewRow[], context: Context, world: PlainWorld, per
     .flatMap((found) => found.missing.filter((fact) => fact.endsWith(`@${person.id}`)));
   const unsaid = [...new Set(missing)].filter((fact) => !fact.startsWith('person.swims'));
   if (unsaid.length === 0) return [];
-  const words = unsaid.map((fact) => FACTS[fact.split('@')[0]].word);
+  const words = unsaid.map((fact) => UNSAID.get(fact.split('@')[0]) ?? 'crew.unsaid.other');
   const mend = mendFact(unsaid[0], { trip: context.trip });
   return [
     finding({
@@ -84,11 +94,11 @@ function unsaidFinding(rows: CrewRow[], context: Context, world: PlainWorld, per
       title: phrase('crew.unsaid.title', { person: person.name }),
       because: [
         phrase('crew.unsaid.why', {
-          what: words.map((word) => phrase(word, { person: person.name, ask: '' })),
+          what: words.map((word) => phrase(word)),
         }),
       ],
       source: 'practice',
-      ...(mend ? { mend } : {}),
+      ...(mend ? { mend: { ...mend, label: phrase('crew.unsaid.mend', { person: person.name }) } } : {}),
     }),
   ];
 }
@@ -108,13 +118,17 @@ function rowFinding(
     person && world.crew.find((p) => p.id === person.id),
   );
   const level = truth === 'yes' ? row.level : truth === 'unknown' ? row.unknown : undefined;
-  if (level === undefined) return [];
+  // Before there is a boat and somebody in her, that is what is said.
+  if (level === undefined || !boat || trip.crew.length === 0) return [];
   const id = row.at.type === 'person' ? person?.id : trip.id;
+  const title = person
+    ? phrase('crew.row.person', { person: person.name, title: row.title })
+    : phrase('crew.row', { title: row.title });
   const settle =
     truth === 'unknown' && missing[0]
       ? mendFact(missing[0], {
           trip,
-          ...(boat ? { boatId: boat.id } : {}),
+          boatId: boat.id,
           ...(water ? { waterId: water.id } : {}),
         })
       : undefined;
@@ -123,9 +137,7 @@ function rowFinding(
       id: `crew/${row.id}/${person?.id ?? trip.id}`,
       level,
       section: 'plan/boat',
-      title: person
-        ? phrase('crew.row.person', { person: person.name, title: row.title })
-        : phrase('crew.row', { title: row.title }),
+      title: truth === 'unknown' ? phrase('crew.row.open', { title }) : title,
       because: [phrase('crew.row', { title: row.why }), ...because.map((b) => b.phrase)],
       source: row.source,
       mend: settle ?? {

@@ -23,8 +23,6 @@ export const KIT_WORDS = {
   'kit.cord.not': 'Said not to wear the kill cord: {people:list}.',
   'kit.cord.met': '{people:list}: kill cord on while she runs.',
   'kit.cord.nobody': 'Nobody is named as the skipper, so nobody can say that the cord is worn.',
-  'kit.worn.open': 'Jacket on, but whether it counts is not settled: {people:list}.',
-  'kit.worn.none': 'No jacket counts for {people:list}.',
   'kit.missing.bodies': 'Nothing counts for {people:list}: {what}.',
   'kit.declare.unset': 'Not said yet: {people:list}.',
   'kit.declare.not': 'Said not to wear it: {people:list}.',
