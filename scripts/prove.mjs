@@ -26,6 +26,11 @@ for (const line of heavy.stdout.trim().split('\n')) note(`- ${line}`);
 let failed = heavy.status !== 0 || bench.status !== 0;
 if (heavy.status !== 0) console.error(heavy.stderr);
 
+lines.push('', '## Checks', '');
+const checks = node(['scripts/checks.mjs']);
+for (const line of checks.stdout.trim().split('\n').slice(-3)) note(`- ${line}`);
+failed ||= checks.status !== 0;
+
 lines.push('', '## Properties, ten times as long', '');
 const properties = node(['--no-warnings', '--experimental-vm-modules', 'node_modules/jest/bin/jest.js', '-c', 'jest.node.config.mjs', 'core', '--json', '--outputFile', '.cache/prove.json', '--testTimeout', '600000'], { ESCALE_RUNS: '10' });
 note(`- core: ${properties.status === 0 ? 'every property held' : 'A PROPERTY FAILED'}`);

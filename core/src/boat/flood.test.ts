@@ -99,6 +99,13 @@ describe('a leak', () => {
     expect(found.swamped! / (1.8 / orifice(0.025, 0.2, 0.6))).toBeGreaterThan(0.9);
     expect(found.swamped! / (1.8 / orifice(0.025, 0.2, 0.6))).toBeLessThan(1.1);
   });
+  for (const share of [0.25, 0.5, 0.75]) {
+    check('closed form', 'orifice', `a pump that throws out ${share * 100} % of what comes in: a third full after V/3(Q − P)`, () => {
+      const q = orifice(0.025, 0.2, 0.6);
+      const found = leak(box, hole(), weight, 1000, { pump: (share * q) / FLOODING.pumpReal.value, bailers: 0 });
+      expect(found.third! / (1 / (q - share * q))).toBeCloseTo(1, 2);
+    });
+  }
   test('a pump that gives more than comes in holds her; one that gives less gains time', () => {
     const q = orifice(0.025, 0.2, 0.6), real = FLOODING.pumpReal.value;
     expect(leak(box, hole(), weight, 1000, { pump: (1.5 * q) / real, bailers: 0 })).toMatchObject({ end: 'holds' });
