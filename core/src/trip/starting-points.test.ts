@@ -1,8 +1,21 @@
 import { describe, expect, test } from '@jest/globals';
 import { check } from '../../test/check';
 import { household } from '../../test/households';
-import { afloat, hullOf, maximumDisplacement, placed, planCoefficient, plateOf, startBoat } from '../boat';
-import { assess, HULLS, STARTING_POINTS, type AssessInput } from '.';
+import {
+  afloat,
+  emptyWeight,
+  holesOf,
+  hullOf,
+  leak,
+  maximumDisplacement,
+  placed,
+  planCoefficient,
+  plateOf,
+  spaceOf,
+  startBoat,
+  together,
+} from '../boat';
+import { assess, FLOODING, FLOTATION, HULLS, STARTING_POINTS, type AssessInput } from '.';
 
 /** Kilograms aboard, of kit beside them, and the two waters that a trip knows. */
 const PEOPLE = [60, 80, 110];
@@ -122,6 +135,33 @@ describe.each(STARTING_POINTS.map((s, n) => [s.id, n] as const))('%s', (_id, n) 
       expect(found).toHaveLength(1);
       expect(found[0].because.length + (found[0].assumed?.length ?? 0)).toBeGreaterThan(0);
       if (found[0].level === 'set') expect(start.boat.flotation).not.toBe('none');
+    }
+  });
+  test('what leaks and what is swamped agree: who may sit in her when she is full is not rolled over by an opening', () => {
+    const boat = startBoat(start, '01890000-0000-7000-8000-00000000b0a7', start.title);
+    const hull = hullOf(boat, HULLS)!;
+    const { trip, shed } = household(n);
+    for (const mass of PEOPLE) {
+      const crew = shed.people.slice(0, 1).map((p) => ({ ...p, mass }));
+      const weight = together([
+        emptyWeight(boat, hull),
+        ...placed({ ...trip, crew: trip.crew.slice(0, 1) }, crew, hull),
+      ]);
+      const swamped = with1(n, mass, 12, WATERS[1]).level('lie/swamped');
+      for (const hole of holesOf(boat, hull, FLOODING)) {
+        const space = spaceOf(boat, hull, hole, FLOTATION);
+        const found = leak(
+          { hull, hole, space, weight, density: 1025, relief: { pump: 0, bailers: 0 }, sea: 0.3 },
+          FLOODING,
+        );
+        expect({
+          hole: hole.name,
+          mass,
+          ...(found.end === 'capsized' ? { set: swamped === 'set' } : {}),
+        }).not.toMatchObject({ set: true });
+        // Swamped takes longer than the opening’s own water, running freely, would take to fill that space.
+        if (found.swamped !== undefined) expect(found.swamped).toBeGreaterThan(5);
+      }
     }
   });
   test('her form bears more than anybody and kit that her plate lets in', () => {
