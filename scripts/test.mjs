@@ -45,7 +45,7 @@ function layers() {
 await install();
 await chromium();
 await step('types', async () => {
-  for (const room of ['core', 'server', 'app', 'e2e']) await run(bin('tsc'), ['-p', room]);
+  for (const room of ['core', 'server', 'app', 'e2e', 'scripts']) await run(bin('tsc'), ['-p', room]);
 });
 await step('lint', () => run(bin('eslint'), ['.', '--max-warnings', '0']));
 await step('floors', async () => layers());
