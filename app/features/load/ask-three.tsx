@@ -140,9 +140,9 @@ function useLeaks(boat: Boat, hull: Hull, holes: Hole[], weight: Lie['lie']['wei
   return held?.job === job ? held.found : [];
 }
 
-export const leakWord = ({ swamped: at, end, inflow }: Leak) => (inflow <= 0 ? 'stays over the water' : at === undefined ? 'held' : `${at < MINUTE ? 'under a minute' : spanText(at)} to ${end === 'capsized' ? 'capsize' : 'swamped'}`);
+export const leakWord = ({ swamped: at, end, inflow }: Leak) => (inflow <= 0 ? 'stays over the water' : at === undefined ? 'not swamped in six hours' : `${at < MINUTE ? 'under a minute' : spanText(at)} to ${end === 'capsized' ? 'capsize' : 'swamped'}`);
 function leakLines({ inflow, third, atThird, aboard, swamped: at }: Leak, guessed: boolean, boat: Boat, volume: (q: number) => string): string[] {
-  if (inflow <= 0) return ['In a sea like that nothing runs in.'];
+  if (inflow <= 0) return ['By our sum a sea like that does not reach it. One that breaks over her deck does: shut it.'];
   const planing = boat.propulsion.some((p) => p.kind === 'outboard' || p.kind === 'inboard');
   return [
     `${volume(inflow * 60)} a minute at first${guessed ? ', its bore taken from its kind' : ''}.`,

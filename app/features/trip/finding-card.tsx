@@ -46,6 +46,8 @@ export function FindingCard({ finding, fresh = false }: { finding: Finding; /** 
           <T as="strong" color={ink} style={{ fontSize: 14 }}>{LEVEL_WORD[finding.level]}</T>
         </View>
         {first.map((line, i) => <T key={i} color={soft}>{line}</T>)}
+        {/* What is only assumed stands beside what leans on it, never a tap away. */}
+        {finding.assumed.length > 0 ? <T as="small" color={soft}>Assumed: {finding.assumed.map((a) => render(a, reader)).join(' ')}</T> : null}
         <Row style={{ marginTop: 2 }}>
           {finding.mend ? <MendButton mend={finding.mend} kind={stop ? 'onCall' : 'plain'} /> : null}
           <Button kind="quiet" ink={ink} label={`Why: ${render(finding.title, reader)}`} onPress={() => setOpen(!open)}>{open ? 'less' : 'why?'}</Button>
@@ -54,7 +56,6 @@ export function FindingCard({ finding, fresh = false }: { finding: Finding; /** 
           <View style={{ gap: 6, ...(stop ? { backgroundColor: p.raised, padding: 10, marginHorizontal: -2 } : {}) }}>
             {more.map((line, i) => <T key={i} as="soft">{line}</T>)}
             {finding.others ? <Row><T as="soft">Or, the cheaper first:</T>{finding.others.map((mend, i) => <MendButton key={i} mend={mend} kind="plain" />)}</Row> : null}
-            {finding.assumed.length > 0 ? <T as="soft">Assumed: {finding.assumed.map((a) => render(a, reader)).join(' ')}</T> : null}
             {finding.figures.flatMap((name) => (assessment.figures[name] ? <FigureView key={name} name={name} figure={assessment.figures[name]} small /> : []))}
             <SourceLine finding={finding} />
           </View>
