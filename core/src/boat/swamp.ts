@@ -223,6 +223,7 @@ export function uprightFilling(
 
 /** Whom of so many aboard she bears when she is full: only a boat that lies level with them in it can be sat in. */
 export function bearing({ seated, carries }: Pick<Swamped, 'seated' | 'carries'>, aboard: number): Phrase {
+  if (!seated && carries === 0) return phrase('swamped.clings.none');
   return phrase(`swamped.${seated ? 'carries' : 'clings'}${carries >= aboard ? '.all' : ''}` as const, {
     n: carries,
   });

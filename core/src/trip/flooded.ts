@@ -122,21 +122,22 @@ function sealedFinding(
   const openings = boat.openings.length > 0;
   const set = settled && shut.seated && !openings;
   const sinks = full.spare < 0;
+  const said = (as: Swamped) => {
+    const [lies, bears] = how(as, people.length);
+    return { lies, bears };
+  };
   return finding({
     ...sourced,
     level: set ? 'set' : 'mind',
     title: phrase('swamped.title'),
-    because: [
-      ...how(shut, people.length),
-      ...(openings
-        ? [
-            phrase('swamped.while-shut', { names: boat.openings.map((o) => o.name) }),
-            sinks
-              ? phrase('swamped.opened.sinks', { litres: full.lacking })
-              : phrase('swamped.opened', { lies: how(full, people.length)[0], bears: how(full, people.length)[1] }),
-          ]
-        : []),
-    ],
+    because: openings
+      ? [
+          phrase('swamped.while-shut', { names: boat.openings.map((o) => o.name), ...said(shut) }),
+          sinks
+            ? phrase('swamped.opened.sinks', { litres: full.lacking })
+            : phrase('swamped.opened', said(full)),
+        ]
+      : how(shut, people.length),
     ...(set ? {} : { mend }),
   });
 }
