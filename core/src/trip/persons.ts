@@ -73,19 +73,19 @@ function countFindings(trip: string, boat: Boat, sum: LoadSum, figures: Figures)
   const unsaid = !plate && !bare && seats !== undefined;
   const pointer = plate ? '/plate/persons' : unsaid ? '/plate' : '/seats';
   if (!plate && seats !== undefined && n > seats) return [];
+  const said = () => {
+    if (settled) return 'load.seats.ok';
+    if (unsaid) return 'load.persons.unsaid';
+    if (plate) return 'load.persons.unknown';
+    return boat.seats === undefined ? 'load.persons.none' : 'load.persons.guess';
+  };
   return [
     finding({
       ...base,
       id,
       level: settled ? 'set' : 'mind',
       title: phrase(settled ? 'load.persons.title' : 'load.persons.unknown.title'),
-      because: [
-        settled
-          ? phrase('load.seats.ok', { n, most: seats })
-          : unsaid
-            ? phrase('load.persons.unsaid', { n, most: seats })
-            : phrase(plate ? 'load.persons.unknown' : 'load.persons.none', { n }),
-      ],
+      because: [phrase(said(), { n, most: boat.seats ?? 0 })],
       ...(settled
         ? {}
         : {

@@ -42,6 +42,7 @@ export const BOAT_WORDS = {
   'load.persons.title': 'People aboard',
   'load.persons.unknown.title': 'How many people she carries is not known',
   'load.persons.unknown': 'The plate’s number of persons was not entered.',
+  'load.persons.guess': '{n#person|people} aboard. That she has {most#seat|seats} is only guessed, and no plate was entered.',
   'load.persons.unsaid': '{n#person|people} in {most#seat|seats}. Whether she carries a plate that allows fewer was not said.',
   'load.persons.none': 'Neither a plate nor a number of seats was entered. {n#person|people} aboard.',
   'load.seats.over.title': 'More people than seats',
