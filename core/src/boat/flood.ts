@@ -143,7 +143,8 @@ export interface Leaking {
  * She is swamped when her edge goes under or all of her can't bear it. About 30 ms: asked for when its section is open.
  */
 export function leak({ hull, hole, space, weight, density, relief, sea }: Leaking, data: FloodData): Leak {
-  const room = whole(space).volume;
+  // Her own stuff and floating parts may be more than the hull holds: then nothing is left to fill.
+  const room = Math.max(0, whole(space).volume);
   const bodies = [{ strips: hull.strips, share: 1 }];
   const staged = (volume: number): Stage | Leak['end'] => {
     const inside = volume > 0 ? { inside: { space, volume } } : {};
@@ -167,6 +168,7 @@ export function leak({ hull, hole, space, weight, density, relief, sea }: Leakin
     stages.push(stage);
   }
   if (stages.length === 0) return { inflow: 0, third: 0, swamped: 0, end, aboard: 0 };
+  if (room === 0) return { inflow: 0, end, aboard: 0 };
   // Between the last amount that she bears and the first that she does not, by halving.
   let [bears, not] = [stages[stages.length - 1].volume, (room * stages.length) / (STAGES - 1)];
   for (let i = 0; end !== 'holds' && i < HALVINGS; i += 1) {
