@@ -90,7 +90,7 @@ function Flags({ leave, schedule, x, width, p, reader }: { leave: number | undef
   const flags = [
     { at: leave, word: 'leave', time: true }, { at: schedule?.turnBack, word: 'turn', time: true }, { at: schedule?.home, word: 'home', time: width > 600 }, { at: schedule?.overdue, word: 'overdue', time: width > 600 },
   ].flatMap(({ at, word, time }) => (at === undefined ? [] : [{ at, words: time ? `${word} ${clock(at, reader)}` : word }]));
-  const places = spread(flags.map((f) => x(f.at)), width > 600 ? 92 : 70, width, 34);
+  const places = spread(flags.map((f) => x(f.at)), flags.map((f) => f.words.length * LETTER), width);
   return (
     <G>
       {flags.map(({ at, words }, i) => (

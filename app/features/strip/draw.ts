@@ -48,10 +48,14 @@ export function windStrokes(wind: Strip['wind'], x: X): { key: number; x1: numbe
   });
 }
 
-/** Flags that would stand on each other's words are moved apart, in order, within the width. */
-export function spread(wanted: number[], least: number, width: number, half: number): number[] {
+/** Between the words of two flags, px: whole words of wide letters are wider than their mean. */
+const GAP = 8;
+
+/** Flags that would stand on each other's words are moved apart, in order, within the width, each by no more than its words need. */
+export function spread(wanted: number[], words: number[], width: number): number[] {
   const at = [...wanted];
-  for (let i = 0; i < at.length; i += 1) at[i] = Math.max(at[i], half, i > 0 ? at[i - 1] + least : half);
-  for (let i = at.length - 1; i >= 0; i -= 1) at[i] = Math.min(at[i], (i < at.length - 1 ? at[i + 1] - least : width - half));
+  const apart = (i: number) => (words[i] + words[i + 1]) / 2 + GAP;
+  for (let i = 0; i < at.length; i += 1) at[i] = Math.max(at[i], words[i] / 2, i > 0 ? at[i - 1] + apart(i - 1) : 0);
+  for (let i = at.length - 1; i >= 0; i -= 1) at[i] = Math.min(at[i], width - words[i] / 2, i < at.length - 1 ? at[i + 1] - apart(i) : width);
   return at;
 }

@@ -35,8 +35,11 @@ test('the table twin has every mark of the day', () => {
 });
 
 test('flags that would stand on each other are moved apart, in order, within the width', () => {
-  const at = spread([10, 12, 14, 380], 58, 390, 30);
-  at.slice(1).forEach((x, i) => expect(x - at[i]).toBeGreaterThanOrEqual(58));
+  const words = [60, 58, 24, 40];
+  const at = spread([10, 12, 14, 380], words, 390);
+  at.slice(1).forEach((x, i) => expect(x - at[i]).toBeGreaterThanOrEqual((words[i] + words[i + 1]) / 2));
   expect(at[0]).toBeGreaterThanOrEqual(30);
-  expect(at.at(-1)).toBeLessThanOrEqual(360);
+  expect(at.at(-1)).toBeLessThanOrEqual(370);
+  // What stands clear stays where it is.
+  expect(spread([50, 150, 250, 340], words, 390)).toEqual([50, 150, 250, 340]);
 });
