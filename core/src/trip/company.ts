@@ -48,12 +48,12 @@ export function asFellow(context: Context, { boat, people, wears = [] }: Fellow)
     role: 'crew' as const,
     ...(wears.includes(person) ? { wearsJacket: true } : {}),
   }));
-  const found = people.map((id) => shed.people.find((p) => p.id === id) ?? { id, name: NOBODY });
+  const known = new Map(shed.people.map((p) => [p.id, p]));
   return {
     ...context,
     boat,
-    people: found,
-    gone: new Set(found.filter((p) => p.name === NOBODY).map((p) => p.id)),
+    people: people.map((id) => known.get(id) ?? { id, name: NOBODY }),
+    gone: new Set(people.filter((id) => !known.has(id))),
     trip: { ...trip, boat: boat.id, crew },
   };
 }
