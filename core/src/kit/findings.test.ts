@@ -5,7 +5,8 @@ import type { Finding, GearItem, GearKind, Mend, NearMiss, Person, ReasonCode, R
 import { phrase, render } from '../say';
 import { assess, CATALOGUE, packsFor } from '../trip';
 import { reason } from './count';
-import { kitFindings, mendFact, type KitFindingContext } from './findings';
+import { kitFindings } from './findings';
+import { mendFact, type KitFindingContext } from './mends';
 
 const reader = { units: 'metric', zone: 'UTC', locale: 'en-GB' } as const;
 const say = (f: Finding | undefined) => (f ? f.because.map((b) => render(b, reader)) : []);

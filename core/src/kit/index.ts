@@ -3,7 +3,8 @@
  */
 export { indexCatalogue, type Piece } from './count';
 export { matchKit, type KitMatch } from './match';
-export { kitFindings, mendFact } from './findings';
+export { kitFindings } from './findings';
+export { mendFact } from './mends';
 export { liftFindings, toThrow, type JacketFit } from './jackets';
 export { packList, packGroups, lastLook, forgottenBefore, forgottenKey, WHEN, type LastLook, type PackEntry } from './pack-list';
 export { dueBy, dueOn, reminders, testPatch, type Due, type Reminder } from './inspect';

@@ -2,7 +2,6 @@ import type {
   Boat,
   Capability,
   Catalogue,
-  Condition,
   GearItem,
   GearKind,
   NearMiss,
@@ -12,7 +11,7 @@ import type {
   Trip,
   Truth,
 } from '../model';
-import { evaluate, type Asked, type RuleResult, type World } from '../rules';
+import type { Asked, RuleResult, World } from '../rules';
 import { phrase } from '../say';
 import { bodyAnswer, jacketAnswer, worst, type BodyAnswer } from './bodies';
 import {
@@ -29,6 +28,7 @@ import {
   type Wearing,
 } from './count';
 import { cover, type Answered, type Ask, type Row, type Unit } from './cover';
+import { deedOf } from './deeds';
 import { matchJackets, type JacketContext, type JacketPlan } from './jackets';
 
 export interface KitInput {
@@ -380,55 +380,4 @@ function mergeMisses(misses: NearMiss[]): NearMiss[] {
     if (!known || known.reasons.length > miss.reasons.length) byItem.set(miss.item, miss);
   }
   return [...byItem.values()];
-}
-
-interface Deed {
-  met: Truth;
-  deeds: ('worn' | 'cord')[];
-  concerns: string[];
-  /** A jacket is worn only where there is one that counts. */
-  jackets?: BodyAnswer;
-}
-
-/** Deeds that only the crew can vouch for: yes only when everyone whom it concerns, or may concern, said so and has what it takes. */
-function deedOf(
-  declared: NonNullable<RuleResult['rule']['declared']>,
-  input: KitInput,
-  jackets: JacketPlan,
-): Deed {
-  const mets: Truth[] = [];
-  const deeds: Deed['deeds'] = [];
-  const concerns = new Set<string>();
-  let worn: BodyAnswer | undefined;
-  for (const [deed, said] of [
-    ['worn', 'wearsJacket'],
-    ['cord', 'cord'],
-  ] as const) {
-    const whom = declared[deed];
-    if (whom === undefined) continue;
-    const members = concernedBy(whom, input);
-    deeds.push(deed);
-    for (const c of members) concerns.add(c.person);
-    mets.push(
-      members.some((c) => c[said] === false)
-        ? 'no'
-        : members.length > 0 && members.every((c) => c[said] === true)
-          ? 'yes'
-          : 'unknown',
-    );
-    if (deed === 'worn') {
-      const people = input.people.filter((p) => members.some((c) => c.person === p.id));
-      if (people.length > 0) worn = jacketAnswer(people, jackets);
-    }
-  }
-  return { met: worst(mets), deeds, concerns: [...concerns], ...(worn ? { jackets: worn } : {}) };
-}
-
-function concernedBy(whom: Condition, { trip, people, crew }: KitInput): Trip['crew'] {
-  const facts = new Map(crew?.map((p) => [p.id, p]));
-  return trip.crew.filter((c) => {
-    const person = people.find((p) => p.id === c.person);
-    const known = person && (facts.get(person.id) ?? { id: person.id, name: person.name, facts: {} });
-    return known && evaluate(whom, { facts: {}, crew: [] }, known).truth !== 'no';
-  });
 }
