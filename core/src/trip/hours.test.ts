@@ -127,6 +127,19 @@ describe('hours of the clock across midnight', () => {
 });
 
 describe('seasons, ages and dates over the days of the trip', () => {
+  test('what is reckoned from a guessed speed is called a guess, daylight left among it', () => {
+    const { a } = world({ trip: { speed: 1, basis: { '/speed': 'guessed' } } });
+    for (const name of ['home', 'turnBack', 'daylight']) expect([name, a.figures[name]?.guessed]).toEqual([name, true]);
+    expect(world().a.figures.daylight.guessed).toBeUndefined();
+  });
+  test('whoever has a birthday on the way is asked on both sides of it', () => {
+    const grown = aPerson({ born: '2008-05-13', mass: 70 });
+    const w = world({ time: '22:00', minutes: 240 });
+    const [pack] = w.input.packs;
+    const rule = { ...pack.rules[0], id: 'OWN-18', when: { some: 'crew' as const, where: { fact: 'person.age', atLeast: { value: 18, unit: 'years' as const } } } };
+    const input = { ...w.input, packs: [{ ...pack, rules: [rule] }], trip: { ...w.input.trip, crew: [{ person: grown.id, role: 'skipper' as const }] }, shed: { ...w.input.shed, people: [grown] } };
+    expect(assess(input).requirements.find((r) => r.rule === 'OWN-18')?.applies).toBe('yes');
+  });
   const NY = { jurisdiction: ['US', 'US-NY'] };
   const cold = (a: Assessment) => a.requirements.find((r) => r.rule === 'NY-COLD')?.applies;
   test.each<[string, string, number, string]>([

@@ -136,6 +136,7 @@ function landingFinding(
     inputs: { home: instant(home), sunset: instant(sunset) },
     formula: 'formula.daylight',
     source: 'sun',
+    ...(context.speed?.guessed ? { guessed: true } : {}),
   };
   const short = left < DAYLIGHT_LEAST.value;
   const made = finding({
