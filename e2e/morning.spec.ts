@@ -44,11 +44,11 @@ test('the departure is moved by keys and by drag, and everything follows', async
 test('pack: the whistle is moved with one tap, the knife with another, and the question of the water is settled', async ({ go }) => {
   const page = await go(`${TRIP}/pack/kit`);
   await page.getByRole('button', { name: /^Move .* to Red jacket$/ }).first().click();
-  await expect(page.getByRole('group', { name: 'Set: A sound signal' })).toBeVisible();
+  await expect(page.getByRole('group', { name: 'Ready: A sound signal' })).toBeVisible();
   await expect(page.getByRole('region', { name: 'Verdict' })).not.toContainText('Stop');
-  const knife = page.getByRole('group', { name: 'Mind: A knife on each body' });
+  const knife = page.getByRole('group', { name: 'Know: A knife on each body' });
   await knife.getByRole('button', { name: /^Put .* on the body$/ }).click();
-  await expect(page.getByRole('group', { name: 'Set: A knife on each body' })).toBeVisible();
+  await expect(page.getByRole('group', { name: 'Ready: A knife on each body' })).toBeVisible();
   await page.getByRole('button', { name: 'Settle it: the question about this water' }).click();
   await expect(page).toHaveURL(/\/shed\/water\/.*answers/);
   await page.getByRole('radiogroup', { name: /entrance two miles wide/ }).getByRole('radio', { name: 'No' }).click();

@@ -1,5 +1,6 @@
 import { waitFor } from '@testing-library/react';
 import { applyPatch } from '@escale/core/formats/pointer';
+import frozenThings from '../../core/src/model/frozen/things-1.json';
 import { demoBundle } from '@escale/core/formats';
 import { THINGS, type Mend } from '@escale/core/model';
 import { assess, CATALOGUE, packsFor } from '@escale/core/trip';
@@ -7,7 +8,7 @@ import { fresh, type fakeServer, NOW, TRIP } from '../test/world';
 import { SECTIONS } from '../features/trip/sections';
 import { outbox } from './store';
 import { change, create, flush, giveUp, insist, newId, remove, settle, tick } from './send';
-import { heldOf, inverseOf, overlay, readThings, withBasis, type Held } from './things';
+import { heldOf, inverseOf, overlay, readThings, withBasis, type Held, type ThingsAnswer } from './things';
 import { fieldHref, mendHref } from './where';
 
 let server: ReturnType<typeof fakeServer>;
@@ -134,4 +135,25 @@ describe('every mend leads somewhere', () => {
     }
   });
   test('a type that no page edits leads nowhere', () => expect(fieldHref({ type: 'run', id: 'x', pointer: '/a' })).toBeUndefined());
+});
+
+describe('what this device kept from before an update', () => {
+  const old = frozenThings as unknown as ThingsAnswer;
+  const weights = (held: Held) => (held.doc as { pack: { rules: { weight?: string }[] } }).pack.rules.map((r) => r.weight);
+  test('an old answer is grown while it is read', () => {
+    const { things, unreadable } = readThings(old);
+    expect([things.map((h) => h.type), unreadable]).toEqual([['pack', 'person'], 0]);
+    expect(weights(things[0])).toEqual(['fix', 'know', undefined]);
+  });
+  test('a document of a newer program is left out and counted', () => {
+    const things = old.things.map((held) => ({ ...held, schema: 99 }));
+    expect(readThings({ ...old, things })).toMatchObject({ things: [], unreadable: 2 });
+  });
+  test('an old write that waits is seen as today’s', () => {
+    const { id, doc } = old.things[0];
+    const body = { id: newId(), device: newId(), type: 'pack', thing: id, baseVersion: 0, deed: { kind: 'create', doc } };
+    const waiting = { key: 1, id: body.id, path: '/api/commands', body, said: 'a pack', madeAt: '2026-05-11T15:00:00Z' };
+    const seen = overlay({ things: [], done: [] }, [waiting]);
+    expect(seen.map(weights)).toEqual([['fix', 'know', undefined]]);
+  });
 });

@@ -1,6 +1,6 @@
 import { useEffect, useMemo, useSyncExternalStore } from 'react';
 import useSWR, { mutate } from 'swr';
-import { Conditions, type MessageView, type PlanView, type ThingType } from '@escale/core/model';
+import { Conditions, evolve, FIRST, type MessageView, type PlanView, type ThingType } from '@escale/core/model';
 import { ask, NoSignal } from './api';
 import { deviceId, flush, settle } from './send';
 import { keep, kept, outbox, type Queued } from './store';
@@ -91,12 +91,19 @@ export function useConditions(trip: string | undefined, date: string | undefined
   }, [answer, error]);
 }
 
+interface Ticks {
+  /** Absent in answers of before. */
+  schema?: number;
+  items: { item: string; at: number }[];
+}
+
 /** What is ticked on a list and when (epoch ms), with ticks that wait already counted. */
 export function useTicks(list: string): ReadonlyMap<string, number> {
-  const { answer } = useRead<{ items: { item: string; at: number }[] }>(`/api/ticks/${encodeURIComponent(list)}`, OFTEN);
+  const { answer } = useRead<Ticks>(`/api/ticks/${encodeURIComponent(list)}`, OFTEN);
   const waiting = useOutbox();
   return useMemo(() => {
-    const ticked = new Map((answer?.body.items ?? []).map(({ item, at }) => [item, at]));
+    const { items } = answer ? evolve('ticks', answer.body, answer.body.schema ?? FIRST) : { items: [] };
+    const ticked = new Map(items.map(({ item, at }) => [item, at]));
     for (const { path, body } of waiting) {
       if (path !== '/api/ticks') continue;
       const t = body as { list: string; item: string; on: boolean; at: string };

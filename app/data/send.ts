@@ -1,6 +1,6 @@
 import { mutate } from 'swr';
 import { v7 as uuid } from 'uuid';
-import type { FileRequest, Patch, PlanDeed, ThingType } from '@escale/core/model';
+import { schemaOf, type FileRequest, type Patch, type PlanDeed, type ThingType } from '@escale/core/model';
 import { ask, NoSignal, Refusal } from './api';
 import { dequeue, enqueue, outbox, requeue, setSetting, setting, type Queued, type Sending } from './store';
 import { COMMANDS, heldOf, withBasis, type Command, type Deed, type Held } from './things';
@@ -35,7 +35,7 @@ async function queue(sending: Omit<Sending, 'madeAt'>): Promise<void> {
 export const newId = () => uuid();
 
 async function command(type: ThingType, thing: string, baseVersion: number, deed: Deed, said: string): Promise<void> {
-  const body: Command = { id: uuid(), device: await deviceId(), type, thing, baseVersion, deed };
+  const body: Command = { id: uuid(), device: await deviceId(), type, thing, baseVersion, schema: schemaOf(type), deed };
   await queue({ id: body.id, path: COMMANDS, body, thing, said });
 }
 

@@ -1,12 +1,12 @@
 import { applyPatch, valueAt } from '@escale/core/formats/pointer';
-import { emptyShed, SHELF, THINGS, type Patch, type Shed, type ThingOf, type ThingType, type Trip } from '@escale/core/model';
+import { emptyShed, evolve, FIRST, NewerVersion, SHELF, THINGS, type Patch, type Shed, type ThingOf, type ThingType, type Trip } from '@escale/core/model';
 import type { Queued } from './store';
 
 /** A thing as this device holds it: the server's version plus what waits in the outbox. */
-export interface Held<T extends ThingType = ThingType> { id: string; type: T; version: number; deleted: boolean; doc: ThingOf<T> }
+export interface Held<T extends ThingType = ThingType> { id: string; type: T; version: number; deleted: boolean; /** Version of the document; absent in answers of before. */ schema?: number; doc: ThingOf<T> }
 
 export type Deed = { kind: 'create'; doc: Record<string, unknown> } | { kind: 'patch'; patch: Patch[] } | { kind: 'remove' } | { kind: 'restore' };
-export interface Command { id: string; device: string; type: ThingType; thing: string; baseVersion: number; deed: Deed }
+export interface Command { id: string; device: string; type: ThingType; thing: string; baseVersion: number; /** Version of such documents when it was written. */ schema: number; deed: Deed }
 
 export interface ThingsAnswer { now: number; simulated: boolean; /** Ids of this device's commands that the answer holds. */ done: string[]; things: Held[] }
 
@@ -14,10 +14,20 @@ export interface ThingsAnswer { now: number; simulated: boolean; /** Ids of this
 export function readThings(body: unknown): ThingsAnswer & { unreadable: number } {
   const { now, simulated, done, things } = body as ThingsAnswer;
   const good = things.flatMap((held) => {
-    const read = THINGS[held.type]?.safeParse(held.doc);
+    const read = THINGS[held.type]?.safeParse(grown(held));
     return read?.success ? [{ ...held, doc: read.data } as Held] : [];
   });
   return { now, simulated, done, things: good, unreadable: things.length - good.length };
+}
+
+/** A kept answer may be older than the program that reads it, or newer: then the document is not readable here. */
+function grown({ type, doc, schema = FIRST }: Held): unknown {
+  try {
+    return evolve(type, doc, schema);
+  } catch (error) {
+    if (error instanceof NewerVersion) return undefined;
+    throw error;
+  }
 }
 
 /** What was read, with the commands that it does not hold yet done to it: what the person sees at once. */
@@ -41,10 +51,10 @@ export function heldOf(queue: Queued[], done: readonly string[]): Set<number> {
   return new Set(queue.filter((s, i) => named.has(s.id) || (s.sent && i < last)).map((s) => s.key));
 }
 
-function done(held: Held | undefined, { type, thing, deed }: Command): Held | undefined {
-  if (deed.kind === 'create') return held ?? { id: thing, type, version: 1, deleted: false, doc: deed.doc as ThingOf<ThingType> };
+function done(held: Held | undefined, { type, thing, schema = FIRST, deed }: Command): Held | undefined {
+  if (deed.kind === 'create') return held ?? { id: thing, type, version: 1, deleted: false, doc: evolve(type, deed.doc, schema) as ThingOf<ThingType> };
   if (!held) return undefined;
-  if (deed.kind === 'patch') return { ...held, version: held.version + 1, doc: applyPatch(held.doc, deed.patch) };
+  if (deed.kind === 'patch') return { ...held, version: held.version + 1, doc: evolve(type, applyPatch(held.doc, deed.patch), schema) };
   return { ...held, version: held.version + 1, deleted: deed.kind === 'remove' };
 }
 

@@ -7,7 +7,7 @@ import { usePalette } from './theme';
 const MARK = 42;
 
 /**
- * The spine of every trip: a tide staff on which water rises as sections become Set. `set` is a share from 0 to 1;
+ * The spine of every trip: a tide staff on which water rises as sections become Ready. `set` is a share from 0 to 1;
  * `stops` are shares of the height at which a Stop sits. It repeats what stands beside it, so readers are spared it.
  */
 export function Staff({ set, stops, width }: { set: number; stops: number[]; width: number }) {

@@ -76,7 +76,7 @@ export function takeAway(input: AssessInput, gone: readonly Field[]): AssessInpu
 const text = (f: Finding) => JSON.stringify([f.title, f.because, f.assumed]);
 
 /**
- * What is wrong with an answer once facts are gone: a finding that became Set, or a worse one that went without anything
+ * What is wrong with an answer once facts are gone: a finding that became Ready, or a worse one that went without anything
  * open in its place. Something open stands in its place where another finding of the same section came, or says another thing.
  */
 export function faultsWithout(before: Finding[], after: Finding[]): string[] {
@@ -84,15 +84,15 @@ export function faultsWithout(before: Finding[], after: Finding[]): string[] {
   const is = new Map(after.map((f) => [f.id, f]));
   const faults: string[] = [];
   for (const f of after) {
-    if (f.level === 'set' && was.get(f.id)?.level !== 'set')
+    if (f.level === 'ready' && was.get(f.id)?.level !== 'ready')
       faults.push(`${f.id}: ${was.get(f.id)?.level ?? 'absent'} → set`);
   }
   const opened = after.filter(
-    (f) => f.level !== 'set' && (!was.has(f.id) || text(was.get(f.id)!) !== text(f)),
+    (f) => f.level !== 'ready' && (!was.has(f.id) || text(was.get(f.id)!) !== text(f)),
   );
   for (const f of before) {
     const now = is.get(f.id);
-    if (f.level === 'set' || (now && now.level !== 'set')) continue;
+    if (f.level === 'ready' || (now && now.level !== 'ready')) continue;
     // A trip that lost its boat or its water says so once, wherever it was leant on.
     if (!opened.some((o) => o.id.startsWith('trip/') || o.section.split('/')[0] === f.section.split('/')[0]))
       faults.push(`${f.id}: ${f.level} went, and nothing is open in its place`);

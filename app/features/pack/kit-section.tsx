@@ -31,7 +31,7 @@ export function KitSection() {
   const water = shed.waters.find((w) => w.id === trip.water);
   return (
     <View style={{ gap: 18, marginTop: -8 }}>
-      <T as="label">{LAYERS.slice(0, 2).map(({ id }) => `${id === 'law' ? 'law' : 'advised'} ${of(id).filter((f) => f.level === 'set').length} of ${of(id).length}`).join(' · ')}</T>
+      <T as="label">{LAYERS.slice(0, 2).map(({ id }) => `${id === 'law' ? 'law' : 'advised'} ${of(id).filter((f) => f.level === 'ready').length} of ${of(id).length}`).join(' · ')}</T>
       <SinceLook since={since} />
       {LAYERS.map(({ id, title, lead }) => (of(id).length === 0 && id !== 'law' ? null : (
         <View key={id} style={{ marginHorizontal: -12 }}>

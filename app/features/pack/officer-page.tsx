@@ -29,7 +29,7 @@ export function OfficerPage() {
           <T as="soft" style={{ paddingHorizontal: 12, paddingBottom: 4 }}>{stop.ask}</T>
           {stop.requirements.map((r) => {
             const f = finding(r.rule);
-            return f ? (f.level === 'set' ? <SetLine key={f.id} finding={f} /> : <FindingCard key={f.id} finding={f} />) : null;
+            return f ? (f.level === 'ready' ? <SetLine key={f.id} finding={f} /> : <FindingCard key={f.id} finding={f} />) : null;
           })}
         </View>
       ))}

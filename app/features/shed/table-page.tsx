@@ -4,7 +4,7 @@ import { useRouter } from 'expo-router';
 import { getDocumentAsync } from 'expo-document-picker';
 import { mutate } from 'swr';
 import { GEAR_FIELDS, gearTable, previewGear, readTable, suggestColumns, type GearField, type RowPreview, type Table } from '@escale/core/formats/gear-csv';
-import { emptyShed } from '@escale/core/model';
+import { BUNDLE_SCHEMA, emptyShed } from '@escale/core/model';
 import { CATALOGUE } from '@escale/core/trip';
 import { Button, Row } from '../../ui/button';
 import { Choice } from '../../ui/choice';
@@ -39,7 +39,7 @@ export function TablePage() {
   };
   const good = rows.filter((r) => r.item && (r.what === 'new' || r.what === 'changed'));
   const takeIn = async () => {
-    const bundle = { escale: 'bundle', schema: 1, asOf: new Date().toISOString(), shed: { ...emptyShed(), gear: good.map((r) => r.item!) }, trips: [] };
+    const bundle = { escale: 'bundle', schema: BUNDLE_SCHEMA, asOf: new Date().toISOString(), shed: { ...emptyShed(), gear: good.map((r) => r.item!) }, trips: [] };
     try {
       await ask('/api/import', bundle);
       await mutate('/api/things');

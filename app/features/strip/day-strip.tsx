@@ -11,7 +11,7 @@ import { BAND, spread, tidePaths, windPaths, windStrokes, xOf, type X } from './
 
 const STEP = 10 * MS.minute, BIG_STEP = MS.hour;
 /** Share of the row's height for the worst level of a departure: low is good, and it reads without colour. */
-const TALL: Record<Level, number> = { stop: 1, fix: 0.6, mind: 0.25, set: 0.08 };
+const TALL: Record<Level, number> = { stop: 1, fix: 0.6, know: 0.25, ready: 0.08 };
 
 interface Props {
   strip: Strip;

@@ -12,15 +12,15 @@ import { FigureView } from './figure-view';
 import { useDoMend } from './mend';
 import { useTrip } from './use-trip';
 
-export const LEVEL_WORD: Record<Level, string> = { stop: 'Stop', fix: 'Fix', mind: 'Mind', set: 'Set' };
+export const LEVEL_WORD: Record<Level, string> = { stop: 'Stop', fix: 'Fix', know: 'Know', ready: 'Ready' };
 const HOW: Record<string, string> = { 'run-here': 'reckoned here by published code', 'closed-form': 'follows by arithmetic', recalled: 'written down from memory', 'common-practice': 'common practice, no published source', 'own-estimate': 'our own estimate' };
 const SURE: Record<string, string> = { H: 'quite sure', M: 'fairly sure', L: 'a hint only' };
 
-/** The edge that tells a level without colour: Stop a block, Fix a bar, Mind dots, Set nothing. */
+/** The edge that tells a level without colour: Stop a block, Fix a bar, Know dots, Ready nothing. */
 function Edge({ level }: { level: Level }) {
   const p = usePalette();
   if (level === 'fix') return <View style={{ width: 8, backgroundColor: p.ink }} />;
-  if (level === 'mind') return <View style={{ width: 8, borderLeftWidth: 7, borderStyle: 'dotted', borderColor: p.soft }} />;
+  if (level === 'know') return <View style={{ width: 8, borderLeftWidth: 7, borderStyle: 'dotted', borderColor: p.soft }} />;
   return null;
 }
 
@@ -93,13 +93,13 @@ export function SourceLine({ finding: { id, source } }: { finding: Pick<Finding,
 /** The mark of what was not asked for at the last look: a frame and a word, never colour alone. */
 const Fresh = ({ ink }: { ink: string }) => <View style={{ borderWidth: 2, borderColor: ink, paddingHorizontal: 6, alignSelf: 'flex-start' }}><T as="strong" color={ink} style={{ fontSize: 13, lineHeight: 18 }}>new</T></View>;
 
-/** One line for a finding that is Set. */
+/** One line for a finding that is Ready. */
 export function SetLine({ finding, fresh = false }: { finding: Finding; fresh?: boolean }) {
   const p = usePalette();
   const { reader } = useTrip();
   const [open, setOpen] = useState(false);
   return (
-    <View role="group" aria-label={`Set: ${render(finding.title, reader)}`} style={{ borderBottomWidth: 1, borderColor: p.line, paddingVertical: 4, paddingHorizontal: 12 }}>
+    <View role="group" aria-label={`Ready: ${render(finding.title, reader)}`} style={{ borderBottomWidth: 1, borderColor: p.line, paddingVertical: 4, paddingHorizontal: 12 }}>
       <View style={{ flexDirection: 'row', alignItems: 'center', gap: 8 }}>
         <View style={{ flex: 1 }}>
           <T as="strong">{render(finding.title, reader)}</T>
@@ -114,13 +114,13 @@ export function SetLine({ finding, fresh = false }: { finding: Finding; fresh?: 
   );
 }
 
-/** The findings of a section: open ones first and big, Set ones folded to lines. */
+/** The findings of a section: open ones first and big, Ready ones folded to lines. */
 export function FindingList({ findings, fresh }: { findings: Finding[]; fresh?: (finding: Finding) => boolean }) {
-  const open = findings.filter((f) => f.level !== 'set'), set = findings.filter((f) => f.level === 'set');
+  const open = findings.filter((f) => f.level !== 'ready'), set = findings.filter((f) => f.level === 'ready');
   return (
     <View style={{ gap: 0 }}>
       {open.map((f) => <FindingCard key={f.id} finding={f} fresh={fresh?.(f) ?? false} />)}
-      {set.length > 0 ? <T as="caps" style={{ marginTop: 14, marginBottom: 2, paddingHorizontal: 12 }}>{`Set, ${set.length} ${set.length === 1 ? 'thing' : 'things'}`}</T> : null}
+      {set.length > 0 ? <T as="caps" style={{ marginTop: 14, marginBottom: 2, paddingHorizontal: 12 }}>{`Ready, ${set.length} ${set.length === 1 ? 'thing' : 'things'}`}</T> : null}
       {set.map((f) => <SetLine key={f.id} finding={f} fresh={fresh?.(f) ?? false} />)}
     </View>
   );

@@ -29,7 +29,7 @@ export function PhasePage() {
   const levels = sections.map((s) => levelOf(assessment, s.id));
   return (
     <View style={{ flex: 1, flexDirection: 'row' }}>
-      <Staff width={18} set={levels.filter((l) => l === 'set' || l === undefined).length / levels.length} stops={levels.flatMap((l, i) => (l === 'stop' ? [(i + 0.5) / levels.length] : []))} />
+      <Staff width={18} set={levels.filter((l) => l === 'ready' || l === undefined).length / levels.length} stops={levels.flatMap((l, i) => (l === 'stop' ? [(i + 0.5) / levels.length] : []))} />
       <ScrollView role="main" style={{ flex: 1 }} contentContainerStyle={{ paddingBottom: 24 }}>
         {sections.map((s) => <SectionCard key={s.id} id={s.id} title={s.title} lead={s.lead} />)}
         {phase === 'plan' ? <RemoveTrip /> : null}
@@ -46,12 +46,12 @@ function SectionCard({ id, title, lead }: { id: SectionId; title: string; lead: 
   const level = levelOf(assessment, id);
   const stop = level === 'stop';
   const worst = found.find((f) => f.level === level);
-  const text = worst ? render(level === 'set' ? (worst.because[0] ?? worst.title) : worst.title, reader) : lead;
-  const why = worst && level !== 'set' && worst.because[0] ? render(worst.because[0], reader) : undefined;
+  const text = worst ? render(level === 'ready' ? (worst.because[0] ?? worst.title) : worst.title, reader) : lead;
+  const why = worst && level !== 'ready' && worst.because[0] ? render(worst.because[0], reader) : undefined;
   const ink = stop ? p.onCall : p.ink, soft = stop ? p.onCall : p.soft;
   return (
     <Pressable role="link" aria-label={`${title}${level ? `: ${LEVEL_WORD[level]}` : ''}. ${text}`} onPress={() => router.push(`/trips/${trip.id}/${id}`)} style={{ flexDirection: 'row', backgroundColor: stop ? p.call : p.raised, borderBottomWidth: 1, borderColor: stop ? p.call : p.line, minHeight: 64 }}>
-      {level === 'fix' ? <View style={{ width: 8, backgroundColor: p.ink }} /> : level === 'mind' ? <View style={{ width: 8, borderLeftWidth: 7, borderStyle: 'dotted', borderColor: p.soft }} /> : null}
+      {level === 'fix' ? <View style={{ width: 8, backgroundColor: p.ink }} /> : level === 'know' ? <View style={{ width: 8, borderLeftWidth: 7, borderStyle: 'dotted', borderColor: p.soft }} /> : null}
       <View style={{ flex: 1, paddingHorizontal: 12, paddingVertical: 10, gap: 2 }}>
         <View style={{ flexDirection: 'row', justifyContent: 'space-between' }}>
           <T as="section" heading={2} color={ink}>{title}</T>
@@ -82,9 +82,9 @@ export function SectionPage() {
         <T as="section" heading={2}>{known.title}</T>
         <Button kind="quiet" label={`All of ${phase}`} onPress={() => router.push(`/trips/${id}/${phase}`)}>{`all of ${phase}`}</Button>
       </View>
-      {known.id === 'pack/kit' ? null : <FindingList findings={findingsOf(assessment, known.id).filter((f) => f.level !== 'set')} />}
+      {known.id === 'pack/kit' ? null : <FindingList findings={findingsOf(assessment, known.id).filter((f) => f.level !== 'ready')} />}
       <View style={{ padding: 12, gap: 12 }}><SectionBody id={known.id} /></View>
-      {known.id === 'pack/kit' ? null : <FindingList findings={findingsOf(assessment, known.id).filter((f) => f.level === 'set')} />}
+      {known.id === 'pack/kit' ? null : <FindingList findings={findingsOf(assessment, known.id).filter((f) => f.level === 'ready')} />}
     </ScrollView>
   );
 }
@@ -98,7 +98,7 @@ function Columns({ section }: { section: SectionId }) {
   const known = SECTIONS.find((s) => s.id === section);
   return (
     <View style={{ flex: 1, flexDirection: 'row' }}>
-      <Staff width={24} set={levels.filter((l) => l === 'set' || l === undefined).length / levels.length} stops={levels.flatMap((l, i) => (l === 'stop' ? [(i + 0.5) / levels.length] : []))} />
+      <Staff width={24} set={levels.filter((l) => l === 'ready' || l === undefined).length / levels.length} stops={levels.flatMap((l, i) => (l === 'stop' ? [(i + 0.5) / levels.length] : []))} />
       <ScrollView role="navigation" aria-label="Sections" style={{ width: 226, flexGrow: 0, borderRightWidth: 1, borderColor: p.line }} contentContainerStyle={{ padding: 14, gap: 2 }}>
         {PHASES.map((phase: Phase) => (
           <View key={phase} style={{ marginBottom: 8 }}>

@@ -40,7 +40,7 @@ describe('kit', () => {
     const stop = await group(/^Stop: A sound signal/);
     expect(within(stop).getByText('Whistle doesn’t count: it is fixed to Blue jacket, which does not come.')).toBeTruthy();
     await user.click(within(stop).getByRole('button', { name: /^Move .* to Red jacket$/ }));
-    await group(/^Set: A sound signal/);
+    await group(/^Ready: A sound signal/);
     await user.click(await screen.findByRole('button', { name: 'Undo' }));
     await group(/^Stop: A sound signal/);
   });
@@ -92,7 +92,7 @@ test('jackets: each body beside its jacket, and why the others don’t fit', asy
 test('verdict: counts, the next thing, and where it leads', async () => {
   show(<VerdictBar />, { trip: TRIP });
   const bar = await screen.findByRole('region', { name: 'Verdict' });
-  await waitFor(() => expect(bar.textContent).toMatch(/1 Stop · \d Fix · \d+ Mind/));
+  await waitFor(() => expect(bar.textContent).toMatch(/1 Stop · \d Fix · \d+ Know/));
   await user.click(within(bar).getByRole('link'));
   expect(visited.at(-1)).toBe(`/trips/${TRIP}/findings`);
 });

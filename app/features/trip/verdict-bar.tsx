@@ -10,7 +10,7 @@ import { LEVEL_WORD } from './finding-card';
 import { useDoMend } from './mend';
 import { useTrip } from './use-trip';
 
-const COUNTED = ['stop', 'fix', 'mind'] as const;
+const COUNTED = ['stop', 'fix', 'know'] as const;
 
 /** The worst level in words, the counts, and the next thing to mend. Tap: all findings. */
 export function VerdictBar() {
@@ -20,14 +20,14 @@ export function VerdictBar() {
   const doMend = useDoMend();
   const counts = countLevels(assessment.findings);
   const words = COUNTED.filter((l) => counts[l] > 0).map((l) => `${counts[l]} ${LEVEL_WORD[l]}`);
-  const next = assessment.findings.find((f) => f.level !== 'set' && f.mend);
+  const next = assessment.findings.find((f) => f.level !== 'ready' && f.mend);
   const act = ({ mend }: Finding) => {
     if (!mend) return;
     const href = mendHref(mend, trip.id);
     if (href === undefined) doMend(mend, render(mend.label, reader));
     else router.push(href);
   };
-  const said = words.length > 0 ? words.join(' · ') : `All Set, ${counts.set} looked at`;
+  const said = words.length > 0 ? words.join(' · ') : `All Ready, ${counts.ready} looked at`;
   return (
     <View role="region" aria-label="Verdict" style={{ flexDirection: 'row', alignItems: 'center', backgroundColor: p.ink, minHeight: 60 }}>
       <Pressable role="link" aria-label={`Verdict: ${said}. Read all findings`} onPress={() => router.push(`/trips/${trip.id}/findings`)} style={{ flex: 1, paddingHorizontal: 14, paddingVertical: 8, minHeight: 60, justifyContent: 'center' }}>

@@ -2,8 +2,8 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { runs } from '../../test/runs';
 import { demo, NOW } from '../../test/demo';
-import { Bundle, Trip, type Patch } from '../model';
-import { PACKS } from '../trip';
+import { Bundle, Trip, type Condition, type Patch, type RulePack } from '../model';
+import { assess, CATALOGUE, PACKS } from '../trip';
 import { applyPatch, checkPack, demoBundle, readBundle, readPack, valueAt, writeBundle } from '.';
 
 describe('bundle', () => {
@@ -72,6 +72,9 @@ describe('pointers', () => {
 
 test('the demo is dated from the day it is made', () => expect(demo().trips[0].leave.date).toBe(new Date(NOW + 86_400_000).toISOString().slice(0, 10)));
 
+/** Some of the crew for whom some of the crew …: thirty people make thirty times as much of it with each level. */
+const nestedSome = (deep: number): Condition => (deep === 0 ? { fact: 'person.age', atLeast: 150 } : { some: 'crew', where: nestedSome(deep - 1) });
+
 describe('rule packs', () => {
   const good = () => JSON.parse(JSON.stringify(PACKS.find((p) => p.id === 'ireland'))) as { rules: Record<string, unknown>[] } & Record<string, unknown>;
   test('a shipped pack is read back', () => expect(readPack(JSON.stringify(good()))).toMatchObject({ ok: true, broken: [] }));
@@ -79,12 +82,32 @@ describe('rule packs', () => {
     ['a rule without a source', (p) => { delete p.rules[0].source; }, /rules\/0\/source/], ['an unknown operator', (p) => { p.rules[0].when = { all: [{ always: true }, { not: { fact: 'boat.length', beyond: 3 } }] }; }, /rules\/0\/when: \/all\/1\/not no operator is called "beyond"/],
     ['a condition that is none', (p) => { p.rules[0].when = { any: [{ unless: true }] }; }, /when: \/any\/0 a condition is always/],
     ['a fact nobody knows', (p) => { p.rules[0].when = { fact: 'boat.smell', is: true }; }, /no fact is called "boat.smell"/], ['the same rule twice', (p) => { p.rules.push(p.rules[0]); }, /two rules have this id/],
+    ['a rule nested five deep over a crew', (p) => { p.rules[0].when = nestedSome(5); }, /IE-[A-Z0-9-]+: asks for more than 5000 comparisons of a crew of 30/],
+    ['an order of names', (p) => { p.rules[0].when = { fact: 'boat.kind', under: 3 }; }, /"boat.kind" has names and no order/], ['a word for a limit', (p) => { p.rules[0].when = { fact: 'boat.length', under: 'long' }; }, /"long" is no number/],
+    ['a unit nobody knows in what it displaces', (p) => { p.displaces = [{ pack: 'a', rule: 'R-1', when: { fact: 'boat.length', under: { value: 7, unit: 'feet' } } }]; }, /displaces R-1: unknown unit "feet"/],
     ['a huge tree', (p) => { let c: unknown = { always: true }; for (let i = 0; i < 5000; i += 1) c = { not: c }; p.rules[0].when = c; }, /rules\/0: nested deeper/], ['an unknown unit in a limit', (p) => { p.rules[0].when = { fact: 'boat.length', under: { value: 7, unit: 'cubits' } }; }, /unknown unit "cubits"/],
   ])('%s is refused, with where', (_name, spoil, reason) => {
     const pack = good();
     spoil(pack);
     const read = checkPack(pack);
     expect(!read.ok && read.faults.join('\n')).toMatch(reason);
+  });
+  test('a bundle is no way round the gate: its packs are looked at as well', () => {
+    const pack = { ...good(), id: 'ours' };
+    pack.rules[0].when = { fact: 'boat.length', under: { value: 7, unit: 'feet' } };
+    const own = { id: '01890000-0000-7000-8000-00000000aa02', pack: pack as unknown as RulePack };
+    const read = readBundle(writeBundle({ ...demo(), shed: { ...demo().shed, packs: [own] } }));
+    expect(!read.ok && read.faults).toEqual([expect.stringMatching(/^\/shed\/packs\/0\/pack .*unknown unit "feet"/)]);
+  });
+  test('a pack that got in before there was a gate ends soon, throws nothing and settles nothing', () => {
+    const shipped = good() as unknown as RulePack;
+    const worst = [nestedSome(9), { fact: 'boat.length', under: { value: 7, unit: 'feet' } }];
+    const rules = worst.map((when, i) => ({ ...shipped.rules[0], id: `W-${i}`, layer: 'law' as const, when, anyOf: [[{ capability: 'sound' as const, leastLength: { value: 2, unit: 'feet' } }]] }));
+    const bundle = demo();
+    const crew = Array.from({ length: 30 }, (_, i) => ({ person: bundle.shed.people[i % 4].id, role: 'crew' as const }));
+    const found = assess({ trip: { ...bundle.trips[0], crew }, shed: bundle.shed, conditions: {}, packs: [{ ...shipped, rules }], catalogue: CATALOGUE, now: NOW });
+    const levels = found.findings.filter((f) => f.id.startsWith('kit/W-')).map((f) => f.level);
+    expect(levels).toEqual(['fix', 'fix']);
   });
   test('a pack whose own examples fail is taken, and said', () => expect(checkPack({ ...good(), examples: [{ title: 'Wrong', facts: { 'boat.length': 9 }, applies: ['IE-WORN-7'] }] })).toMatchObject({ ok: true, broken: ['Wrong: IE-WORN-7 should be yes and is no'] }));
 });

@@ -1,7 +1,7 @@
 import Papa from 'papaparse';
 import { GearItem, type Catalogue } from '../model';
 import { STOWAGE } from '../model/lists';
-import { faultsOf } from './bundle';
+import { faultsOf } from './json';
 
 /** Fields of a thing that a table may carry, and the names by which people head such a column. */
 const FIELDS = {

@@ -1,6 +1,6 @@
 import { RulePack } from '../model';
 import { exampleFaults, packFaults } from '../rules';
-import { faultsOf, readJson } from './bundle';
+import { faultsOf, grown, readJson } from './json';
 
 /** Largest pack that is read, and how deep its JSON may nest: bounds on what a stranger's file can ask of a parser. */
 const MOST_BYTES = 2_000_000, DEEPEST = 60;
@@ -16,7 +16,9 @@ export function readPack(text: string): PackResult {
 /** The same for what is already parsed. */
 export function checkPack(raw: unknown): PackResult {
   if (deeperThan(raw, DEEPEST)) return { ok: false, faults: tooDeep(raw) };
-  const read = RulePack.safeParse(raw);
+  const today = grown('rule-pack', raw);
+  if (!today.ok) return today;
+  const read = RulePack.safeParse(today.value);
   if (!read.success) return { ok: false, faults: faultsOf(read.error) };
   const faults = packFaults(read.data);
   return faults.length > 0 ? { ok: false, faults } : { ok: true, pack: read.data, broken: exampleFaults(read.data) };

@@ -17,7 +17,7 @@ import type {
 } from '../model';
 import { STOWAGE } from '../model/lists';
 import { phrase, type WordKey } from '../say';
-import { asPrinted, limitInSI } from '../units';
+import { asPrinted, siOf } from '../units';
 import { approvalOf } from './approval';
 
 export type Reason = NearMiss['reasons'][number];
@@ -311,9 +311,10 @@ export function demandFaults(
   }
   if (approved) faults.push(...approvalFaults(piece.item.approval, accepts?.[capability] ?? accepts?.['*']));
   if (leastLength) {
-    const least = limitInSI(leastLength),
-      { line } = piece.item;
-    if (line === undefined) faults.push(reason('length-unknown', undefined, true));
+    const least = siOf(leastLength);
+    const { line } = piece.item;
+    if (least === undefined) faults.push(reason('rule-unsettled', undefined, true));
+    else if (line === undefined) faults.push(reason('length-unknown', undefined, true));
     else if (asPrinted(line, 'length') < asPrinted(least, 'length'))
       faults.push(reason('too-short', { line, least }));
   }

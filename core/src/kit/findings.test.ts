@@ -24,19 +24,19 @@ function world(gear: GearItem[], more: { people?: Person[]; trip?: Partial<Trip>
 const label = (mend: Mend | undefined) => (mend ? render(mend.label, reader) : undefined);
 
 describe('levels', () => {
-  test('law unmet is a Stop, law that can’t be told a Fix, advice by its weight, advice that can’t be told a Mind', () => {
+  test('law unmet is a Stop, law that can’t be told a Fix, advice by its weight, advice that can’t be told a Know', () => {
     expect(world([]).find('NAV-33')?.level).toBe('stop');
     expect(world([anItem('horn', { state: 'unknown' })]).find('NAV-33')?.level).toBe('fix');
     expect(world([]).find('P-CALL')?.level).toBe('fix');
-    expect(world([]).find('P-KNIFE')?.level).toBe('mind');
-    expect(world([anItem('phone', { stowage: 'on-body', charge: undefined })]).find('P-CALL')?.level).toBe('mind');
-    expect(world([anItem('horn')]).find('NAV-33')?.level).toBe('set');
+    expect(world([]).find('P-KNIFE')?.level).toBe('know');
+    expect(world([anItem('phone', { stowage: 'on-body', charge: undefined })]).find('P-CALL')?.level).toBe('know');
+    expect(world([anItem('horn')]).find('NAV-33')?.level).toBe('ready');
   });
-  test('a child who said nothing about wearing leaves the law open; one who will not is a Stop; one who will is Set', () => {
+  test('a child who said nothing about wearing leaves the law open; one who will not is a Stop; one who will is Ready', () => {
     const child = aPerson({ born: '2018-01-01', mass: 25 });
     const jacket = anItem('child-jacket', { minMass: 15, maxMass: 30, stowage: 'on-body' });
     const wears = (wearsJacket: boolean | undefined) => world([jacket], { people: [child], trip: { crew: [{ person: child.id, role: 'crew', ...(wearsJacket === undefined ? {} : { wearsJacket }) }] } }).find('US-PFD-05');
-    expect([wears(undefined)?.level, wears(false)?.level, wears(true)?.level]).toEqual(['fix', 'stop', 'set']);
+    expect([wears(undefined)?.level, wears(false)?.level, wears(true)?.level]).toEqual(['fix', 'stop', 'ready']);
     expect(say(wears(undefined))[0]).toBe('Not said yet: Ash.');
   });
 });
@@ -82,12 +82,12 @@ describe('the one tap', () => {
   });
   test('what is met has no other ways', () => expect(world([anItem('horn')]).find('NAV-33')).not.toHaveProperty('others'));
   test('nothing there: add one, of a kind that supplies it', () => expect(world([]).find('NAV-33')?.mend).toMatchObject({ add: { type: 'gear', kind: expect.any(String) } }));
-  test('moving it does what it says: done, the finding is Set', () => {
+  test('moving it does what it says: done, the finding is Ready', () => {
     const horn = anItem('horn', { stowage: 'buried' });
     const { find, trip } = world([horn]);
     const { mend } = find('NAV-33')!;
     if (!mend || !('do' in mend)) throw new Error('no tap');
-    expect(find('NAV-33', applyPatch(trip, mend.do.patch))?.level).toBe('set');
+    expect(find('NAV-33', applyPatch(trip, mend.do.patch))?.level).toBe('ready');
   });
   test('moving a thing again changes its one entry instead of adding a second', () => {
     const horn = anItem('horn');
@@ -113,7 +113,7 @@ describe('the throwable', () => {
   const cushion = (more: Partial<GearItem> = {}) => anItem('throw-cushion', more);
   test('at sixteen feet it is asked for, must be in reach and approved; a jacket is none', () => {
     expect(world([], { feet: 15.9 }).find('US-PFD-04')).toBeUndefined();
-    expect(world([cushion()], { feet: 16 }).find('US-PFD-04')?.level).toBe('set');
+    expect(world([cushion()], { feet: 16 }).find('US-PFD-04')?.level).toBe('ready');
     expect(world([cushion({ stowage: 'hatch' })], { feet: 16 }).find('US-PFD-04')?.level).toBe('stop');
     expect(world([cushion({ approval: 'none' })], { feet: 16 }).find('US-PFD-04')?.level).toBe('stop');
     expect(world([cushion({ approval: undefined })], { feet: 16 }).find('US-PFD-04')?.level).toBe('fix');
@@ -130,9 +130,9 @@ describe('a requirement as it stands', () => {
   const horn = anItem('horn', { name: 'Horn' }), old = anItem('horn', { name: 'Old' });
   const all = (f: Finding) => [f.mend, ...(f.others ?? [])].map(label);
 
-  test('its title; one’s own is a Mind, advice its weight, a Mind without one; open advice is no more', () => {
+  test('its title; one’s own is a Know, advice its weight, a Know without one; open advice is no more', () => {
     expect(render(one({}).title, reader)).toBe('A horn');
-    expect([one({ layer: 'own' }), one({ layer: 'advice' }), one({ layer: 'advice' }, { weights: new Map([['R-1', 'fix']]) }), one({ layer: 'advice', met: 'unknown' }, { weights: new Map([['R-1', 'fix']]) })].map((f) => f.level)).toEqual(['mind', 'mind', 'fix', 'mind']);
+    expect([one({ layer: 'own' }), one({ layer: 'advice' }), one({ layer: 'advice' }, { weights: new Map([['R-1', 'fix']]) }), one({ layer: 'advice', met: 'unknown' }, { weights: new Map([['R-1', 'fix']]) })].map((f) => f.level)).toEqual(['know', 'know', 'fix', 'know']);
   });
   test('whether it applies is told while it is open and not met', () => {
     const open = one({ applies: 'unknown' });

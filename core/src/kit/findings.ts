@@ -24,7 +24,7 @@ export function kitFindings(requirements: Requirement[], context: KitFindingCont
         figures: [],
         source: requirement.source,
         assumed: [],
-        ...(level === 'set' ? {} : ways(waysOf(requirement, context))),
+        ...(level === 'ready' ? {} : ways(waysOf(requirement, context))),
       },
     ];
   });
@@ -36,12 +36,12 @@ const ways = ([mend, ...others]: Mend[]) => ({
   ...(others.length > 0 ? { others } : {}),
 });
 
-function levelOf({ layer, applies, met }: Requirement, weight: 'fix' | 'mind' | undefined): Level {
-  if (met === 'yes') return 'set';
+function levelOf({ layer, applies, met }: Requirement, weight: 'fix' | 'know' | undefined): Level {
+  if (met === 'yes') return 'ready';
   const open = met === 'unknown' || applies === 'unknown';
   if (layer === 'law') return open ? 'fix' : 'stop';
-  if (layer === 'own') return 'mind';
-  return open ? 'mind' : (weight ?? 'mind');
+  if (layer === 'own') return 'know';
+  return open ? 'know' : (weight ?? 'know');
 }
 
 const needPhrase = (demand: Demand) =>

@@ -119,7 +119,7 @@ describe('little lift on open water', () => {
     const { context, plan } = setting([ann, ben], gear, { water: { class: 'coastal' } });
     const found = liftFindings({ id: 'trip', crew: context.crew }, plan, context);
     expect(found).toHaveLength(1);
-    expect(found[0]).toMatchObject({ id: `kit/lift/${ben.id}`, level: 'mind', source: { id: 'iso-12402' }, figures: [], assumed: [], mend: { go: { type: 'trip', id: 'trip', pointer: '/crew/1/jacket' } } });
+    expect(found[0]).toMatchObject({ id: `kit/lift/${ben.id}`, level: 'know', source: { id: 'iso-12402' }, figures: [], assumed: [], mend: { go: { type: 'trip', id: 'trip', pointer: '/crew/1/jacket' } } });
     expect(render(found[0].title, reader)).toBe('Jacket of Ben for this water');
     expect(found[0].because.map((b) => render(b, reader))).toEqual([expect.stringMatching(/^Light lifts 55 N.*100 N are advised for 80 kg/), expect.stringMatching(/^Paddlers often choose/)]);
     expect(render((found[0].mend as { label: Parameters<typeof render>[0] }).label, reader)).toBe('Choose another jacket');

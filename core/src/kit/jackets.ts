@@ -166,7 +166,7 @@ export function liftFindings(trip: Pick<Trip, 'id' | 'crew'>, plan: JacketPlan, 
     if (!person || !fit) return [];
     const base = {
       id: `kit/lift/${person.id}`,
-      level: 'mind' as const,
+      level: 'know' as const,
       section: 'pack/kit' as const,
       title: phrase('jacket.low.title', { person: person.name }),
       figures: [],

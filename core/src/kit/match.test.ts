@@ -68,7 +68,7 @@ describe('a label is asked for where the law that holds asks for one on jackets'
     ['it may hold', [rule('R-1', [[EACH]]), rule('R-2', [[approved]], { applies: 'unknown' })], 'no'],
     ['beside a horn', [rule('R-1', [[EACH, HORN]]), rule('R-2', [[HORN, approved]])], 'no'],
     ['it does not hold', [rule('R-1', [[EACH]]), rule('R-2', [[approved]], { applies: 'no' })], 'yes'],
-    ['only advice asks', [rule('R-1', [[EACH]]), rule('R-2', [[approved]], { layer: 'advice', weight: 'mind' })], 'yes'],
+    ['only advice asks', [rule('R-1', [[EACH]]), rule('R-2', [[approved]], { layer: 'advice', weight: 'know' })], 'yes'],
     ['the law asks it of flares', [rule('R-1', [[EACH]]), rule('R-2', [[{ ...FLARES, approved: true }]])], 'yes'],
   ])('%s', (_name, rules, expected) => expect(met(...rules)).toBe(expected));
 });

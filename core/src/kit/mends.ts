@@ -18,7 +18,7 @@ export interface KitFindingContext {
   people: Person[];
   gear: GearItem[];
   on: string;
-  weights: Map<string, 'fix' | 'mind' | undefined>;
+  weights: Map<string, 'fix' | 'know' | undefined>;
   /** Facts that were missing, by rule. */
   unsettled: Map<string, string[]>;
   /** A jacket that goes, onto which a whistle can be moved. */

@@ -4,6 +4,7 @@ import { OwnPack } from './rules';
 import { Boat, Contact, GearItem, Person, Place, Water } from './shed';
 import { Conditions, Debrief, Run, Trip } from './trip';
 
+
 /** The schema behind each type of thing: the one table that form, wire, row and file look in. */
 export const THINGS = { boat: Boat, person: Person, gear: GearItem, place: Place, water: Water, contact: Contact, trip: Trip, debrief: Debrief, run: Run, pack: OwnPack } as const satisfies Record<ThingType, z.ZodType>;
 export type ThingOf<T extends ThingType> = z.infer<(typeof THINGS)[T]>;
@@ -17,12 +18,10 @@ export const Shed = z.strictObject({
 });
 export type Shed = z.infer<typeof Shed>;
 
-/** Where each type of thing stands in a shed. */
-export const SHELF = { boat: 'boats', person: 'people', gear: 'gear', place: 'places', water: 'waters', contact: 'contacts', debrief: 'debriefs', run: 'runs', pack: 'packs' } as const satisfies Partial<Record<ThingType, keyof Shed>>;
 export const emptyShed = (): Shed => ({ boats: [], people: [], gear: [], places: [], waters: [], contacts: [], debriefs: [], runs: [], packs: [] });
 
 /** The file in which a shed and its trips travel. Documented in `docs/bundle.md`. */
-export const BUNDLE_SCHEMA = 1;
+export const BUNDLE_SCHEMA = 2;
 export const Bundle = z.strictObject({
   escale: z.literal('bundle'),
   schema: z.literal(BUNDLE_SCHEMA),

@@ -11,4 +11,5 @@ export * from './rules';
 export * from './assessment';
 export * from './plan';
 export * from './bundle';
+export * from './shelf';
 export * from './evolve';

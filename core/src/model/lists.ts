@@ -25,7 +25,7 @@ export type Shore = keyof typeof SHORES;
 export const LANDABLE: ReadonlySet<string> = new Set<Shore>(['beach', 'harbour', 'bank']);
 
 /** The four levels, worst first. */
-export const LEVELS = ['stop', 'fix', 'mind', 'set'] as const;
+export const LEVELS = ['stop', 'fix', 'know', 'ready'] as const;
 export type Level = (typeof LEVELS)[number];
 
 /** Liquids aboard: kilograms a litre (petrol 0.74 to 0.75, source `petrol`), and whether they are gone on the way home. */

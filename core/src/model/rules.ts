@@ -80,7 +80,7 @@ export const Rule = z.strictObject({
   id: z.string().regex(/^[A-Za-z0-9-]{2,40}$/),
   layer: z.enum(['law', 'advice', 'own']),
   /** How loud unmet advice speaks. Law is always loud. */
-  weight: z.enum(['fix', 'mind']).optional(),
+  weight: z.enum(['fix', 'know']).optional(),
   title: Text,
   /** In plain words, ours. */
   text: z.string().max(600),
@@ -119,7 +119,7 @@ export const Example = z.strictObject({
 export type Example = z.infer<typeof Example>;
 
 export const RulePack = z.strictObject({
-  schema: z.literal(1),
+  schema: z.literal(2),
   id: z.string().regex(/^[a-z0-9-]{2,40}$/),
   title: Text,
   authority: Text,

@@ -46,7 +46,7 @@ describe('Canada', () => {
         gear: [jacket],
         crew: [{ jacket: jacket.id, wearsJacket }],
       });
-    expect([worn(true), worn(false), worn(undefined)]).toEqual(['set', 'stop', 'fix']);
+    expect([worn(true), worn(false), worn(undefined)]).toEqual(['ready', 'stop', 'fix']);
   });
   test('a sealed catamaran is asked for no bailer, an open skiff is', () => {
     const sail = { propulsion: [{ kind: 'sail' as const, cruise: 2 }] };
@@ -68,7 +68,7 @@ describe('Canada', () => {
       return [w.level('kit/CA-LIGHTS-H/'), w.level('kit/CA-LIGHTS-S/')];
     };
     expect([at(6.99), at(7)]).toEqual([
-      ['set', undefined],
+      ['ready', undefined],
       [undefined, 'stop'],
     ]);
   });
@@ -87,7 +87,7 @@ describe('the United States', () => {
       sailing(7, ['sidelights', 'stern-light']),
       sailing(7, ['tricolour']),
       sailing(6.99, ['sidelights']),
-    ]).toEqual(['stop', 'set', 'set', undefined]);
+    ]).toEqual(['stop', 'ready', 'ready', undefined]);
   });
   test('a motor vessel of 12 m shows three lights, carries the rules and a fitted whistle; none falls between two rules', () => {
     for (const length of [11.99, 12, 15]) {
@@ -105,7 +105,7 @@ describe('the United States', () => {
         boat: { kind: 'trailer-boat', length: 12 },
         gear: kit('masthead-light', 'sidelights', 'stern-light'),
       }),
-    ).toBe('set');
+    ).toBe('ready');
   });
   test('under 7 m and 7 knots one all-round light is enough seaward of the line, not inside it, and not where nobody said', () => {
     const slow = (seaward: boolean | undefined, knots = 7, length = 6.9) => {
@@ -122,7 +122,7 @@ describe('the United States', () => {
       return w.level('kit/NAV-23D/') ?? w.level('kit/NAV-23D-SLOW/');
     };
     expect([slow(true), slow(false), slow(undefined), slow(true, 7.1), slow(true, 7, 7)]).toEqual([
-      'set',
+      'ready',
       'stop',
       'stop',
       'stop',
@@ -135,16 +135,16 @@ describe('the United States', () => {
       26,
       2017,
       ['extinguisher', 'extinguisher-old'],
-      'set',
+      'ready',
     ],
     ['but not a newer one', 26, 2018, ['extinguisher', 'extinguisher-old'], 'stop'],
     ['whose year nobody said: open', 26, undefined, ['extinguisher', 'extinguisher-old'], 'fix'],
-    ['two of the new class always do', 26, undefined, ['extinguisher', 'extinguisher'], 'set'],
-    ['one large one does', 26, 2020, ['extinguisher-large'], 'set'],
+    ['two of the new class always do', 26, undefined, ['extinguisher', 'extinguisher'], 'ready'],
+    ['one large one does', 26, 2020, ['extinguisher-large'], 'ready'],
     ['one alone is not two', 26, 2020, ['extinguisher'], 'stop'],
     ['at 40 ft it takes three', 40, 2020, ['extinguisher', 'extinguisher'], 'stop'],
-    ['or a large one and another', 40, 2020, ['extinguisher-large', 'extinguisher'], 'set'],
-    ['under 26 ft the old class is enough for an old boat', 25, 2017, ['extinguisher-old'], 'set'],
+    ['or a large one and another', 40, 2020, ['extinguisher-large', 'extinguisher'], 'ready'],
+    ['under 26 ft the old class is enough for an old boat', 25, 2017, ['extinguisher-old'], 'ready'],
     ['under 26 ft the old class is not enough for a new boat', 25, 2018, ['extinguisher-old'], 'stop'],
     ['nothing aboard is a Stop, whatever her year', 25, undefined, [], 'stop'],
   ])('extinguishers: %s', (_name, feet, modelYear, kinds, wanted) => {
@@ -170,7 +170,7 @@ describe('the United States', () => {
       at('2014-05-11'),
       at('2013-01-01', '2030-01-01'),
       at('2020-01-01', '2026-05-01'),
-    ]).toEqual(['set', 'stop', 'stop', 'stop']);
+    ]).toEqual(['ready', 'stop', 'stop', 'stop']);
   });
   test('by day an open sailing boat under 26 ft without a motor is asked for no signals; by night she is', () => {
     const open = (boat: Aboard['boat'], night = false) => {
@@ -195,6 +195,6 @@ describe('the United States', () => {
         people: [aPerson()],
         crew: [said === undefined ? {} : { cord: said }],
       });
-    expect([cord(true), cord(false), cord(undefined)]).toEqual(['set', 'stop', 'fix']);
+    expect([cord(true), cord(false), cord(undefined)]).toEqual(['ready', 'stop', 'fix']);
   });
 });

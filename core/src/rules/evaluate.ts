@@ -1,9 +1,14 @@
 import type { Because, Condition, Phrase, Truth } from '../model';
 import { phrase, type WordKey } from '../say';
 import { limitInSI } from '../units';
+import { MOST_WORK, strangeUnit, type Leaf } from './conditions';
 import { FACTS, QUESTION, type Facts, type FactValue } from './facts';
 
-export interface Person { id: string; name: string; facts: Facts }
+export interface Person {
+  id: string;
+  name: string;
+  facts: Facts;
+}
 
 export interface Evaluation {
   truth: Truth;
@@ -22,19 +27,64 @@ export interface World {
   questions?: Record<string, string>;
 }
 
+/** How many leaves may still be looked at. */
+export interface Budget {
+  left: number;
+}
+export const budget = (left: number): Budget => ({ left });
+
+/** One condition out of a budget for many: it takes its own share at most, so that a greedy one starves nobody. */
+export function evaluateWithin(work: Budget, condition: Condition, world: World): Evaluation {
+  const share = Math.min(MOST_WORK, work.left);
+  const mine = budget(share);
+  const found = evaluate(condition, world, undefined, mine);
+  work.left -= share - mine.left;
+  return found;
+}
+
 /**
  * Three-valued truth of a condition over facts, with the leaves that decided it (Kleene's strong logic: a missing fact
  * makes *unknown*, and unknown only matters where the rest does not settle it). The sentence on the screen is made from this.
+ * @param work bounds it; what it does not reach is unknown
  */
-export function evaluate(condition: Condition, world: World, person?: Person): Evaluation {
-  if ('always' in condition) return { truth: 'yes', because: [{ phrase: phrase('because.always'), truth: 'yes' }], missing: [] };
-  if ('all' in condition) return combine(condition.all.map((c) => evaluate(c, world, person)), 'no', 'yes');
-  if ('any' in condition) return combine(condition.any.map((c) => evaluate(c, world, person)), 'yes', 'no');
+export function evaluate(
+  condition: Condition,
+  world: World,
+  person?: Person,
+  work: Budget = budget(MOST_WORK),
+): Evaluation {
+  const inner = (part: Condition, who = person) => evaluate(part, world, who, work);
+  if ('always' in condition)
+    return { truth: 'yes', because: [{ phrase: phrase('because.always'), truth: 'yes' }], missing: [] };
+  if ('all' in condition)
+    return combine(
+      condition.all.map((part) => inner(part)),
+      'no',
+      'yes',
+    );
+  if ('any' in condition)
+    return combine(
+      condition.any.map((part) => inner(part)),
+      'yes',
+      'no',
+    );
   if ('not' in condition) {
-    const inner = evaluate(condition.not, world, person);
-    return { ...inner, truth: NOT[inner.truth] };
+    const found = inner(condition.not);
+    return { ...found, truth: NOT[found.truth] };
   }
-  if ('some' in condition) return combine(world.crew.map((p) => evaluate(condition.where, world, p)), 'yes', 'no');
+  if (work.left <= 0)
+    return {
+      truth: 'unknown',
+      because: [{ phrase: phrase('because.too-much'), truth: 'unknown' }],
+      missing: [],
+    };
+  if ('some' in condition)
+    return combine(
+      world.crew.map((p) => inner(condition.where, p)),
+      'yes',
+      'no',
+    );
+  work.left -= 1;
   return leaf(condition, world, person);
 }
 
@@ -53,8 +103,6 @@ function combine(parts: Evaluation[], settles: Truth, otherwise: Truth): Evaluat
   };
 }
 
-type Leaf = Extract<Condition, { fact: string }>;
-
 function leaf(condition: Leaf, world: World, person?: Person): Evaluation {
   const own = person && condition.fact.startsWith('person.');
   const value = own ? person.facts[condition.fact] : world.facts[condition.fact];
@@ -62,12 +110,27 @@ function leaf(condition: Leaf, world: World, person?: Person): Evaluation {
   const missing = own ? `${condition.fact}@${person.id}` : condition.fact;
   if (value === undefined) {
     const truth: Truth = 'is' in condition && condition.unsaid !== undefined ? condition.unsaid : 'unknown';
-    const word = truth === 'unknown' ? 'because.unknown' : truth === 'yes' ? 'because.unsaid.yes' : 'because.unsaid.no';
-    return { truth, because: [{ phrase: phrase(word, { fact }), truth }], missing: truth === 'unknown' ? [missing] : [] };
+    const word =
+      truth === 'unknown' ? 'because.unknown' : truth === 'yes' ? 'because.unsaid.yes' : 'because.unsaid.no';
+    return {
+      truth,
+      because: [{ phrase: phrase(word, { fact }), truth }],
+      missing: truth === 'unknown' ? [missing] : [],
+    };
+  }
+  // A pack from before the gate may compare in a unit that nobody knows: that settles nothing.
+  const strange = strangeUnit(condition);
+  if (strange !== undefined) {
+    const said = phrase('because.unit', { fact, unit: strange });
+    return { truth: 'unknown', because: [{ phrase: said, truth: 'unknown' }], missing: [] };
   }
   const { truth, word, limit } = compare(condition, value);
   const because: Because = {
-    phrase: phrase(word, { fact, value: shown(condition.fact, value), ...(limit === undefined ? {} : { limit: shown(condition.fact, limit) }) }),
+    phrase: phrase(word, {
+      fact,
+      value: shown(condition.fact, value),
+      ...(limit === undefined ? {} : { limit: shown(condition.fact, limit) }),
+    }),
     truth,
   };
   return { truth, because: [because], missing: truth === 'unknown' ? [missing] : [] };
@@ -97,14 +160,18 @@ function oneOf(wanted: (boolean | number | string)[], value: FactValue): Truth {
 type Operator = 'under' | 'atLeast' | 'over' | 'atMost';
 /** Whether a comparison holds below its limit, and what is said below and above it. */
 const SIDES: Record<Operator, { below: boolean; words: [WordKey, WordKey] }> = {
-  under: { below: true, words: ['because.under', 'because.notUnder'] }, atLeast: { below: false, words: ['because.notAtLeast', 'because.atLeast'] },
-  atMost: { below: true, words: ['because.atMost', 'because.over'] }, over: { below: false, words: ['because.atMost', 'because.over'] },
+  under: { below: true, words: ['because.under', 'because.notUnder'] },
+  atLeast: { below: false, words: ['because.notAtLeast', 'because.atLeast'] },
+  atMost: { below: true, words: ['because.atMost', 'because.over'] },
+  over: { below: false, words: ['because.atMost', 'because.over'] },
 };
 
 function limitOf(condition: Exclude<Leaf, { is: unknown } | { in: unknown }>): [Operator, number] {
   if ('under' in condition) return ['under', Number(inSI(condition.under))];
   if ('atLeast' in condition) return ['atLeast', Number(inSI(condition.atLeast))];
-  return 'over' in condition ? ['over', Number(inSI(condition.over))] : ['atMost', Number(inSI(condition.atMost))];
+  return 'over' in condition
+    ? ['over', Number(inSI(condition.over))]
+    : ['atMost', Number(inSI(condition.atMost))];
 }
 
 const yesNo = (holds: boolean): Truth => (holds ? 'yes' : 'no');
@@ -114,8 +181,12 @@ function inSI(value: boolean | number | string | { value: number; unit: string }
 }
 
 function nameOf(fact: string, world: World, person?: Person): Phrase {
-  if (fact.startsWith(QUESTION)) return phrase('fact.question', { ask: world.questions?.[fact.slice(QUESTION.length)] ?? fact });
-  const name = phrase(FACTS[fact]?.word ?? 'fact.question', { person: person?.name ?? phrase('person.nobody'), ask: fact });
+  if (fact.startsWith(QUESTION))
+    return phrase('fact.question', { ask: world.questions?.[fact.slice(QUESTION.length)] ?? fact });
+  const name = phrase(FACTS[fact]?.word ?? 'fact.question', {
+    person: person?.name ?? phrase('person.nobody'),
+    ask: fact,
+  });
   return world.invented?.has(fact) ? phrase('fact.invented', { fact: name }) : name;
 }
 
@@ -123,13 +194,28 @@ function shown(fact: string, value: FactValue): Phrase | string {
   const spec = FACTS[fact];
   if (typeof value === 'boolean') return phrase(value ? 'value.yes' : 'value.no');
   if (typeof value === 'string') return spec?.words?.[value] ?? value;
-  if (typeof value === 'object' && value.high === Infinity) return phrase('value.more', { v: number(value.low, spec?.quantity) });
-  if (typeof value === 'object' && value.low === -Infinity) return phrase('value.less', { v: number(value.high, spec?.quantity) });
-  if (typeof value === 'object' && value.low !== value.high) return phrase('value.range', { low: number(value.low, spec?.quantity), high: number(value.high, spec?.quantity) });
+  if (typeof value === 'object' && value.high === Infinity)
+    return phrase('value.more', { v: number(value.low, spec?.quantity) });
+  if (typeof value === 'object' && value.low === -Infinity)
+    return phrase('value.less', { v: number(value.high, spec?.quantity) });
+  if (typeof value === 'object' && value.low !== value.high)
+    return phrase('value.range', {
+      low: number(value.low, spec?.quantity),
+      high: number(value.high, spec?.quantity),
+    });
   return number(typeof value === 'object' ? value.low : value, spec?.quantity);
 }
 
-const NUMBER_WORDS: Partial<Record<string, WordKey>> = { length: 'value.length', temperature: 'value.temperature', duration: 'value.duration', distance: 'value.distance', power: 'value.power', speed: 'value.speed', age: 'value.age', days: 'value.days' };
+const NUMBER_WORDS: Partial<Record<string, WordKey>> = {
+  length: 'value.length',
+  temperature: 'value.temperature',
+  duration: 'value.duration',
+  distance: 'value.distance',
+  power: 'value.power',
+  speed: 'value.speed',
+  age: 'value.age',
+  days: 'value.days',
+};
 function number(value: number, quantity: string | undefined): Phrase {
   return phrase(NUMBER_WORDS[quantity ?? ''] ?? 'value.plain', { v: value });
 }

@@ -1,6 +1,7 @@
 /**
  * rules: rule packs are data; this room evaluates them three-valued over facts and explains every answer.
  */
+export * from './conditions';
 export * from './evaluate';
 export * from './facts';
 export * from './packs';

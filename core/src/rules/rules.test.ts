@@ -148,7 +148,7 @@ describe('differential', () => {
 
 describe('packs', () => {
   const rule = (more: object) => ({ id: 'R-1', layer: 'law', title: 'R', text: 't', source: 's', section: '1', confidence: 'H', verified: false, noted: '2026-01-01', when: { always: true }, anyOf: [[{ capability: 'sound' }]], ...more });
-  const pack = (...rules: object[]) => ({ schema: 1, id: 'p', title: 'P', authority: 'A', jurisdiction: '*', version: '1', rules }) as unknown as Pack;
+  const pack = (...rules: object[]) => ({ schema: 2, id: 'p', title: 'P', authority: 'A', jurisdiction: '*', version: '1', rules }) as unknown as Pack;
   test('what a schema can’t see is said rule by rule', () => {
     let deep: unknown = { always: true };
     for (let i = 0; i < 30; i += 1) deep = { not: deep };

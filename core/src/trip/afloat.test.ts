@@ -30,9 +30,9 @@ function world(boat: Boat, people: Person[], more: { crew?: Member[]; trip?: Par
 const skiff = (more: Partial<Boat> = {}) => aBoat({ beam: 1.6, depth: 0.55, mass: 110, plate: { persons: 4, totalMass: 400, personsMass: 320 }, propulsion: [{ kind: 'outboard', cruise: 5, power: 15 * HORSEPOWER }, { kind: 'oars', cruise: 0.9 }], ...more });
 
 describe('how she lies', () => {
-  test('freeboard, trim and list are figures; enough of it is Set', () => {
+  test('freeboard, trim and list are figures; enough of it is Ready', () => {
     const { figures, level } = world(skiff(), [aPerson()]);
-    expect(level('lie/edge')).toBe('set');
+    expect(level('lie/edge')).toBe('ready');
     expect(figures.freeLow.value).toBeGreaterThan(0.2);
     expect(figures.freeBow.value).toBeGreaterThan(figures.freeStern.value);
   });
@@ -54,10 +54,10 @@ describe('how she lies', () => {
   test('without beam nothing is drawn from the air: the measure is asked for', () => expect(world(skiff({ beam: undefined }), [aPerson()]).find('lie/measures')?.mend).toMatchObject({ go: { type: 'boat', pointer: '/beam' } }));
   test('what rests on a guess, or leaves somebody out, is said and is no pass', () => {
     const guessed = world(skiff({ depth: undefined, mass: undefined }), [aPerson()]).find('lie/edge')!;
-    expect(guessed.level).toBe('mind');
+    expect(guessed.level).toBe('know');
     expect(guessed.assumed.map((a) => render(a, reader))).toEqual(['2 measures of her only guessed.']);
     const unweighed = world(skiff(), [aPerson(), aPerson({ name: 'Bo', mass: undefined })]).find('lie/edge')!;
-    expect([unweighed.level, unweighed.assumed.map((a) => render(a, reader))]).toEqual(['mind', ['Bo left out: no weight was entered.']]);
+    expect([unweighed.level, unweighed.assumed.map((a) => render(a, reader))]).toEqual(['know', ['Bo left out: no weight was entered.']]);
     expect([guessed.mend, unweighed.mend]).toMatchObject([{ go: { type: 'boat', pointer: '/depth' } }, { go: { type: 'person', pointer: '/mass' } }]);
   });
 });
@@ -71,12 +71,12 @@ describe('plates', () => {
   });
   test('without any limit the federal formula gives an estimate, never a Stop; over it a Fix', () => {
     const bare = (people: number) => world(skiff({ plate: 'none' }), Array.from({ length: people }, () => aPerson({ mass: 90 })));
-    expect(bare(1).level('load/limit')).toBe('mind');
+    expect(bare(1).level('load/limit')).toBe('know');
     expect(bare(1).figures.estimate.guessed).toBe(true);
     expect(bare(6).level('load/limit')).toBe('fix');
   });
   test('a plate that allows more than the hull could float with is called a contradiction', () => {
-    expect(world(skiff({ plate: { persons: 4, totalMass: 9000 } }), [aPerson()]).level('lie/contradiction')).toBe('mind');
+    expect(world(skiff({ plate: { persons: 4, totalMass: 9000 } }), [aPerson()]).level('lie/contradiction')).toBe('know');
     expect(world(skiff(), [aPerson()]).level('lie/contradiction')).toBeUndefined();
   });
   test('without a plate the federal table speaks, as a Fix; never for an inflatable', () => {
@@ -84,12 +84,12 @@ describe('plates', () => {
     const tiller = { controls: { steering: 'tiller' as const }, bottom: 'other' as const };
     expect(world(skiff({ ...strong, ...tiller }), [aPerson()]).find('load/power')).toMatchObject({ level: 'fix', assumed: [] });
     // What hangs on steering and transom that nobody entered is open, and says so.
-    expect(world(skiff(strong), [aPerson()]).find('load/power')).toMatchObject({ level: 'mind', assumed: [{ say: 'load.power.assumed' }] });
+    expect(world(skiff(strong), [aPerson()]).find('load/power')).toMatchObject({ level: 'know', assumed: [{ say: 'load.power.assumed' }] });
     expect(world(skiff({ ...strong, kind: 'inflatable' }), [aPerson()]).level('load/power')).toBeUndefined();
   });
-  test('a trailer over its plate is a Stop; a light hitch a Fix, a fair one Set', () => {
+  test('a trailer over its plate is a Stop; a light hitch a Fix, a fair one Ready', () => {
     const trailer = (more: object) => world(skiff({ trailer: { mass: 150, most: 400, tongue: 26, ...more } }), [aPerson()]);
-    expect(trailer({}).level('trailer/tongue')).toBe('set');
+    expect(trailer({}).level('trailer/tongue')).toBe('ready');
     expect(trailer({ tongue: 10 }).say('trailer/tongue')[0]).toMatch(/snakes/);
     expect(trailer({ tongue: 60 }).say('trailer/tongue')[0]).toMatch(/lifts/);
     expect(trailer({ most: 200 }).level('trailer/most')).toBe('stop');
@@ -105,38 +105,38 @@ describe('full of water', () => {
   });
   test('foam along both sides keeps her level in the end; that she may roll over while she fills is said, and is no pass', () => {
     const { level, say } = world(skiff({ flotation: 'foam', material: 'alloy', reserve: [{ what: 'foam', where: 'sides', litres: 220 }] }), [aPerson(), aPerson()]);
-    expect([level('lie/swamped'), say('lie/swamped').join(' ')]).toEqual(['mind', expect.stringMatching(/level\..*carries everyone.*roll over first/)]);
+    expect([level('lie/swamped'), say('lie/swamped').join(' ')]).toEqual(['know', expect.stringMatching(/level\..*carries everyone.*roll over first/)]);
   });
   test('tubes carry her crew level, on stated facts alone; a guess is no pass', () => {
     const tubes = (basis?: Boat['basis']) => world(aBoat({ kind: 'inflatable', length: 3.8, beam: 1.8, depth: 0.45, mass: 70, material: 'fabric', flotation: 'air-bags', basis }), [aPerson(), aPerson()], { crew: [{ seat: { x: 0.45, y: 0.2 } }, { seat: { x: 0.5, y: -0.2 } }] }).level('lie/swamped');
-    expect(tubes()).toBe('set');
-    for (const pointer of ['/flotation', '/mass', '/length', '/beam', '/depth', '/material']) expect(tubes({ [pointer]: 'guessed' })).toBe('mind');
+    expect(tubes()).toBe('ready');
+    for (const pointer of ['/flotation', '/mass', '/length', '/beam', '/depth', '/material']) expect(tubes({ [pointer]: 'guessed' })).toBe('know');
   });
-  test('a sealed hull is as good as its hatches: with them she is never Set, and both halves are said', () => {
+  test('a sealed hull is as good as its hatches: with them she is never Ready, and both halves are said', () => {
     const kayak = (more: Partial<Boat> = {}) => world(aBoat({ kind: 'sit-on-top', length: 3.9, beam: 0.8, depth: 0.33, mass: 30, material: 'polyethylene', flotation: 'sealed-hull', seats: 1, ...more }), [aPerson()]);
-    expect(kayak().level('lie/swamped')).toBe('set');
+    expect(kayak().level('lie/swamped')).toBe('ready');
     const hatch = kayak({ openings: [{ name: 'Front hatch', kind: 'hatch', where: 'bow' }] });
-    expect([hatch.level('lie/swamped'), hatch.say('lie/swamped').join(' ')]).toEqual(['mind', expect.stringMatching(/With Front hatch shut: She floats.*With her hull full.*bears nobody/)]);
-    expect(kayak({ basis: { '/flotation': 'guessed' } }).level('lie/swamped')).toBe('mind');
+    expect([hatch.level('lie/swamped'), hatch.say('lie/swamped').join(' ')]).toEqual(['know', expect.stringMatching(/With Front hatch shut: She floats.*With her hull full.*bears nobody/)]);
+    expect(kayak({ basis: { '/flotation': 'guessed' } }).level('lie/swamped')).toBe('know');
   });
   test('one bag in the bow alone is no seat for anybody', () => {
     const bag = world(aBoat({ kind: 'sit-inside', length: 4.2, beam: 0.62, depth: 0.32, mass: 25, material: 'polyethylene', flotation: 'air-bags', reserve: [{ what: 'bag', where: 'bow', litres: 60 }] }), [aPerson()]);
-    expect([bag.level('lie/swamped'), bag.say('lie/swamped').join(' ')]).toEqual(['mind', expect.stringMatching(/Nobody can sit in her/)]);
+    expect([bag.level('lie/swamped'), bag.say('lie/swamped').join(' ')]).toEqual(['know', expect.stringMatching(/Nobody can sit in her/)]);
   });
   test('foam in the bow alone: she stands on end, and nobody is promised a seat', () => {
     const { level, say } = world(skiff({ flotation: 'foam', material: 'alloy', reserve: [{ what: 'foam', where: 'bow', litres: 300 }] }), [aPerson(), aPerson()]);
-    expect([level('lie/swamped'), say('lie/swamped').join(' ')]).toEqual(['mind', expect.stringMatching(/one end.*Nobody can sit in her/)]);
+    expect([level('lie/swamped'), say('lie/swamped').join(' ')]).toEqual(['know', expect.stringMatching(/one end.*Nobody can sit in her/)]);
   });
 });
 
 describe('openings', () => {
   const LEAVE = Date.UTC(2026, 4, 12, 12);
   const with_ = (worked: 'inside' | 'underneath' | undefined, felt?: number) => { const { input } = world(skiff({ openings: [{ name: 'Plug', kind: 'plug', ...(worked ? { worked } : {}) }] }), [aPerson()]); return assess({ ...input, ...(felt === undefined ? {} : { ticks: new Map([['last:plug', felt]]) }) }).findings.find((f) => f.id.startsWith('openings/')); };
-  test('not felt shut is a Mind, only reached from underneath a Fix, ticked at the last look Set; none listed, none asked', () => {
-    expect([with_('inside')?.level, with_(undefined)?.level, with_('underneath')?.level, with_('underneath', LEAVE - 20 * 60_000)?.level]).toEqual(['mind', 'mind', 'fix', 'set']);
+  test('not felt shut is a Know, only reached from underneath a Fix, ticked at the last look Ready; none listed, none asked', () => {
+    expect([with_('inside')?.level, with_(undefined)?.level, with_('underneath')?.level, with_('underneath', LEAVE - 20 * 60_000)?.level]).toEqual(['know', 'know', 'fix', 'ready']);
     // Felt shut the evening before is not shut at the water.
     expect(with_('underneath', LEAVE - 15 * 3_600_000)?.because.map((b) => render(b, reader)).join(' ')).toMatch(/too long before you leave/);
-    expect([4, 4.02].map((h) => with_('inside', LEAVE - h * 3_600_000)?.level)).toEqual(['set', 'mind']);
+    expect([4, 4.02].map((h) => with_('inside', LEAVE - h * 3_600_000)?.level)).toEqual(['ready', 'know']);
     expect(with_('underneath')?.because.map((b) => render(b, reader))[1]).toMatch(/^Plug: only reached from underneath/);
     expect(LAST_LOOK.some((row) => `last:${row.id}` === 'last:plug')).toBe(true);
     expect(world(skiff(), [aPerson()]).find('openings/')).toBeUndefined();
@@ -144,9 +144,9 @@ describe('openings', () => {
 });
 
 describe('ways home', () => {
-  test('one is a finding, two are Set; a tank too small for the way is a Fix', () => {
-    expect(world(skiff({ propulsion: [{ kind: 'outboard', cruise: 5 }] }), [aPerson()]).level('ways/count')).toBe('mind');
-    expect(world(skiff(), [aPerson()]).level('ways/count')).toBe('set');
+  test('one is a finding, two are Ready; a tank too small for the way is a Fix', () => {
+    expect(world(skiff({ propulsion: [{ kind: 'outboard', cruise: 5 }] }), [aPerson()]).level('ways/count')).toBe('know');
+    expect(world(skiff(), [aPerson()]).level('ways/count')).toBe('ready');
     expect(world(skiff({ propulsion: [{ kind: 'outboard', cruise: 5, tank: 0.0002, burn: 0.01 / 3600 }, { kind: 'oars' }] }), [aPerson()]).level('ways/range')).toBe('fix');
     expect(world(skiff({ propulsion: [{ kind: 'oars', cruise: 0.1 }] }), [aPerson()]).say('ways/range')).toEqual([expect.stringMatching(/5.5 h with the oars/)]);
   });
@@ -161,24 +161,24 @@ describe('the crew meets this water and wind', () => {
     ['a child at Beaufort 4', { born: '2016-01-01' }, {}, 5.5, 'crew/child-wind', 'fix'],
     ['thirteen years old that day', { born: '2013-05-12' }, {}, 5.5, 'crew/child-wind', undefined],
     ['a hangover', {}, { today: 'hung-over' }, 3, 'crew/unfit', 'fix'],
-    ['tired', {}, { today: 'tired' }, 3, 'crew/tired', 'mind'],
-    ['a bad shoulder', { weakArm: true }, {}, 3, 'crew/weak-arm', 'mind'],
-    ['never in the water', { inWater: 'never' }, {}, 3, 'crew/never-in', 'mind'],
+    ['tired', {}, { today: 'tired' }, 3, 'crew/tired', 'know'],
+    ['a bad shoulder', { weakArm: true }, {}, 3, 'crew/weak-arm', 'know'],
+    ['never in the water', { inWater: 'never' }, {}, 3, 'crew/never-in', 'know'],
     ['new to it, on the coast', { skills: [{ craft: 'sit-on-top', level: 'new' }] }, {}, 3, 'crew/new-skipper', 'fix'],
     ['new to another craft', { skills: [{ craft: 'canoe', level: 'new' }] }, {}, 3, 'crew/new-skipper', undefined],
     ['a recovery practised last week', { skills: [{ craft: 'sit-on-top', level: 'sure', practised: '2026-05-05' }] }, {}, 3, 'crew/stale', undefined],
-    ['one practised two years ago', { skills: [{ craft: 'sit-on-top', level: 'sure', practised: '2024-05-05' }] }, {}, 3, 'crew/stale', 'mind'],
+    ['one practised two years ago', { skills: [{ craft: 'sit-on-top', level: 'sure', practised: '2024-05-05' }] }, {}, 3, 'crew/stale', 'know'],
   ])('%s', (_name, person, member, wind, id, level) => expect(world(kayak, [aPerson({ swimming: 'fair', ...person })], { wind, crew: [member] }).level(id)).toBe(level));
   test('somebody keeps an eye on the weak swimmer, or it is said that nobody does', () => {
     const [a, b] = [aPerson({ swimming: 'strong' }), aPerson({ name: 'Bo', swimming: 'none' })];
-    expect(world(kayak, [a, b]).level('crew/swim-near')).toBe('mind');
+    expect(world(kayak, [a, b]).level('crew/swim-near')).toBe('know');
     expect(world(kayak, [a, b], { crew: [{ buddy: b.id }] }).level('crew/swim-near')).toBeUndefined();
     const seats = (x: number) => world(skiff(), [a, b], { crew: [{ seat: { x: 0.3, y: 0 } }, { seat: { x, y: 0 } }] }).level('crew/swim-near');
-    expect([seats(0.5), seats(0.9)]).toEqual([undefined, 'mind']);
+    expect([seats(0.5), seats(0.9)]).toEqual([undefined, 'know']);
   });
   test('a second driver: named, able, unable, and nobody said', () => {
     const pair = (more: Partial<Person>, member: Member = {}) => world(skiff(), [aPerson(), aPerson({ name: 'Bo', ...more })], { crew: [{}, member] }).level('crew/second-driver');
-    expect([pair({}, { role: 'driver' }), pair({ drives: true }), pair({ drives: false }), pair({})]).toEqual([undefined, undefined, 'fix', 'mind']);
+    expect([pair({}, { role: 'driver' }), pair({ drives: true }), pair({ drives: false }), pair({})]).toEqual([undefined, undefined, 'fix', 'know']);
     expect(world(skiff(), [aPerson()]).level('crew/second-driver')).toBeUndefined();
   });
 });

@@ -154,7 +154,7 @@ function timeFindings(context: Context, wall: WallResult | undefined, leave: num
       finding({
         ...base,
         id: `day/twice/${trip.id}`,
-        level: 'mind',
+        level: 'know',
         title: phrase('time.twice.title'),
         because,
         mend,
@@ -206,13 +206,13 @@ function sorted(findings: Finding[]): Finding[] {
   return ranked.flatMap(({ finding }) => (seen.has(finding.id) ? [] : (seen.add(finding.id), [finding])));
 }
 
-/** The worst level among findings; Set when there are none. */
+/** The worst level among findings; Ready when there are none. */
 export function worstLevel(findings: Pick<Finding, 'level'>[]): Level {
-  return LEVELS.find((level) => findings.some((f) => f.level === level)) ?? 'set';
+  return LEVELS.find((level) => findings.some((f) => f.level === level)) ?? 'ready';
 }
 
 export function countLevels(findings: Pick<Finding, 'level'>[]): Record<Level, number> {
-  const counts: Record<Level, number> = { stop: 0, fix: 0, mind: 0, set: 0 };
+  const counts: Record<Level, number> = { stop: 0, fix: 0, know: 0, ready: 0 };
   for (const { level } of findings) counts[level] += 1;
   return counts;
 }

@@ -25,7 +25,7 @@ export function coldFindings(context: Context, worst: Worst | undefined, figures
       finding({
         ...base,
         id: `day/cold/${trip.id}`,
-        level: 'mind',
+        level: 'know',
         title: phrase('cold.unknown.title'),
         because: [phrase('cold.unknown.why')],
       }),
@@ -67,7 +67,7 @@ export function coldFindings(context: Context, worst: Worst | undefined, figures
     finding({
       ...base,
       id: `day/cold/${trip.id}`,
-      level: wanted || open ? 'mind' : 'set',
+      level: wanted || open ? 'know' : 'ready',
       title: phrase('cold.title'),
       figures: figures.hands ? ['water', 'hands'] : ['water'],
       source: 'cold-table',
@@ -121,7 +121,7 @@ function dressFindings(
     if (member.clothing === undefined) {
       const title = phrase('cold.dress.unknown.title', values);
       const because = said(phrase('cold.dress.unknown', values));
-      found.push(finding({ ...base, id, level: 'mind', title, because, source, mend }));
+      found.push(finding({ ...base, id, level: 'know', title, because, source, mend }));
     } else if (!warmEnough(member.clothing, wanted)) {
       const title = phrase('cold.dress.title', values);
       const clothing = phrase(`wears.${member.clothing}`);
@@ -134,7 +134,7 @@ function dressFindings(
       finding({
         ...base,
         id: `day/dress/${trip.id}`,
-        level: open ? 'mind' : 'set',
+        level: open ? 'know' : 'ready',
         title: phrase('cold.dress.ok.title'),
         because: [leansOnWeather(context, phrase('cold.dress.ok', { water, who: dressed }))],
         source,

@@ -123,7 +123,7 @@ export function companyFindings(context: Context): Finding[] {
     finding({
       ...base,
       id: `company/count/${trip.id}`,
-      level: lost + twice.length + empty.length > 0 ? 'mind' : 'set',
+      level: lost + twice.length + empty.length > 0 ? 'know' : 'ready',
       title: phrase('company.count.title'),
       because: [phrase('company.count.why', { people: new Set(seats).size, boats: all.length })],
     }),
@@ -147,7 +147,7 @@ export function companyFindings(context: Context): Finding[] {
       finding({
         ...base,
         id: `company/pairs/${trip.id}`,
-        level: 'mind',
+        level: 'know',
         title: phrase('company.pairs.title'),
         because: [phrase('company.pairs.why', { boats: loose.map((f) => f.boat.name) })],
         mend,
@@ -166,7 +166,7 @@ export function companyFindings(context: Context): Finding[] {
       finding({
         ...base,
         id: `company/radio/${trip.id}`,
-        level: 'mind',
+        level: 'know',
         title: phrase('company.radio.title'),
         because: [phrase('company.radio.why', { n: radios, boats: all.length })],
         mend: { label: phrase('company.radio.mend'), open: 'pack/kit' },

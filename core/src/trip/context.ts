@@ -160,10 +160,10 @@ export function sure<T extends { basis?: Record<string, string> }>(thing: T): T 
 
 /** A finding about hours that follow from a speed: where the speed is a guess, nothing is settled. */
 export function leanOnSpeed({ trip, speed }: Pick<Context, 'trip' | 'speed'>, found: Finding): Finding {
-  if (!speed?.guessed || found.level !== 'set') return found;
+  if (!speed?.guessed || found.level !== 'ready') return found;
   return {
     ...found,
-    level: 'mind',
+    level: 'know',
     assumed: [...found.assumed, phrase('speed.guess', { speed: speed.value })],
     mend: { label: phrase('speed.none.mend'), go: { type: 'trip', id: trip.id, pointer: '/speed' } },
   };

@@ -27,7 +27,7 @@ export function crewFindings(context: Context, world: Omit<World, 'questions'>, 
     found.push(
       finding({
         id: `crew/alone/${trip.id}`,
-        level: 'mind',
+        level: 'know',
         section: 'plan/boat',
         title: phrase('crew.alone.title'),
         because: [phrase('crew.alone.why')],
@@ -39,7 +39,7 @@ export function crewFindings(context: Context, world: Omit<World, 'questions'>, 
       found.push(
         finding({
           id: `crew/swimming/${person.id}`,
-          level: 'mind',
+          level: 'know',
           section: 'plan/boat',
           title: phrase('crew.swim.unknown.title', { person: person.name }),
           because: [phrase('crew.swim.unknown.why')],
@@ -89,7 +89,7 @@ function unsaidFinding(rows: CrewRow[], context: Context, world: PlainWorld, per
   return [
     finding({
       id: `crew/unsaid/${person.id}`,
-      level: 'mind',
+      level: 'know',
       section: 'plan/boat',
       title: phrase('crew.unsaid.title', { person: person.name }),
       because: [
@@ -151,7 +151,7 @@ function rowFinding(
 const swimmer = (person: Person) =>
   finding({
     id: `crew/swimming/${person.id}`,
-    level: 'mind',
+    level: 'know',
     section: 'plan/boat',
     title: phrase('crew.swim.title', {
       person: person.name,

@@ -6,7 +6,7 @@ import { runs } from '../../test/runs';
 import { STARTING_POINTS } from '.';
 
 /**
- * Removing any optional field of anything never turns a finding to Set, and no worse finding goes without something open in
+ * Removing any optional field of anything never turns a finding to Ready, and no worse finding goes without something open in
  * its place. Each field alone on the demo here; ten households and pairs of fields that meet in a finding in `npm run prove`.
  */
 describe('a fact taken away', () => {

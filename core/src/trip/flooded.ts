@@ -51,7 +51,7 @@ export function swampedFindings(context: Context, boat: Boat, hull: Hull, densit
       finding({
         ...base,
         id,
-        level: 'mind',
+        level: 'know',
         title: phrase('swamped.unknown.title'),
         because: [phrase('swamped.unknown.why')],
         source: 'practice',
@@ -78,7 +78,7 @@ export function swampedFindings(context: Context, boat: Boat, hull: Hull, densit
     return [
       finding({
         ...sourced,
-        level: size ? 'mind' : 'fix',
+        level: size ? 'know' : 'fix',
         title: phrase(`${word}.title`),
         because: [phrase(`${word}.why`, { litres: full.lacking })],
         mend,
@@ -91,7 +91,7 @@ export function swampedFindings(context: Context, boat: Boat, hull: Hull, densit
   return [
     finding({
       ...sourced,
-      level: set ? 'set' : 'mind',
+      level: set ? 'ready' : 'know',
       title: phrase('swamped.title'),
       because: [...how(full, people.length), ...(full.seated && !upright ? [phrase('swamped.rolls')] : [])],
       ...(set ? {} : { mend }),
@@ -128,7 +128,7 @@ function sealedFinding(
   };
   return finding({
     ...sourced,
-    level: set ? 'set' : 'mind',
+    level: set ? 'ready' : 'know',
     title: phrase('swamped.title'),
     because: openings
       ? [
@@ -159,7 +159,7 @@ export function openingFindings({ trip, boat, ticks }: Context, leave: number | 
   return [
     finding({
       id: `openings/shut/${trip.id}`,
-      level: shut ? 'set' : under.length > 0 ? 'fix' : 'mind',
+      level: shut ? 'ready' : under.length > 0 ? 'fix' : 'know',
       section: 'go/launch',
       title: phrase('openings.title'),
       because: [

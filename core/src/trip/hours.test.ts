@@ -63,12 +63,12 @@ describe('light over the whole span', () => {
     expect([w.level('day/light'), w.level('day/dark-leave')]).toEqual(['fix', 'fix']);
     expect(w.say('day/light')).toMatch(/the sun set at/);
     expect(w.a.schedule!.latestTurn).toBeUndefined();
-    expect(w.find('day/turn')?.level).toBe('mind');
+    expect(w.find('day/turn')?.level).toBe('know');
   });
   test('leaving after sunset says so; leaving shortly before sunrise is only known', () => {
     expect(world({ time: '23:00', minutes: 30 }).say('day/dark-leave')).toMatch(/the sun set at/);
     const dawn = world({ lat: 51, lon: 0, date: '2026-09-22', time: '05:20' });
-    expect([dawn.level('day/dark-leave'), dawn.level('day/light')]).toEqual(['mind', 'set']);
+    expect([dawn.level('day/dark-leave'), dawn.level('day/light')]).toEqual(['know', 'ready']);
     expect(world({ lat: 51, lon: 0, date: '2026-09-22', time: '03:00', minutes: 300 }).level('day/dark-leave')).toBe('fix');
   });
   test('a night in between is said, though both ends are in daylight', () => {
@@ -81,7 +81,7 @@ describe('light over the whole span', () => {
     expect([night.level('day/light'), night.level('day/dark-leave')]).toEqual(['fix', 'fix']);
     expect(night.say('day/light')).toMatch(/does not rise/);
     const sun = world({ lat: 78, lon: 15, date: '2026-06-21', time: '23:30' });
-    expect([sun.level('day/light'), sun.find('day/dark-leave')]).toEqual(['set', undefined]);
+    expect([sun.level('day/light'), sun.find('day/dark-leave')]).toEqual(['ready', undefined]);
     expect(sun.say('day/light')).toMatch(/does not set/);
   });
   const PLACES = [
@@ -108,7 +108,7 @@ describe('hours of the clock across midnight', () => {
   });
   test('up at 21:55 for a start past midnight is no night’s sleep', () => {
     const w = world({ time: '00:40', trip: { driveMinutes: 35 } });
-    expect(w.level('ready/up')).toBe('mind');
+    expect(w.level('ready/up')).toBe('know');
     expect(w.say('ready/up')).toMatch(/short night/);
   });
   test('an hour that is left out has no departure; a span over the change is as long as it is', () => {
@@ -118,11 +118,11 @@ describe('hours of the clock across midnight', () => {
     expect(home! - leave).toBeGreaterThan(3 * HOUR);
     expect(new Date(leave).toISOString()).toBe('2026-10-24T23:00:00.000Z');
   });
-  test('without a water no zone is known: no hours, and nothing about them is Set', () => {
+  test('without a water no zone is known: no hours, and nothing about them is Ready', () => {
     const w = world({ water: null });
     expect([w.a.leave, w.a.schedule]).toEqual([undefined, undefined]);
     expect(w.level('trip/no-water')).toBe('fix');
-    expect(w.a.findings.filter((f) => f.id.startsWith('day/') && f.level === 'set')).toEqual([]);
+    expect(w.a.findings.filter((f) => f.id.startsWith('day/') && f.level === 'ready')).toEqual([]);
   });
 });
 
@@ -158,7 +158,7 @@ describe('seasons, ages and dates over the days of the trip', () => {
       const a = assess({ ...w.input, shed: { ...w.input.shed, gear } });
       return a.findings.find((f) => f.id.startsWith('kit/P-SIGNAL'))?.level;
     };
-    expect([flares({}), flares({ trip: { halts: [] } }), flares({ time: '22:00', minutes: 180 })]).toEqual(['set', 'mind', 'mind']);
+    expect([flares({}), flares({ trip: { halts: [] } }), flares({ time: '22:00', minutes: 180 })]).toEqual(['ready', 'know', 'know']);
   });
   test('a child who turns thirteen at midnight wears it all the way', () => {
     const child = aPerson({ born: '2013-05-13', mass: 45 });
@@ -175,8 +175,8 @@ describe('a forecast for part of the hours', () => {
   };
   const NOW = Date.UTC(2026, 4, 11, 15);
   const at = (forecast: Forecast, more: Given = {}) => world({ forecast, now: NOW, ...more });
-  test('whole: wind within the limit is Set; cut at either end or with a hole: open, and never within the limit', () => {
-    expect(at(cut(() => true)).level('day/wind-ok')).toBe('set');
+  test('whole: wind within the limit is Ready; cut at either end or with a hole: open, and never within the limit', () => {
+    expect(at(cut(() => true)).level('day/wind-ok')).toBe('ready');
     for (const keep of [(t: string) => t < '2026-05-12T11', (t: string) => t > '2026-05-12T10:30', (t: string) => t < '2026-05-12T12' || t > '2026-05-12T16']) {
       const w = at(cut(keep), { minutes: 8 * 60 });
       expect([w.find('day/wind-ok'), w.level('day/forecast-part')]).toEqual([undefined, 'fix']);
@@ -189,13 +189,13 @@ describe('a forecast for part of the hours', () => {
   test('visibility for part of the hours gives no "no poor visibility": lights are open', () => {
     const w = at(cut(() => true, (h) => (h.at > '2026-05-12T10:30' ? { ...h, visibility: undefined } : h)));
     expect(w.a.requirements.find((r) => r.rule === 'NAV-25D')?.applies).toBe('unknown');
-    expect(w.level('day/forecast-lacks')).toBe('mind');
+    expect(w.level('day/forecast-lacks')).toBe('know');
     const fog = at(cut(() => true, (h) => (h.at > '2026-05-12T10:30' ? { ...h, visibility: undefined } : { ...h, visibility: 500 })));
     expect(fog.a.requirements.find((r) => r.rule === 'NAV-25D')?.applies).toBe('yes');
   });
   test('invented weather settles nothing and says so in every sentence that leans on it', () => {
     const w = at({ ...cut(() => true), invented: true });
-    expect(w.level('day/wind-ok')).toBe('mind');
+    expect(w.level('day/wind-ok')).toBe('know');
     for (const id of ['day/wind-ok', 'day/cold/', 'day/dress/']) expect(w.say(id)).toMatch(/[Ii]nvented weather/);
     const warm = w.a.findings.find((f) => f.id.startsWith('kit/P-WARM'));
     expect(warm?.because.map((b) => render(b, reader)).join(' ')).toMatch(/invented weather/);
@@ -206,7 +206,7 @@ describe('one rounding for what is compared and what is printed', () => {
   const table = (height: number): TideStation => ({ kind: 'table', name: 't', datum: 'chart datum', rows: [{ at: '2026-05-12T09:00:00Z', height }, { at: '2026-05-12T15:00:00Z', height: height + 0.001 }] });
   const tide = (height: number) => world({ works: 0.7, water: { class: 'coastal', tide: table(height) } });
   test('0.698 m reads 0.7 m and is enough; 0.64 m reads 0.6 m and is not', () => {
-    expect(tide(0.698).level('day/tide/')).toBe('set');
+    expect(tide(0.698).level('day/tide/')).toBe('ready');
     const low = tide(0.64);
     expect([low.level('day/tide-leave'), low.say('day/tide-leave')]).toEqual(['stop', expect.stringMatching(/0\.6 m; .* works from 0\.7 m/)]);
   });

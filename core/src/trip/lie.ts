@@ -52,7 +52,7 @@ export function lieFindings(context: Context, figures: Figures): Finding[] {
       finding({
         ...base,
         id: `lie/measures/${boat.id}`,
-        level: 'mind',
+        level: 'know',
         title: phrase('lie.measures.title'),
         because: [phrase('lie.measures.why', { boat: boat.name })],
         mend: { label: phrase('lie.measures.mend'), go: { type: 'boat', id: boat.id, pointer } },
@@ -131,10 +131,10 @@ function edgeFinding({ context, hull, lie, assumed, settle, band }: Lying): Find
   const level: Level = short
     ? low < least / 2
       ? 'fix'
-      : 'mind'
+      : 'know'
     : assumed.length > 0 || tilted
-      ? 'mind'
-      : 'set';
+      ? 'know'
+      : 'ready';
   const values = { free: lowest, least };
   return finding({
     ...base,
@@ -165,12 +165,12 @@ function tiltFindings({ context, lie, assumed }: Lying): Finding[] {
   return [['trim', trim] as const, ['heel', heel] as const].flatMap(([name, value]) => {
     const grades = LEVEL_ENOUGH[name];
     const angle = Math.abs(value);
-    if (angle <= grades.mind) return [];
+    if (angle <= grades.know) return [];
     return [
       finding({
         ...base,
         id: `lie/${name}/${context.trip.id}`,
-        level: angle >= grades.fix ? 'fix' : 'mind',
+        level: angle >= grades.fix ? 'fix' : 'know',
         title: phrase(`lie.${name}.title`),
         because: [phrase(ways[name], { angle })],
         figures: [name],
@@ -195,7 +195,7 @@ function tenderFindings({ context, boat, hull, spots, density, assumed, band }: 
     finding({
       ...base,
       id: `lie/tender/${context.trip.id}`,
-      level: small ? 'fix' : 'mind',
+      level: small ? 'fix' : 'know',
       title: phrase(small ? 'lie.tender.title' : 'lie.narrow.title'),
       because: [
         over
@@ -280,7 +280,7 @@ function contradiction(boat: Boat, hull: Hull): Finding[] {
     finding({
       ...base,
       id: `lie/contradiction/${boat.id}`,
-      level: 'mind',
+      level: 'know',
       title: phrase('lie.contradiction.title'),
       because: [phrase('lie.contradiction.why', { most, bears: Math.max(0, bears) })],
       source: 'archimedes',

@@ -120,7 +120,7 @@ function landingFinding(
       finding({
         ...base,
         mend: undefined,
-        level: 'set',
+        level: 'ready',
         title: phrase('light.ok.title'),
         because: [phrase('light.ok.polar', { home })],
         figures: ['home'],
@@ -141,7 +141,7 @@ function landingFinding(
   const short = left < DAYLIGHT_LEAST.value;
   const made = finding({
     ...base,
-    level: short ? DAYLIGHT_LEAST.level : 'set',
+    level: short ? DAYLIGHT_LEAST.level : 'ready',
     title: phrase(short ? 'light.short.title' : 'light.ok.title'),
     because: [
       short
@@ -212,7 +212,7 @@ export function turnFindings(
       finding({
         ...base,
         id,
-        level: 'mind',
+        level: 'know',
         title: phrase('turn.none.title'),
         because: [phrase('turn.none', { turn: turnBack })],
         source: 'daylight',
@@ -231,7 +231,7 @@ export function turnFindings(
   const made = finding({
     ...base,
     id,
-    level: late ? 'fix' : 'set',
+    level: late ? 'fix' : 'ready',
     title: phrase(late ? 'turn.late.title' : 'turn.ok.title'),
     because: [phrase(late ? 'turn.late' : 'turn.ok', { turn: turnBack, latest: latestTurn })],
     figures: ['turnBack', 'latestTurn'],

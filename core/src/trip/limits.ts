@@ -9,14 +9,14 @@ interface Threshold {
   source: SourceId;
 }
 
-export const DAYLIGHT_LEAST: Threshold = { value: HOUR, level: 'mind', source: 'daylight' };
+export const DAYLIGHT_LEAST: Threshold = { value: HOUR, level: 'know', source: 'daylight' };
 export const AFTER_SUNSET: Threshold = { value: 0, level: 'fix', source: 'daylight' };
 /** Dark for no longer than this when leaving is only known; longer is as grave as landing in the dark. */
-export const DARK_START: Threshold = { value: HOUR, level: 'mind', source: 'own-estimate' };
-export const FORECAST_AGE: Threshold = { value: 12 * HOUR, level: 'mind', source: 'practice' };
+export const DARK_START: Threshold = { value: HOUR, level: 'know', source: 'own-estimate' };
+export const FORECAST_AGE: Threshold = { value: 12 * HOUR, level: 'know', source: 'practice' };
 export const POOR_VISIBILITY: Threshold = { value: NAUTICAL_MILE, level: 'fix', source: 'own-estimate' };
 /** Who gets up between these hours of the clock has had a short night, or none. */
-export const SHORT_NIGHT = { from: 18, until: 4, level: 'mind', source: 'own-estimate' } as const satisfies {
+export const SHORT_NIGHT = { from: 18, until: 4, level: 'know', source: 'own-estimate' } as const satisfies {
   from: number;
   until: number;
   level: Level;
@@ -38,12 +38,12 @@ export const TONGUE = { low: 0.05, high: 0.15, level: 'fix', source: 'tongue-wei
 const degrees = (angle: number) => (angle * Math.PI) / 180;
 /** Trim and heel at rest beyond which something should be moved, and beyond which it must be, radians. */
 export const LEVEL_ENOUGH = {
-  trim: { mind: degrees(3), fix: degrees(8) },
-  heel: { mind: degrees(4), fix: degrees(8) },
+  trim: { know: degrees(3), fix: degrees(8) },
+  heel: { know: degrees(4), fix: degrees(8) },
   source: 'own-estimate',
 } as const satisfies { trim: Grades; heel: Grades; source: SourceId };
 interface Grades {
-  mind: number;
+  know: number;
   fix: number;
 }
 /** Where nobody knows when a trip ends, it may last so many days: what ends within them is open. */
@@ -51,7 +51,7 @@ export const LONGEST_UNKNOWN = 2;
 /** Kinds of boat that come on a trailer of their own. */
 export const TRAILED: ReadonlySet<string> = new Set(['trailer-boat']);
 /** One way home is a finding, two are usual, three are good on open water. */
-export const WAYS_ENOUGH = { value: 2, level: 'mind', source: 'practice' } as const satisfies Threshold;
+export const WAYS_ENOUGH = { value: 2, level: 'know', source: 'practice' } as const satisfies Threshold;
 /**
  * Boats narrower than this (metres) are told by a band, and tried with everyone a little off the middle: a list beyond `fix`
  * (radians) is more than hips can hold. Our own estimates.

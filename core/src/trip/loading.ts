@@ -78,7 +78,7 @@ function noLimit(boat: Boat, sum: LoadSum, figures: Figures): Finding {
   return finding({
     ...base,
     id: `load/limit/${boat.id}`,
-    level: over ? 'fix' : 'mind',
+    level: over ? 'fix' : 'know',
     title: phrase('load.limit.title'),
     because: [phrase('load.limit.why', { boat: boat.name, total: sum.total }), ...told],
     figures: estimate ? ['load', 'estimate'] : ['load'],
@@ -162,7 +162,7 @@ function withinFinding(
   return finding({
     ...what,
     id: `load/total/${trip}`,
-    level: sum.guessed ? 'mind' : 'set',
+    level: sum.guessed ? 'know' : 'ready',
     title: phrase('load.total.title'),
     because: [phrase('load.within', values)],
     assumed,

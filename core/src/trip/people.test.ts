@@ -22,8 +22,8 @@ const BOAT = { kind: 'trailer-boat' as const, length: 5, seats: 6 };
 describe('each body by itself', () => {
   test.each([
     ['whistle', 'P-WHISTLE', 'fix'],
-    ['knife', 'P-KNIFE', 'mind'],
-  ])('one %s for six people is never Set; one fixed to each worn jacket is', (kind, rule, short) => {
+    ['knife', 'P-KNIFE', 'know'],
+  ])('one %s for six people is never Ready; one fixed to each worn jacket is', (kind, rule, short) => {
     const people = six();
     const worn = jackets(people);
     const crew = people.map((_, i) => ({ jacket: worn[i].id, wearsJacket: true }));
@@ -39,14 +39,14 @@ describe('each body by itself', () => {
         gear: [...worn, ...gear],
         ...more,
       }).level(`kit/${rule}/`);
-    expect([0, 1, 5, 6].map((n) => level(on(n)))).toEqual([short, short, short, 'set']);
+    expect([0, 1, 5, 6].map((n) => level(on(n)))).toEqual([short, short, short, 'ready']);
     // Six of them in one jacket's pocket serve one body.
     expect(level([anItem(kind, { count: 6, on: worn[0].id, stowage: 'on-body' })])).toBe(short);
     // One who does not wear it does not carry it.
     expect(level(on(6), { crew: crew.map((c, i) => (i === 3 ? { ...c, wearsJacket: false } : c)) })).toBe(
       short,
     );
-    expect(level(on(6), { crew: crew.map((c, i) => (i === 3 ? { jacket: c.jacket } : c)) })).not.toBe('set');
+    expect(level(on(6), { crew: crew.map((c, i) => (i === 3 ? { jacket: c.jacket } : c)) })).not.toBe('ready');
   });
   test('a jacket in a hatch that nobody wears takes its whistle along', () => {
     const [ann] = six();
@@ -61,8 +61,8 @@ describe('each body by itself', () => {
       });
       return [w.level('kit/NAV-33/'), w.level('kit/US-PFD-03/')];
     };
-    expect(say(true)).toEqual(['set', 'set']);
-    for (const said of [false, undefined]) expect(say(said)).not.toContain('set');
+    expect(say(true)).toEqual(['ready', 'ready']);
+    for (const said of [false, undefined]) expect(say(said)).not.toContain('ready');
   });
 });
 
@@ -88,8 +88,8 @@ describe('what hangs on what is gone', () => {
     ['a host that is not in the shed', { on: '01890000-0000-7000-9000-00000000dead' }],
     ['a bag on a crate that stays home', { on: '01890000-0000-7000-9000-0000000000ba' }],
     ['an owner who is not in the shed', { owner: '01890000-0000-7000-9000-00000000dead' }],
-  ])('%s', (_name, more) => expect(horn(more)).not.toBe('set'));
-  test('without any of it, it counts', () => expect(horn({})).toBe('set'));
+  ])('%s', (_name, more) => expect(horn(more)).not.toBe('ready'));
+  test('without any of it, it counts', () => expect(horn({})).toBe('ready'));
   test('somebody in the crew who was deleted from the shed still wants a jacket', () => {
     const w = aboard({
       boat: BOAT,
@@ -99,9 +99,9 @@ describe('what hangs on what is gone', () => {
     });
     const gone = { person: '01890000-0000-7000-9000-00000000dead', role: 'crew' as const };
     const a = assess({ ...w.input, trip: { ...w.input.trip, crew: [...w.input.trip.crew, gone] } });
-    expect(w.level('kit/US-PFD-03/')).toBe('set');
-    expect(a.findings.find((f) => f.id.startsWith('kit/US-PFD-03/'))?.level).not.toBe('set');
-    expect(a.findings.filter((f) => f.level === 'set' && f.id.startsWith('lie/'))).toEqual([]);
+    expect(w.level('kit/US-PFD-03/')).toBe('ready');
+    expect(a.findings.find((f) => f.id.startsWith('kit/US-PFD-03/'))?.level).not.toBe('ready');
+    expect(a.findings.filter((f) => f.level === 'ready' && f.id.startsWith('lie/'))).toEqual([]);
   });
 });
 
@@ -119,7 +119,7 @@ describe('approvals', () => {
     return w.level(`kit/${jurisdiction === 'US' ? 'US-PFD-03' : 'CA-LJ'}/`);
   };
   test.each<[string | undefined, string, string]>([
-    ['USCG 160.064', 'US', 'set'],
+    ['USCG 160.064', 'US', 'ready'],
     ['not approved', 'US', 'stop'],
     ['none', 'US', 'stop'],
     ['unknown', 'US', 'fix'],
@@ -129,7 +129,7 @@ describe('approvals', () => {
     ['CE 0158', 'US', 'stop'],
     ['ISO 12402-5', 'US', 'stop'],
     ['ISO 12402-5', 'CA', 'stop'],
-    ['Transport Canada', 'CA', 'set'],
+    ['Transport Canada', 'CA', 'ready'],
     ['not approved', 'CA', 'stop'],
   ])('%s in %s: %s', (approval, jurisdiction, wanted) => expect(level(approval, jurisdiction)).toBe(wanted));
 });
@@ -155,7 +155,7 @@ describe('boats in company', () => {
   };
   test('a child there needs a jacket of her own and wears it', () => {
     expect(together({ born: '2019-01-01' }, ['wears'], false).at('US-PFD-03')).toBe('stop');
-    expect(together({ born: '2019-01-01' }, ['wears']).at('US-PFD-05')).toBe('set');
+    expect(together({ born: '2019-01-01' }, ['wears']).at('US-PFD-05')).toBe('ready');
     expect(together({ born: '2019-01-01' }, undefined).at('US-PFD-05')).toBe('fix');
     // Who is not named among those who wear theirs has not said so.
     expect(together({ born: '2019-01-01' }, []).at('US-PFD-05')).toBe('fix');
@@ -167,12 +167,12 @@ describe('boats in company', () => {
 });
 
 describe('wearing', () => {
-  test('declared without a jacket that counts is not Set, under any list', () => {
+  test('declared without a jacket that counts is not Ready, under any list', () => {
     for (const jurisdiction of [['US'], ['GB'], []]) {
       const w = aboard({ boat: BOAT, crew: [{ wearsJacket: true }], water: { jurisdiction } });
       expect(
         w.findings
-          .filter((f) => f.level === 'set' && /worn|jacket/i.test(JSON.stringify(f.title)))
+          .filter((f) => f.level === 'ready' && /worn|jacket/i.test(JSON.stringify(f.title)))
           .map((f) => f.id),
       ).toEqual([]);
     }
@@ -193,16 +193,16 @@ describe('seats, lists and what vanishes', () => {
     mass: 400,
     plate: { persons: 4, totalMass: 500, personsMass: 320 },
   };
-  test('more people than stated seats is a Stop, than guessed seats a Fix; unknown seats are never Set', () => {
+  test('more people than stated seats is a Stop, than guessed seats a Fix; unknown seats are never Ready', () => {
     const at = (boat: Aboard['boat']) =>
       aboard({ boat: { kind: 'sit-on-top', length: 4, beam: 0.8, ...boat }, people: six().slice(0, 2) });
     const both = (boat: Aboard['boat']) => ['load/seats', 'load/persons'].map((id) => at(boat).level(id));
     expect(both({ seats: 1 })).toEqual(['stop', undefined]);
-    expect(both({ seats: 1, basis: { '/seats': 'guessed' } })).toEqual(['fix', 'mind']);
-    expect(both({ seats: 2, plate: 'none' })).toEqual([undefined, 'set']);
+    expect(both({ seats: 1, basis: { '/seats': 'guessed' } })).toEqual(['fix', 'know']);
+    expect(both({ seats: 2, plate: 'none' })).toEqual([undefined, 'ready']);
     // A plate that nobody spoke of may allow fewer than there are seats.
-    expect(both({ seats: 2 })).toEqual([undefined, 'mind']);
-    expect(both({})).toEqual(['fix', 'mind']);
+    expect(both({ seats: 2 })).toEqual([undefined, 'know']);
+    expect(both({})).toEqual(['fix', 'know']);
   });
   test('eight degrees of list at rest are a Fix, and freeboard beside it is no pass', () => {
     const heavy = six()
@@ -213,7 +213,7 @@ describe('seats, lists and what vanishes', () => {
       people: heavy,
       crew: heavy.map(() => ({ seat: { x: 0.45, y: 0.5 } })),
     });
-    expect([w.level('lie/heel'), w.level('lie/edge')]).toEqual(['fix', expect.not.stringMatching('set')]);
+    expect([w.level('lie/heel'), w.level('lie/edge')]).toEqual(['fix', expect.not.stringMatching('ready')]);
   });
   test.each<[string, Aboard['boat'], Aboard['boat'], string]>([
     [
@@ -246,6 +246,6 @@ describe('seats, lists and what vanishes', () => {
     const people = six().slice(0, 2);
     const [was, is] = [before, after].map((boat) => aboard({ boat: { ...BOAT, ...boat }, people }));
     expect(['stop', 'fix']).toContain(was.level(id));
-    expect(['fix', 'mind']).toContain(is.level(id));
+    expect(['fix', 'know']).toContain(is.level(id));
   });
 });

@@ -33,7 +33,7 @@ function countFindings(trip: string, boat: Boat, sum: LoadSum, figures: Figures)
       finding({
         ...base,
         id,
-        level: over ? (guess ? 'fix' : 'stop') : guess ? 'mind' : 'set',
+        level: over ? (guess ? 'fix' : 'stop') : guess ? 'know' : 'ready',
         title: phrase(over ? 'load.persons.over.title' : 'load.persons.title'),
         because: [phrase(over ? 'load.persons.plate' : 'load.persons.within', { n, most })],
         source: 'plate',
@@ -83,7 +83,7 @@ function countFindings(trip: string, boat: Boat, sum: LoadSum, figures: Figures)
     finding({
       ...base,
       id,
-      level: settled ? 'set' : 'mind',
+      level: settled ? 'ready' : 'know',
       title: phrase(settled ? 'load.persons.title' : 'load.persons.unknown.title'),
       because: [phrase(said(), { n, most: boat.seats ?? 0 })],
       ...(settled
@@ -140,7 +140,7 @@ function weightFindings(trip: string, boat: Boat, { people, personsMass }: LoadS
     finding({
       ...base,
       id: `load/people/${trip}`,
-      level: 'mind',
+      level: 'know',
       title: phrase('load.people.unknown.title'),
       because: [phrase('load.people.unknown', { people })],
       mend: {

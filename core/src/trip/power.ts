@@ -18,7 +18,7 @@ export function powerFindings(trip: string, boat: Boat): Finding[] {
     go: { type: 'boat' as const, id: boat.id, pointer },
   });
   const unknown = (why: Phrase, mend: ReturnType<typeof at>) =>
-    finding({ ...base, id, level: 'mind', title: phrase('load.power.unknown.title'), because: [why], mend });
+    finding({ ...base, id, level: 'know', title: phrase('load.power.unknown.title'), because: [why], mend });
   // Electric motors are rated in thrust; a plate's power is that of an engine.
   if (power === undefined) {
     const i = boat.propulsion.findIndex((p) => MOTORS.has(p.kind) && p.power === undefined);
@@ -68,7 +68,7 @@ function ruleFindings(boat: Boat, power: number, { id, assumed, over, mend, meas
       finding({
         ...base,
         id,
-        level: 'mind',
+        level: 'know',
         title: phrase('load.power.unknown.title'),
         because: [phrase('load.power.unknown.measures', { power })],
         mend: {
@@ -105,7 +105,7 @@ function ruleFindings(boat: Boat, power: number, { id, assumed, over, mend, meas
     finding({
       ...base,
       id,
-      level: certain ? 'fix' : 'mind',
+      level: certain ? 'fix' : 'know',
       title: phrase(certain ? 'load.power.title' : 'load.power.unknown.title'),
       because: [
         open

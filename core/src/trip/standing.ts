@@ -45,7 +45,7 @@ function offFindings({ water, shed }: Context): Finding[] {
   return [
     finding({
       id: `rules/off/${water.id}`,
-      level: 'mind',
+      level: 'know',
       section: 'pack/kit',
       title: phrase('rules.off.title'),
       because: [phrase('rules.off.why', { packs })],
@@ -58,7 +58,7 @@ function forgottenFindings({ trip, shed, ticks }: Context): Finding[] {
   return forgottenBefore(shed.debriefs.filter((d) => d.trip !== trip.id)).map(({ what, on }) => {
     const held = ticks?.has(forgottenKey(what)) ?? false;
     return finding({
-      id: `own/${forgottenKey(what)}/${trip.id}`, level: held ? 'set' : 'mind', section: 'pack/kit', title: phrase('forgot.title', { what }),
+      id: `own/${forgottenKey(what)}/${trip.id}`, level: held ? 'ready' : 'know', section: 'pack/kit', title: phrase('forgot.title', { what }),
       because: [held ? phrase('forgot.set', { what }) : phrase('forgot.why', { on })], source: 'your-word',
       ...(held ? {} : { mend: { label: phrase('forgot.mend'), open: 'pack/ready' as const } }),
     });

@@ -143,7 +143,7 @@ describe.each(STARTING_POINTS.map((s, n) => [s.id, n] as const))('%s', (_id, n) 
       const found = with1(n, mass, 12, WATERS[1]).findings.filter((f) => f.id.startsWith('lie/swamped'));
       expect(found).toHaveLength(1);
       expect(found[0].because.length + (found[0].assumed?.length ?? 0)).toBeGreaterThan(0);
-      if (found[0].level === 'set') expect(start.boat.flotation).not.toBe('none');
+      if (found[0].level === 'ready') expect(start.boat.flotation).not.toBe('none');
     }
   });
   test('what leaks and what is swamped agree: who may sit in her when she is full is not rolled over by an opening', () => {
@@ -166,7 +166,7 @@ describe.each(STARTING_POINTS.map((s, n) => [s.id, n] as const))('%s', (_id, n) 
         expect({
           hole: hole.name,
           mass,
-          ...(found.end === 'capsized' ? { set: swamped === 'set' } : {}),
+          ...(found.end === 'capsized' ? { set: swamped === 'ready' } : {}),
         }).not.toMatchObject({ set: true });
         if (found.swamped !== undefined) within(found.swamped / 60, FILLS[start.kind]);
       }

@@ -23,7 +23,7 @@ export function sweep(input: AssessInput, from: number, until: number, step = 10
   for (let leave = from; leave <= until; leave += step) {
     rows.push({ leave, levels: new Map(prepared.at(leave).findings.filter((f) => HOURLY.test(f.id)).map((f) => [f.id, f.level])) });
   }
-  const always = rows[0] ? [...rows[0].levels].filter(([id, level]) => level !== 'set' && rows.every((row) => row.levels.get(id) === level)).map(([id]) => id) : [];
+  const always = rows[0] ? [...rows[0].levels].filter(([id, level]) => level !== 'ready' && rows.every((row) => row.levels.get(id) === level)).map(([id]) => id) : [];
   return rows.map(({ leave, levels }) => {
     for (const id of always) levels.delete(id);
     const found = [...levels.values()].map((level) => ({ level }));

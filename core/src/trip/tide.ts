@@ -59,7 +59,7 @@ export function tideFindings(context: Context, schedule: Schedule, figures: Figu
   const values = { height: first.height!, back: last.height!, place: first.place.name, works: first.works };
   const ok = finding({
     id: `day/tide/${context.trip.id}`,
-    level: 'set',
+    level: 'ready',
     section: 'plan/water',
     title: phrase('launch.tide.ok.title'),
     because: [phrase('launch.tide.ok', values)],
@@ -77,7 +77,7 @@ const toWorks = (place: Place) => ({
 
 const guessedWorks = (found: Finding, place: Place): Finding => ({
   ...found,
-  level: 'mind',
+  level: 'know',
   assumed: [phrase('launch.works.guess', { place: place.name })],
   mend: toWorks(place),
 });
@@ -88,7 +88,7 @@ function untoldFinding({ water }: Context, places: (Place | undefined)[]): Findi
   return [
     finding({
       id: `day/tide-works/${place.id}`,
-      level: 'mind',
+      level: 'know',
       section: 'plan/water',
       title: phrase('launch.works.title', { place: place.name }),
       because: [phrase('launch.works.why')],

@@ -18,7 +18,7 @@ export function trailerFindings(boat: Boat, sum: LoadSum): Finding[] {
     finding({
       ...base,
       id: `trailer/unknown/${boat.id}`,
-      level: 'mind',
+      level: 'know',
       title: phrase('trailer.unknown.title'),
       because: [why],
       mend: at(pointer),
@@ -64,7 +64,7 @@ export function trailerFindings(boat: Boat, sum: LoadSum): Finding[] {
     finding({
       ...base,
       id: `trailer/tongue/${boat.id}`,
-      level: settled ? 'set' : fits ? 'mind' : TONGUE.level,
+      level: settled ? 'ready' : fits ? 'know' : TONGUE.level,
       title: phrase('trailer.tongue.title'),
       because: [phrase(`trailer.tongue.${word}`, { share, low: TONGUE.low, high: TONGUE.high })],
       source: TONGUE.source,

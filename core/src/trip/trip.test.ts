@@ -23,14 +23,14 @@ describe('the demo morning', () => {
     const { id, patch } = stop.mend.do;
     const gear = input.shed.gear.map((g) => (g.id === id ? applyPatch(g, patch) : g));
     const after = assess({ ...input, shed: { ...input.shed, gear } });
-    expect(find(after, 'kit/NAV-33')?.level).toBe('set');
+    expect(find(after, 'kit/NAV-33')?.level).toBe('ready');
     // On the body only while the jacket is: that has to be said.
-    expect(find(after, 'kit/P-WHISTLE')?.level).toBe('mind');
+    expect(find(after, 'kit/P-WHISTLE')?.level).toBe('know');
     const worn = { ...input.trip, crew: input.trip.crew.map((c) => ({ ...c, wearsJacket: true })) };
-    expect(find(assess({ ...input, trip: worn, shed: { ...input.shed, gear } }), 'kit/P-WHISTLE')?.level).toBe('set');
+    expect(find(assess({ ...input, trip: worn, shed: { ...input.shed, gear } }), 'kit/P-WHISTLE')?.level).toBe('ready');
   });
   test('the light is asked for before sunrise and not by day', () => {
-    expect(find(a, 'kit/NAV-25D')?.level).toBe('set');
+    expect(find(a, 'kit/NAV-25D')?.level).toBe('ready');
     const day = assess(inputOf(0, { trip: { leave: { date: input.trip.leave.date, time: '09:00' } } }));
     expect(day.requirements.find((r) => r.rule === 'NAV-25D')?.applies).toBe('no');
     expect(find(day, 'kit/NAV-25D')).toBeUndefined();
@@ -57,7 +57,7 @@ describe('the demo morning', () => {
     const ranks = a.findings.map((f) => LEVELS.indexOf(f.level));
     expect(ranks).toEqual([...ranks].sort((x, y) => x - y));
     expect(Object.values(countLevels(a.findings)).reduce((x, y) => x + y)).toBe(a.findings.length);
-    expect(worstLevel([])).toBe('set');
+    expect(worstLevel([])).toBe('ready');
   });
 });
 
@@ -90,20 +90,20 @@ describe('what can go wrong', () => {
     const a = assess(inputOf(0, { trip: { leave: { date: '2026-03-29', time: '02:30' } }, shed: { waters } }));
     expect(a.leave).toBeUndefined();
     expect(find(a, 'day/gap')?.level).toBe('fix');
-    expect(find(assess(inputOf(0, { trip: { leave: { date: '2026-10-25', time: '02:30' } }, shed: { waters } })), 'day/twice')?.level).toBe('mind');
+    expect(find(assess(inputOf(0, { trip: { leave: { date: '2026-10-25', time: '02:30' } }, shed: { waters } })), 'day/twice')?.level).toBe('know');
   });
   test('a departure in the past', () => expect(find(assess(inputOf(0, { trip: { leave: { date: '2026-05-10', time: '08:00' } } })), 'day/past')?.level).toBe('fix'));
   test('no forecast, an old one, one that ends too early', () => {
     expect(find(assess(inputOf(0, { forecast: null })), 'day/forecast/')?.level).toBe('fix');
-    expect(find(assess(inputOf(0, { forecast: null })), 'day/cold/')?.level).toBe('mind');
-    expect(find(assess(inputOf(0, { forecast: { ...steady(), issuedAt: '2026-05-11T02:59:00Z' } })), 'day/forecast-age')?.level).toBe('mind');
+    expect(find(assess(inputOf(0, { forecast: null })), 'day/cold/')?.level).toBe('know');
+    expect(find(assess(inputOf(0, { forecast: { ...steady(), issuedAt: '2026-05-11T02:59:00Z' } })), 'day/forecast-age')?.level).toBe('know');
     const cut = steady();
     expect(find(assess(inputOf(0, { forecast: { ...cut, hours: cut.hours.filter((h) => h.at < '2026-05-12T08') } })), 'day/forecast-part')?.level).toBe('fix');
   });
   test('wind and gust over what the person set are a Stop, at the limit they are not', () => {
     const limits = { wind: 7.2, gust: 10.3 };
-    expect(find(assess(inputOf(0, { trip: { limits, speed: 1.5 }, forecast: steady({ wind: 7.2, gust: 10.3 }) })), 'day/wind-ok')?.level).toBe('set');
-    expect(find(assess(inputOf(0, { trip: { limits }, forecast: steady({ wind: 7.2, gust: 10.3 }) })), 'day/wind-ok')?.level).toBe('mind');
+    expect(find(assess(inputOf(0, { trip: { limits, speed: 1.5 }, forecast: steady({ wind: 7.2, gust: 10.3 }) })), 'day/wind-ok')?.level).toBe('ready');
+    expect(find(assess(inputOf(0, { trip: { limits }, forecast: steady({ wind: 7.2, gust: 10.3 }) })), 'day/wind-ok')?.level).toBe('know');
     expect(find(assess(inputOf(0, { trip: { limits }, forecast: steady({ wind: 7.3 }) })), 'day/wind/')?.level).toBe('stop');
     expect(find(assess(inputOf(0, { trip: { limits }, forecast: steady({ gust: 10.4 }) })), 'day/gust/')?.level).toBe('stop');
   });
@@ -125,7 +125,7 @@ describe('what can go wrong', () => {
     const input = inputOf();
     const s = assess(input).schedule!;
     const plan = (home: number, accepted: boolean): AssessInput['plan'] => ({ state: 'filed', times: { leave: s.leave, home, overdue: home + HOUR, checkIns: [] }, contacts: [{ id: 'c', name: 'Ada', accepted }] });
-    expect(find(assess({ ...input, plan: plan(s.home!, true) }), 'plan/filed')?.level).toBe('set');
+    expect(find(assess({ ...input, plan: plan(s.home!, true) }), 'plan/filed')?.level).toBe('ready');
     expect(find(assess({ ...input, plan: plan(s.home!, false) }), 'plan/accept')?.level).toBe('fix');
     expect(find(assess({ ...input, plan: plan(s.home! - HOUR, true) }), 'plan/changed')?.level).toBe('fix');
   });
@@ -147,7 +147,7 @@ describe('properties', () => {
   };
   const ticks = new Map<string, number>();
 
-  test('with any facts taken away nothing throws and every sentence is whole; what is not met is never Set', () => {
+  test('with any facts taken away nothing throws and every sentence is whole; what is not met is never Ready', () => {
     for (const n of [0, 1, 2]) {
       const input = { ...inputOf(n), ticks };
       const all = facts(input);
@@ -156,7 +156,7 @@ describe('properties', () => {
         for (const f of less.findings) {
           expect([f.title, ...f.because, ...f.assumed].map((p) => render(p, reader)).join(' ')).not.toMatch(/undefined|NaN|null/);
         }
-        for (const r of less.requirements) if (r.applies !== 'no' && r.met !== 'yes') expect(find(less, `kit/${r.rule}/`)?.level).not.toBe('set');
+        for (const r of less.requirements) if (r.applies !== 'no' && r.met !== 'yes') expect(find(less, `kit/${r.rule}/`)?.level).not.toBe('ready');
       }), { numRuns: runs(120) });
     }
   });

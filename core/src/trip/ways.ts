@@ -25,7 +25,7 @@ export function wayFindings({ trip, boat, people, route }: Context): Finding[] {
     finding({
       ...base,
       id: `ways/count/${boat.id}`,
-      level: enough && !guess ? 'set' : WAYS_ENOUGH.level,
+      level: enough && !guess ? 'ready' : WAYS_ENOUGH.level,
       title: phrase('ways.title'),
       because: [
         enough

@@ -96,7 +96,7 @@ function windFindings(context: Context, { wind, gust, whole }: Worst): Finding[]
   const ok = finding({
     ...base,
     id: `day/wind-ok/${trip.id}`,
-    level: 'set',
+    level: 'ready',
     title: phrase('wind.ok.title'),
     because: [leansOnWeather(context, phrase('wind.ok', { wind: wind.wind, gust: gust.gust, limit }))],
     figures: ['wind', 'gust'],
@@ -108,7 +108,7 @@ function windFindings(context: Context, { wind, gust, whole }: Worst): Finding[]
 /** Invented weather settles nothing. */
 const forShow = (found: Finding): Finding => ({
   ...found,
-  level: 'mind',
+  level: 'know',
   assumed: [...found.assumed, phrase('weather.show')],
 });
 
@@ -129,7 +129,7 @@ function limitFindings({ trip }: Context): Finding[] {
     finding({
       ...base,
       id: `day/limits/${trip.id}`,
-      level: 'mind',
+      level: 'know',
       title: phrase('limit.unset.title'),
       because: [phrase('limit.unset', { what })],
       mend: { label: phrase('wind.unset.mend'), go: { type: 'trip', id: trip.id, pointer } },
@@ -181,7 +181,7 @@ function skyFindings(context: Context, { thunder, dimmest, whole }: Worst): Find
       finding({
         ...base,
         id: `day/forecast-lacks/${trip.id}`,
-        level: 'mind',
+        level: 'know',
         title: phrase('forecast.lacks.title'),
         because: [phrase('forecast.lacks', { what: lacks.map((word) => phrase(word)) })],
       }),

@@ -93,14 +93,19 @@ const NAMED: Record<string, number> = {
 /** Is this a unit that data may name? */
 export const isUnit = (unit: string): boolean => Object.hasOwn(NAMED, unit);
 
+/** A limit as data writes it (`{value: 16, unit: 'ft'}`) in SI, or undefined for a unit that is not in the list. */
+export function siOf({ value, unit }: { value: number; unit: string }): number | undefined {
+  return isUnit(unit) ? value * NAMED[unit] : undefined;
+}
+
 /**
- * A limit as data writes it (`{value: 16, unit: 'ft'}`) in SI.
- * @throws RangeError for a unit that is not in the list, so that a pack with a typing error is refused, not misread.
+ * The same for what ships with Escale.
+ * @throws RangeError for a unit that is not in the list, so that a typing error is refused, not misread
  */
 export function limitInSI(limit: { value: number; unit: string }): number {
-  const size = NAMED[limit.unit];
-  if (size === undefined) throw new RangeError(`unknown unit "${limit.unit}"; known: ${Object.keys(NAMED).join(', ')}`);
-  return limit.value * size;
+  const value = siOf(limit);
+  if (value === undefined) throw new RangeError(`unknown unit "${limit.unit}"; known: ${Object.keys(NAMED).join(', ')}`);
+  return value;
 }
 
 /** Number and symbol as a person reads them, rounded to what means something: `4.8768, 'length', 'us'` → `16.0 ft`. */

@@ -1,7 +1,7 @@
 import { eq } from 'drizzle-orm';
 import express, { Router } from 'express';
 import { checkBundle, MOST_BYTES } from '@escale/core/formats';
-import { BUNDLE_SCHEMA, DOC_SCHEMA, Id, SHELF, type Bundle, type ThingType } from '@escale/core/model';
+import { BUNDLE_SCHEMA, Id, schemaOf, SHELF, type Bundle, type ThingType } from '@escale/core/model';
 import { thing, tripConditions } from '../db/schema';
 import { stableJson } from '../stable-json';
 import type { Db } from '../db/open';
@@ -54,7 +54,7 @@ export async function importBundle(tx: Db, bundle: Bundle, household: string, no
   for (const { type, doc } of [...shelves, ...bundle.trips.map((trip) => ({ type: 'trip' as const, doc: trip }))]) {
     const [row] = await tx.select().from(thing).where(eq(thing.id, doc.id));
     if (row && (row.household !== household || row.type !== type)) throw new Problem(409, 'A thing with the same id belongs elsewhere. Nothing was changed.', [doc.id]);
-    const values = { household, type, schema: DOC_SCHEMA, doc: doc as Record<string, unknown>, updatedAt: at, deletedAt: null };
+    const values = { household, type, schema: schemaOf(type), doc: doc as Record<string, unknown>, updatedAt: at, deletedAt: null };
     if (!row) {
       await tx.insert(thing).values({ ...values, id: doc.id, version: 1, createdAt: at });
       counts.added += 1;
@@ -72,7 +72,7 @@ async function importConditions(tx: Db, bundle: Bundle, household: string, updat
   for (const trip of bundle.trips) {
     const doc = bundle.conditions?.[trip.id];
     if (!doc?.forecast || doc.forecast.invented) continue;
-    const values = { household, doc: doc as Record<string, unknown>, updatedAt };
+    const values = { household, doc: doc as Record<string, unknown>, schema: schemaOf('conditions'), updatedAt };
     await tx.insert(tripConditions).values({ trip: trip.id, ...values }).onConflictDoUpdate({ target: tripConditions.trip, set: values });
   }
 }

@@ -2,7 +2,7 @@ import { and, asc, desc, eq, gt, isNull, lt } from 'drizzle-orm';
 import { Router } from 'express';
 import * as z from 'zod';
 import { applyPatch, checkPack, faultsOf } from '@escale/core/formats';
-import { DOC_SCHEMA, evolve, Id, THINGS, THING_TYPES, type Patch, type ThingType } from '@escale/core/model';
+import { evolve, FIRST, Id, schemaOf, THINGS, THING_TYPES, type Patch, type ThingType } from '@escale/core/model';
 import { command, device, thing, tick } from '../db/schema';
 import type { Db } from '../db/open';
 import { parse, Problem } from './problem';
@@ -10,9 +10,12 @@ import type { Services } from '../services';
 
 const PatchSchema = z.array(z.strictObject({ op: z.enum(['set', 'unset', 'append', 'drop']), pointer: z.string().max(300), value: z.unknown().optional() })).min(1).max(200);
 
-/** A write: done once by its id. `baseVersion` is what the device had in its hand; 0 makes a new thing. */
+/**
+ * A write: done once by its id. `baseVersion` is what the device had in its hand; 0 makes a new thing. `schema` is the version
+ * of such documents that the device knew: one that waited in an outbox through an update was written under an older one.
+ */
 export const Command = z.strictObject({
-  id: Id, device: Id, type: z.enum(THING_TYPES), thing: Id, baseVersion: z.number().int().min(0),
+  id: Id, device: Id, type: z.enum(THING_TYPES), thing: Id, baseVersion: z.number().int().min(0), schema: z.number().int().min(FIRST).default(FIRST),
   deed: z.discriminatedUnion('kind', [
     z.strictObject({ kind: z.literal('create'), doc: z.record(z.string(), z.unknown()) }),
     z.strictObject({ kind: z.literal('patch'), patch: PatchSchema }),
@@ -28,7 +31,10 @@ export const Tick = z.strictObject({ list: z.string().min(1).max(120), item: z.s
 const TOLD = 300;
 
 type Row = typeof thing.$inferSelect;
-const shown = (row: Row) => ({ id: row.id, type: row.type, version: row.version, deleted: row.deletedAt !== null, doc: evolve(row.doc, row.schema) });
+const shown = (row: Row) => {
+  const type = row.type as ThingType;
+  return { id: row.id, type, version: row.version, deleted: row.deletedAt !== null, schema: schemaOf(type), doc: evolve(type, row.doc, row.schema) };
+};
 
 export function things({ db, clock, household }: Services): Router {
   const routes = Router();
@@ -52,7 +58,7 @@ export function things({ db, clock, household }: Services): Router {
     // Latest wins for each item, whichever device said it.
     const latest = new Map(rows.map((row) => [row.item, row]));
     const items = [...latest.values()].filter((row) => row.on).map(({ item, at }) => ({ item, at: at.getTime() }));
-    res.json({ list: req.params.list, items });
+    res.json({ schema: schemaOf('ticks'), list: req.params.list, items });
   });
 
   routes.post('/ticks', async (req, res) => {
@@ -82,24 +88,25 @@ export async function doCommand(tx: Db, wanted: Command, household: string, now:
   const next = await nextRow(tx, wanted, row, at);
   const touches = wanted.deed.kind === 'patch' ? [...new Set(wanted.deed.patch.map((p) => fieldOf(p.pointer)))] : ['*'];
   await tx.insert(command).values({ id: wanted.id, household, device: wanted.device, thing: wanted.thing, version: next.version, touches, at });
-  const values = { ...next, id: wanted.thing, household, type: wanted.type, schema: DOC_SCHEMA, updatedAt: at };
+  const values = { ...next, id: wanted.thing, household, type: wanted.type, schema: schemaOf(wanted.type), updatedAt: at };
   const [saved] = row
     ? await tx.update(thing).set(values).where(eq(thing.id, wanted.thing)).returning()
     : await tx.insert(thing).values({ ...values, createdAt: at }).returning();
   return saved;
 }
 
-async function nextRow(tx: Db, { type, thing: id, baseVersion, device, deed }: Command, row: Row | undefined, at: Date): Promise<{ doc: Record<string, unknown>; version: number; deletedAt: Date | null }> {
+async function nextRow(tx: Db, { type, thing: id, baseVersion, schema, device, deed }: Command, row: Row | undefined, at: Date): Promise<{ doc: Record<string, unknown>; version: number; deletedAt: Date | null }> {
   if (deed.kind === 'create') {
     if (row) throw new Problem(409, 'A thing with this id is already here.', [], { current: shown(row) });
-    return { doc: checked(type, { ...deed.doc, id }), version: 1, deletedAt: null };
+    return { doc: checked(type, { ...grown(type, deed.doc, schema), id }), version: 1, deletedAt: null };
   }
   if (!row || row.type !== type) throw new Problem(404, 'This thing is not here.');
   if (row.version !== baseVersion) await refuseClash(tx, row, baseVersion, device, deed.kind === 'patch' ? deed.patch : undefined);
-  const doc = evolve(row.doc, row.schema);
+  const doc = evolve(type, row.doc, row.schema);
   if (deed.kind === 'patch') {
     if (row.deletedAt) throw new Problem(409, 'This was removed on another device.', [], { current: shown(row) });
-    return { doc: checked(type, patched(doc, deed.patch), id), version: row.version + 1, deletedAt: null };
+    // What an older program patched in is grown with the whole: its steps leave alone what is of today.
+    return { doc: checked(type, grown(type, patched(doc, deed.patch), schema), id), version: row.version + 1, deletedAt: null };
   }
   return { doc, version: row.version + 1, deletedAt: deed.kind === 'remove' ? at : null };
 }
@@ -115,6 +122,12 @@ async function refuseClash(tx: Db, row: Row, baseVersion: number, device: string
   if (!patch || since.length === 0 || touched.has('*') || patch.some((p) => touched.has(fieldOf(p.pointer)))) {
     throw new Problem(409, 'This was changed on another device in the meantime.', [], { current: shown(row) });
   }
+}
+
+/** A document of a device brought up to today; a device that is ahead of this server waits until the server is as new. */
+function grown(type: ThingType, doc: Record<string, unknown>, schema: number): Record<string, unknown> {
+  if (schema > schemaOf(type)) throw new Problem(503, 'This device is newer than the server. It will be sent again when the server was brought up to date.');
+  return evolve(type, doc, schema);
 }
 
 function patched(doc: Record<string, unknown>, patch: Patch[]): Record<string, unknown> {

@@ -51,15 +51,15 @@ function figureText({ value, quantity }: Figure, reader: Reader): string {
   return quantity === 'duration' ? `${value < 0 ? '−' : ''}${spanText(value)}` : format(value, quantity, reader.units);
 }
 
-const WORD = { stop: 'STOP', fix: 'Fix ', mind: 'Mind', set: 'Set ' } as const;
+const WORD = { stop: 'STOP ', fix: 'Fix  ', know: 'Know ', ready: 'Ready' } as const;
 
 /** The same for a person at a terminal. */
 export function asText(result: Result): string {
   const { counts } = result;
-  const lines = [`${result.trip.title}${result.trip.leave ? `, leaving ${result.trip.leave}` : ''}`, `${counts.stop} Stop, ${counts.fix} Fix, ${counts.mind} Mind, ${counts.set} Set. As of ${result.at}.`, ''];
+  const lines = [`${result.trip.title}${result.trip.leave ? `, leaving ${result.trip.leave}` : ''}`, `${counts.stop} Stop, ${counts.fix} Fix, ${counts.know} Know, ${counts.ready} Ready. As of ${result.at}.`, ''];
   for (const f of result.findings) {
     lines.push(`${WORD[f.level]}  ${f.title}`);
-    if (f.level !== 'set') for (const because of f.because) lines.push(`        ${because}`);
+    if (f.level !== 'ready') for (const because of f.because) lines.push(`        ${because}`);
     if (f.mend) lines.push(`        → ${f.mend.label}`);
   }
   lines.push('', ...Object.values(result.figures).map((f) => `${f.label}: ${f.text}   (${f.formula})`), '', 'Escale advises; it never permits. Ask the local authority what holds there today.', '');

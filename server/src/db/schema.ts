@@ -23,6 +23,7 @@ export const tripConditions = pgTable('trip_conditions', {
   trip: uuid('trip').primaryKey(),
   household: uuid('household').notNull(),
   doc: doc<Record<string, unknown>>('doc').notNull(),
+  schema: integer('schema').notNull().default(1),
   updatedAt: instant('updated_at').notNull(),
 });
 
@@ -41,16 +42,17 @@ export const plan = pgTable('plan', {
   open: boolean('is_open').notNull(), createdAt: instant('created_at').notNull(), updatedAt: instant('updated_at').notNull(), deletedAt: instant('deleted_at'),
 }, (t) => [index('plan_by_household').on(t.household, t.open)]);
 
-/** What a filing was computed from and what it said; never changed. */
+/** What a filing was computed from and what it said; never changed. Read through `plans/stored`, which grows what is old. */
 export const planVersion = pgTable('plan_version', {
   plan: uuid('plan').notNull(), version: integer('version').notNull(), inputs: doc<unknown>('inputs').notNull(), assessment: doc<unknown>('assessment').notNull(), sheet: doc<unknown>('sheet').notNull(),
   contacts: doc<{ id: string; name: string; phone?: string }[]>('contacts').notNull(), skipper: text('skipper').notNull(), createdAt: instant('created_at').notNull(),
+  schema: integer('schema').notNull().default(1),
 }, (t) => [primaryKey({ columns: [t.plan, t.version] })]);
 
 /** Append-only; each row carries the hash of the one before it in its plan. */
 export const planEvent = pgTable('plan_event', {
   seq: bigserial('seq', { mode: 'number' }).primaryKey(), id: uuid('id').notNull(), plan: uuid('plan').notNull(), kind: text('kind').notNull(), at: instant('at').notNull(), madeAt: instant('made_at'),
-  data: doc<Record<string, unknown>>('data').notNull(), hash: text('hash').notNull(),
+  data: doc<Record<string, unknown>>('data').notNull(), hash: text('hash').notNull(), schema: integer('schema').notNull().default(1),
 }, (t) => [uniqueIndex('plan_event_once').on(t.id), index('plan_event_by_plan').on(t.plan, t.seq)]);
 
 export const deadline = pgTable('deadline', {

@@ -1,7 +1,7 @@
 import { and, eq } from 'drizzle-orm';
 import { v7 as uuidv7 } from 'uuid';
 import { deadlinesOf, fold, isOpen, sheetOf } from '@escale/core/floatplan';
-import type { Assessment, FileRequest, PlanDeed, PlanTimes, Shed, Trip } from '@escale/core/model';
+import { schemaOf, type Assessment, type FileRequest, type PlanDeed, type PlanTimes, type Shed, type Trip } from '@escale/core/model';
 import { assess, CATALOGUE, packsOn } from '@escale/core/trip';
 import { MS } from '@escale/core/units';
 import { Problem } from '../api/problem';
@@ -12,6 +12,7 @@ import type { Services } from '../services';
 import { appendEvent, eventsOf } from './events';
 import { writeMessages, type MessageContext } from './messages';
 import { conditionsOf, loadShed } from './shed';
+import { storedVersion } from './stored';
 import { endLinks, LINK_AFTER_END } from './tokens';
 
 type Row = typeof plan.$inferSelect;
@@ -48,7 +49,7 @@ export async function filePlan(services: Services, request: FileRequest): Promis
     const values = { household, trip: trip.id, title: trip.title, zone: draft.sheet.zone, version, open: true, updatedAt: new Date(now) };
     if (row) await tx.update(plan).set(values).where(eq(plan.id, id));
     else await tx.insert(plan).values({ ...values, id, createdAt: new Date(now) });
-    await tx.insert(planVersion).values({ plan: id, version, inputs: { trip, shed, conditions, packs: assessment.packs, core: assessment.core }, assessment, sheet: draft.sheet, contacts: draft.contacts, skipper: draft.skipper, createdAt: new Date(now) });
+    await tx.insert(planVersion).values({ plan: id, version, inputs: { trip, shed, conditions, packs: assessment.packs, core: assessment.core }, assessment, sheet: draft.sheet, contacts: draft.contacts, skipper: draft.skipper, schema: schemaOf('plan-version'), createdAt: new Date(now) });
     await appendEvent(tx, { id: request.id, plan: id, kind: row ? 'amended' : 'filed', at: now, times: draft.times, ...(request.reason ? { note: request.reason } : {}) });
     await tx.update(deadline).set({ open: false }).where(eq(deadline.plan, id));
     await tx.insert(deadline).values(deadlinesOf(draft.times).filter((d) => d.at > now || d.kind !== 'check-in').map((d) => ({ id: uuidv7(), plan: id, kind: d.kind, dueAt: new Date(d.at), promisedAt: d.promised === undefined ? null : new Date(d.promised), open: true })));
@@ -111,17 +112,16 @@ async function endPlan(tx: Db, row: Row, kind: 'closed' | 'cancelled', context: 
   await tx.update(plan).set({ open: false, updatedAt: new Date(context.now) }).where(eq(plan.id, row.id));
   await tx.update(deadline).set({ open: false }).where(eq(deadline.plan, row.id));
   await endLinks(tx, row.id, context.now + LINK_AFTER_END);
-  const [version] = await tx.select().from(planVersion).where(and(eq(planVersion.plan, row.id), eq(planVersion.version, row.version)));
+  const version = await storedVersion(tx, row.id, row.version);
   await writeMessages(tx, kind, version?.contacts ?? [], context);
 }
 
 async function skipperOf(tx: Db, row: Row): Promise<string> {
-  const [version] = await tx.select({ skipper: planVersion.skipper }).from(planVersion).where(and(eq(planVersion.plan, row.id), eq(planVersion.version, row.version)));
-  return version?.skipper ?? '';
+  return (await storedVersion(tx, row.id, row.version))?.skipper ?? '';
 }
 
 async function setTripStatus(tx: Db, trip: string, status: Trip['status'], household: string, now: number): Promise<void> {
   const [row] = await tx.select().from(thing).where(and(eq(thing.id, trip), eq(thing.household, household)));
   if (!row || row.deletedAt || row.doc.status === status) return;
-  await doCommand(tx, { id: uuidv7(), device: SERVER_DEVICE, type: 'trip', thing: trip, baseVersion: row.version, deed: { kind: 'patch', patch: [{ op: 'set', pointer: '/status', value: status }] } }, household, now);
+  await doCommand(tx, { id: uuidv7(), device: SERVER_DEVICE, type: 'trip', thing: trip, baseVersion: row.version, schema: schemaOf('trip'), deed: { kind: 'patch', patch: [{ op: 'set', pointer: '/status', value: status }] } }, household, now);
 }

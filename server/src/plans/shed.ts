@@ -1,5 +1,5 @@
 import { and, asc, eq, isNull } from 'drizzle-orm';
-import { emptyShed, evolve, SHELF, type Conditions, type Shed, type Trip } from '@escale/core/model';
+import { emptyShed, evolve, SHELF, type Conditions, type Shed, type ThingType, type Trip } from '@escale/core/model';
 import { wallToInstant } from '@escale/core/earth';
 import { MS } from '@escale/core/units';
 import { thing, tripConditions } from '../db/schema';
@@ -13,7 +13,7 @@ export async function loadShed(db: Db, household: string): Promise<{ shed: Shed;
   const trips: Trip[] = [];
   for (const row of rows) {
     // Rows were validated when they were written; `evolve` brings an old one up to today.
-    const doc = evolve(row.doc, row.schema);
+    const doc = evolve(row.type as ThingType, row.doc, row.schema);
     if (row.type === 'trip') trips.push(doc as unknown as Trip);
     else if (Object.hasOwn(SHELF, row.type)) (shed[SHELF[row.type as keyof typeof SHELF]] as unknown[]).push(doc);
   }
@@ -29,7 +29,7 @@ const AROUND = 36 * MS.hour;
  */
 export async function conditionsOf(trip: Trip, shed: Shed, { weather, clock, db }: Asked): Promise<Conditions> {
   const [brought] = db ? await db.select().from(tripConditions).where(eq(tripConditions.trip, trip.id)) : [];
-  if (brought) return brought.doc as Conditions;
+  if (brought) return evolve('conditions', brought.doc, brought.schema) as Conditions;
   const water = shed.waters.find((w) => w.id === trip.water);
   const at = water?.forecastAt ?? shed.places.find((p) => p.id === trip.launch)?.position;
   if (!at || !weather) return {};

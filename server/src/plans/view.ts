@@ -1,20 +1,22 @@
 import { and, asc, desc, eq, isNotNull } from 'drizzle-orm';
 import { deadlinesOf, fold, isOpen } from '@escale/core/floatplan';
-import type { PlanView, Sheet } from '@escale/core/model';
-import { contactToken, plan, planVersion } from '../db/schema';
+import type { PlanView } from '@escale/core/model';
+import { contactToken, plan } from '../db/schema';
 import type { Db } from '../db/open';
 import { eventsOf } from './events';
+import { storedVersion } from './stored';
 
 /** A plan as pages show it: the stored sheet, the state folded now. Nothing is reckoned again. */
 export async function viewPlan(db: Db, row: typeof plan.$inferSelect, now: number): Promise<PlanView> {
-  const [version] = await db.select().from(planVersion).where(and(eq(planVersion.plan, row.id), eq(planVersion.version, row.version)));
+  const version = await storedVersion(db, row.id, row.version);
+  if (!version) throw new Error(`plan ${row.id} has no version ${row.version}`);
   const events = await eventsOf(db, row.id);
   const { state, times, accepted } = fold(events, now);
   const opened = await db.select({ contact: contactToken.contact }).from(contactToken).where(and(eq(contactToken.plan, row.id), isNotNull(contactToken.openedAt)));
   const seen = new Set(opened.map((o) => o.contact));
   const next = isOpen(state) ? deadlinesOf(times).filter((d) => d.at > now).sort((a, b) => a.at - b.at)[0] : undefined;
   return {
-    id: row.id, trip: row.trip, version: row.version, title: row.title, state, zone: row.zone, times, sheet: version.sheet as Sheet, events,
+    id: row.id, trip: row.trip, version: row.version, title: row.title, state, zone: row.zone, times, sheet: version.sheet, events,
     contacts: version.contacts.map((c) => ({ id: c.id, name: c.name, accepted: accepted.has(c.id), opened: seen.has(c.id) })),
     ...(next ? { nextDeadline: { kind: next.kind, at: next.promised ?? next.at } } : {}),
   };

@@ -1,10 +1,11 @@
 import { and, asc, eq, isNull, lte } from 'drizzle-orm';
 import { checkInKept, fold, isOpen } from '@escale/core/floatplan';
-import type { PlanEvent, Sheet } from '@escale/core/model';
-import { deadline, message, plan, planVersion } from '../db/schema';
+import type { PlanEvent } from '@escale/core/model';
+import { deadline, message, plan } from '../db/schema';
 import type { Db } from '../db/open';
 import { appendEvent, eventsOf } from '../plans/events';
 import { LINK, writeMessages, type MessageContext } from '../plans/messages';
+import { storedVersion } from '../plans/stored';
 import type { Services } from '../services';
 
 const AT_ONCE = 50;
@@ -33,10 +34,11 @@ async function actOn(tx: Db, { household, base }: Services, due: typeof deadline
   const events = await eventsOf(tx, row.id);
   const { state, times } = fold(events, now);
   if (!isOpen(state)) return;
-  const [version] = await tx.select().from(planVersion).where(and(eq(planVersion.plan, row.id), eq(planVersion.version, row.version)));
+  const version = await storedVersion(tx, row.id, row.version);
+  if (!version) throw new Error(`plan ${row.id} has no version ${row.version}`);
   const context: MessageContext = { plan: row.id, household: row.household ?? household, base, zone: row.zone, title: row.title, skipper: version.skipper, times, now };
   const crew = [{ name: version.skipper }];
-  const sheet = version.sheet as Sheet;
+  const { sheet } = version;
   if (due.kind === 'check-in') {
     // Once the plan is overdue a missed check-in is no news any more.
     if (state === 'overdue' || state === 'alarm' || wasKept(events, times, due.promisedAt)) return;

@@ -16,6 +16,8 @@ export const RULE_WORDS = {
   'because.may-last': 'When the trip ends is not known; it may last until then.',
   'because.displaced': '{pack} stands in its place here.',
   'because.always': 'Holds for every boat.',
+  'because.unit': '{fact}: compared in “{unit}”, a unit that is not known here.',
+  'because.too-much': 'Asks for more than can be looked at: not settled.',
   'value.yes': 'yes', 'value.no': 'no', 'value.range': '{low} to {high}',
   'value.length': '{v:length}', 'value.temperature': '{v:temperature}', 'value.duration': '{v:duration}', 'value.distance': '{v:distance}', 'value.power': '{v:power}', 'value.speed': '{v:speed}', 'value.age': '{v:count} years', 'value.plain': '{v}',
   'fact.boat.kind': 'Kind of boat', 'fact.boat.length': 'Length', 'fact.boat.motor': 'Has a motor', 'fact.boat.sail': 'Has a sail', 'fact.boat.manual': 'Moved by hand or foot alone',

@@ -1,0 +1,12 @@
+/** Where each type of thing stands in a shed. */
+export const SHELF = {
+  boat: 'boats',
+  person: 'people',
+  gear: 'gear',
+  place: 'places',
+  water: 'waters',
+  contact: 'contacts',
+  debrief: 'debriefs',
+  run: 'runs',
+  pack: 'packs',
+} as const;
