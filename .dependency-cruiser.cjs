@@ -1,5 +1,8 @@
 // The floors of core, from the ground up, and the doors between the rooms. A room imports only from rooms that stand earlier in the list.
-const FLOORS = ['units', 'model', 'sources', 'say', 'earth', 'water', 'boat', 'body', 'passage', 'signals', 'rules', 'kit', 'hold', 'recover', 'ramp', 'procedure', 'floatplan', 'whatif', 'formats', 'trip'];
+const FLOORS = [
+  'numeric', 'units', 'model', 'sources', 'say', 'verdict', 'earth', 'water', 'boat', 'body', 'passage', 'signals', 'rules', 'kit',
+  'hold', 'recover', 'ramp', 'procedure', 'floatplan', 'formats', 'logbook', 'trip', 'whatif',
+];
 const source = '(?<!\\.test)\\.tsx?$';
 
 const floors = FLOORS.map((room, i) => ({

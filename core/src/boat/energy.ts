@@ -1,4 +1,5 @@
 import type { Boat } from '../model';
+import { brent } from '../numeric';
 import { FOOT, HORSEPOWER, HOUR, KNOT, MILES_AN_HOUR, POUND, US_GALLON } from '../units';
 
 /** What is kept back: of fuel a third for out, a third for home, a third in reserve (source `thirds`). */
@@ -90,14 +91,12 @@ const CRUISE_SHARE = 0.6;
  * an estimate. @param power effective watts, wind m/s at the boats, boats how many move @returns m/s, 0 under a third of a knot: that is holding, not towing
  */
 export function towingSpeed(power: number, wind: number, boats: number): number {
-  let low = 0, high = 5;
-  for (let i = 0; i < 40; i += 1) {
-    const v = (low + high) / 2;
-    if (v * boats * (DRAG.water * v * v + DRAG.air * (v + wind) ** 2) < power) low = v;
-    else high = v;
-  }
-  return low < NO_WAY ? 0 : low;
+  const asked = (v: number) => v * boats * (DRAG.water * v * v + DRAG.air * (v + wind) ** 2);
+  const made = asked(FASTEST) <= power ? FASTEST : brent((v) => asked(v) - power, 0, FASTEST);
+  return made < NO_WAY ? 0 : made;
 }
+/** Nothing is paddled faster, m/s. */
+const FASTEST = 5;
 const NO_WAY = KNOT / 3;
 export const DRAG = { water: 3.77, air: 0.306 } as const;
 /** Effective watts of one paddler: 30 to 50 for recreation (source `paddle-power`). */

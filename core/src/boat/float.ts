@@ -1,3 +1,4 @@
+import { addUnder, reach, solve3, type Moments } from '../numeric';
 import type { Hull, Strip } from './hull';
 
 /** The sea as seen from the boat: height of the water over the keel at (0, 0), and its slopes forward and to port. */
@@ -8,38 +9,23 @@ export interface Body { strips: readonly Strip[]; share: number }
 
 export interface Displaced { volume: number; x: number; y: number; z: number }
 
-/**
- * Volume below a plane (m³) and its first moments, added to `sum`: what of each outline is under water, by Green's theorem
- * about a point on the surface, where the parts that run along the surface come to nothing.
- */
+/** Volume below a plane (m³) and its first moments, added to `sum`: what of each outline is under water. */
 function addBelow(strips: readonly Strip[], share: number, { h, t, s }: Plane, sum: Displaced): void {
   for (const { x, width, rings } of strips) {
     const surface = h + t * x;
     for (const ring of rings) {
-      let area = 0, my = 0, mz = 0;
-      let py = ring[ring.length - 2], pz = ring[ring.length - 1] - surface, pd = pz - s * py;
-      for (let i = 0; i < ring.length; i += 2) {
-        const qy = ring[i], qz = ring[i + 1] - surface, qd = qz - s * qy;
-        if (pd <= 0 || qd <= 0) {
-          const cut = pd > 0 || qd > 0 ? pd / (pd - qd) : 0, cy = py + cut * (qy - py), cz = pz + cut * (qz - pz);
-          const ay = pd > 0 ? cy : py, az = pd > 0 ? cz : pz, by = qd > 0 ? cy : qy, bz = qd > 0 ? cz : qz;
-          const cross = ay * bz - by * az;
-          area += cross;
-          my += (ay + by) * cross;
-          mz += (az + bz) * cross;
-        }
-        py = qy;
-        pz = qz;
-        pd = qd;
-      }
-      const volume = (area / 2) * width * share;
+      cut.area = cut.y = cut.z = 0;
+      addUnder(ring, surface, s, cut);
+      const volume = cut.area * width * share;
       sum.volume += volume;
       sum.x += volume * x;
-      sum.y += (my / 6) * width * share;
-      sum.z += (mz / 6) * width * share + volume * surface;
+      sum.y += cut.y * width * share;
+      sum.z += cut.z * width * share + volume * surface;
     }
   }
 }
+/** One for all rings: a balance looks at tens of thousands. */
+const cut: Moments = { area: 0, y: 0, z: 0 };
 
 /** Volume of bodies below a plane and where its centre lies. */
 export function below(bodies: readonly Body[], plane: Plane): Displaced {
@@ -178,29 +164,12 @@ function floating({ bodies, length, beam }: Bearing, plane: Plane, [byVolume, al
 function draughtFor(bodies: readonly Body[], volume: number): number {
   let high = 0;
   for (const { strips } of bodies) for (const { rings } of strips) for (const ring of rings) for (let i = 1; i < ring.length; i += 2) high = Math.max(high, ring[i]);
-  return heightFor((h) => below(bodies, { h, t: 0, s: 0 }).volume, volume, 0, high, high / 2, volume * 1e-3);
-}
-
-/** Where a volume that grows with height reaches a value: secant steps inside a bracket that halves where they leave it. */
-function heightFor(volumeAt: (h: number) => number, volume: number, from: number, to: number, start: number, close: number): number {
-  let [low, high, h] = [from, to, start];
-  let held = volumeAt(h), slope = 0;
-  for (let i = 0; i < 60 && Math.abs(held - volume) > close; i += 1) {
-    if (held < volume) low = h;
-    else high = h;
-    if (slope <= 0) slope = (volumeAt(h + 1e-4) - held) / 1e-4;
-    const next = slope > 0 ? h + (volume - held) / slope : NaN;
-    const step = next > low && next < high ? next : (low + high) / 2;
-    const then = volumeAt(step);
-    slope = (then - held) / (step - h);
-    [h, held] = [step, then];
-  }
-  return h;
+  return reach((h) => below(bodies, { h, t: 0, s: 0 }).volume, volume, 0, high, high / 2, volume * 1e-3);
 }
 
 /** Water of a volume at rest inside, its surface parallel to the sea: where it stands over (0, 0) and where its centre lies. */
 export function pooled({ space, volume }: NonNullable<Bearing['inside']>, { t, s }: Omit<Plane, 'h'>, from: number, length: number): Displaced & { h: number } {
-  const h = heightFor((at) => below(space, { h: at, t, s }).volume, volume, -length, length, from, 1e-12);
+  const h = reach((at) => below(space, { h: at, t, s }).volume, volume, -length, length, from, 1e-12);
   return { ...below(space, { h, t, s }), h };
 }
 
@@ -211,13 +180,6 @@ function slopes(residual: (plane: Plane) => [number, number, number], at: Plane,
     for (let row = 0; row < 3; row += 1) rows[row][column] = (moved[row] - r[row]) / STEP;
   });
   return rows;
-}
-
-/** Cramer's rule for three unknowns; undefined where the rows hang together. */
-function solve3([[a, b, c], [d, e, f], [g, h, i]]: number[][], [p, q, r]: number[]): [number, number, number] | undefined {
-  const det = a * (e * i - f * h) - b * (d * i - f * g) + c * (d * h - e * g);
-  if (Math.abs(det) < 1e-14) return undefined;
-  return [(p * (e * i - f * h) - b * (q * i - f * r) + c * (q * h - e * r)) / det, (a * (q * i - f * r) - p * (d * i - f * g) + c * (d * r - q * g)) / det, (a * (e * r - q * h) - b * (d * r - q * g) + p * (d * h - e * g)) / det];
 }
 
 export interface Freeboards { bow: number; stern: number; lowest: number; /** Where the lowest point stands. */ at: { x: number; y: number } }

@@ -16,7 +16,6 @@ import {
   leak as leakOf,
   orifice,
   overEdge,
-  rk4,
   shutHull,
   spaceOf,
   submergedShare,
@@ -68,18 +67,6 @@ describe('water through a hole', () => {
     }), { numRuns: runs(60) });
   });
   test('no head, no flow', () => expect([orifice(0.1, 0, 0.6), orifice(0.1, -1, 0.6), overEdge(1, -0.1)]).toEqual([0, 0, 0]));
-});
-
-describe('the step of Runge and Kutta', () => {
-  check('closed form', { title: 'dy/dt = −y gives e^−t' }, 'fourth order: a tenth of the step is ten thousand times as near', () => {
-    const off = (n: number) => { let y = 1; for (let i = 0; i < n; i += 1) y = rk4((_t, v) => -v, i / n, y, 1 / n); return Math.abs(y - Math.exp(-1)); };
-    expect(off(2) / off(20)).toBeGreaterThan(8_000);
-  });
-  check('closed form', { title: 'A tank that empties through a hole: √h falls evenly' }, 'dh/dt = −k√h reaches (√h0 − kt/2)²', () => {
-    let h = 1;
-    for (let i = 0; i < 100; i += 1) h = rk4((_t, v) => -0.5 * Math.sqrt(Math.max(0, v)), i / 100, h, 1 / 100);
-    expect(h).toBeCloseTo((1 - 0.25) ** 2, 6);
-  });
 });
 
 describe('a leak', () => {

@@ -1,4 +1,5 @@
 import type { Boat } from '../model';
+import { bisect, rk4, simpson } from '../numeric';
 import { equilibrium, freeboards, pooled, whole, type Body, type Floating, type Weight } from './float';
 import { sheerAt, type Hull } from './hull';
 
@@ -42,16 +43,10 @@ export function washOver(width: number, free: number, sea: number): number {
   const spread = sea / 4;
   if (spread <= 0) return overEdge(width, -free);
   const from = Math.max(free / spread, -TAIL);
-  // Simpson's rule; beyond six spreads nothing comes.
-  const step = Math.max(0, TAIL - from) / WASH_STEPS;
-  let sum = 0;
-  for (let i = 0; i <= WASH_STEPS; i += 1) {
-    const u = from + i * step;
-    const weight = i === 0 || i === WASH_STEPS ? 1 : i % 2 === 1 ? 4 : 2;
-    const density = Math.exp((-u * u) / 2) / Math.sqrt(2 * Math.PI);
-    sum += weight * overEdge(width, u * spread - free) * density;
-  }
-  return (sum * step) / 3;
+  // Beyond six spreads nothing comes.
+  const density = (u: number) => Math.exp((-u * u) / 2) / Math.sqrt(2 * Math.PI);
+  const flow = (u: number) => overEdge(width, u * spread - free) * density(u);
+  return simpson(flow, from, Math.max(from, TAIL), WASH_STEPS);
 }
 const TAIL = 6,
   WASH_STEPS = 40;
@@ -170,15 +165,14 @@ export function leak({ hull, hole, space, weight, density, relief, sea }: Leakin
   if (stages.length === 0) return { inflow: 0, third: 0, swamped: 0, end, aboard: 0 };
   if (room === 0) return { inflow: 0, end, aboard: 0 };
   // Between the last amount that she bears and the first that she does not, by halving.
-  let [bears, not] = [stages[stages.length - 1].volume, (room * stages.length) / (STAGES - 1)];
-  for (let i = 0; end !== 'holds' && i < HALVINGS; i += 1) {
-    const stage = staged((bears + not) / 2);
-    if (typeof stage === 'string') [not, end] = [(bears + not) / 2, stage];
-    else {
-      bears = stage.volume;
-      stages.push(stage);
-    }
-  }
+  const bears = (volume: number) => {
+    const stage = staged(volume);
+    if (typeof stage === 'string') end = stage;
+    else stages.push(stage);
+    return typeof stage !== 'string';
+  };
+  const most = stages[stages.length - 1].volume;
+  if (end !== 'holds') bisect(bears, most, (room * stages.length) / (STAGES - 1), HALVINGS);
   return fill(stages, { hole, room, relief, sea: sea * data.wash.rides }, data, end);
 }
 
@@ -235,12 +229,3 @@ function fill(
 
 const crossing = (at: number, step: number, from: number, to: number, level: number) =>
   at + (to > from ? ((level - from) / (to - from)) * step : 0);
-
-/** One step of the classic fourth-order method of Runge and Kutta for dy/dt = f(t, y). */
-export function rk4(f: (t: number, y: number) => number, t: number, y: number, dt: number): number {
-  const k1 = f(t, y),
-    k2 = f(t + dt / 2, y + (dt / 2) * k1),
-    k3 = f(t + dt / 2, y + (dt / 2) * k2),
-    k4 = f(t + dt, y + dt * k3);
-  return y + (dt / 6) * (k1 + 2 * k2 + 2 * k3 + k4);
-}
