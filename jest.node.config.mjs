@@ -4,5 +4,5 @@ export default {
   transform: { '^.+\\.ts$': ['babel-jest', { babelrc: false, configFile: false, presets: [['@babel/preset-typescript', { onlyRemoveTypeImports: false }]] }] },
   setupFiles: ['<rootDir>/core/test/setup.ts'],
   globalSetup: '<rootDir>/server/test/template.mjs',
-  moduleNameMapper: { '^astronomy-engine$': '<rootDir>/node_modules/astronomy-engine/astronomy.js', '^@escale/core/formats/(pointer|calendar|gear-csv|pack)$': '<rootDir>/core/src/formats/$1.ts', '^@escale/core/data/(.*)$': '<rootDir>/core/data/$1', '^@escale/core/(.*)$': '<rootDir>/core/src/$1/index.ts' },
+  moduleNameMapper: { '^astronomy-engine$': '<rootDir>/node_modules/astronomy-engine/astronomy.js', '^@escale/core/data/(.*)$': '<rootDir>/core/data/$1', '^@escale/core/([a-z]+)/([a-z-]+)$': '<rootDir>/core/src/$1/$2.ts', '^@escale/core/(.*)$': '<rootDir>/core/src/$1/index.ts' },
 };

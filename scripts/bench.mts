@@ -4,11 +4,11 @@ import { Engine } from 'json-rules-engine';
 import { getTimes } from 'suncalc';
 import { dayLight, solarNoon } from '../core/src/earth';
 import { demoBundle } from '../core/src/formats';
-import { afloat, holesOf, hullOf, leak, placed, spaceOf } from '../core/src/boat';
-import { matchKit } from '../core/src/kit';
+import { afloat, holesOf, hullOf, leak, placed, spaceOf, FLOODING } from '../core/src/boat';
+import { matchKit, CATALOGUE } from '../core/src/kit';
 import type { Capability, Condition, GearItem, RulePack } from '../core/src/model';
-import { applyPacks, evaluate } from '../core/src/rules';
-import { assess, CATALOGUE, FLOODING, FLOTATION, HULLS, packsFor, prepare, sweep, type AssessInput } from '../core/src/trip';
+import { applyPacks, evaluate, packsFor } from '../core/src/rules';
+import { assess, prepare, sweep, type AssessInput } from '../core/src/trip';
 import { tideOf } from '../core/src/water';
 import { conditionsOf } from '../server/src/plans/shed';
 import { simulatedWeather } from '../server/src/standins/weather';
@@ -57,12 +57,12 @@ bench('prepared.at(), another minute each time', 800, () => prepared.at(prepared
 bench('sweep of a day, 108 departures', 12, () => sweep(input, prepared.leave! - 6 * 36e5, prepared.leave! + 12 * 36e5));
 
 const boat = bundle.shed.boats.find((b) => b.id === trip.boat)!;
-const hull = hullOf(boat, HULLS)!, people = trip.crew.flatMap((c) => bundle.shed.people.find((p) => p.id === c.person) ?? []);
+const hull = hullOf(boat)!, people = trip.crew.flatMap((c) => bundle.shed.people.find((p) => p.id === c.person) ?? []);
 let nudge = 0;
 const moved = () => placed({ ...trip, crew: trip.crew.map((c, i) => (i === 1 ? { ...c, seat: { x: 0.2 + ((nudge += 1) % 50) / 100, y: 0.5 } } : c)) }, people, hull);
 bench('how she lies: one balance, heaviest demo boat', 400, () => afloat(boat, hull, moved(), 1025));
-const hole = holesOf(boat, hull, FLOODING)[0];
-bench('one leak, 14 amounts balanced with free water', 40, () => leak({ hull, hole, space: spaceOf(boat, hull, hole, FLOTATION), weight: afloat(boat, hull, moved(), 1025).weight, density: 1025, relief: { pump: 0, bailers: 0 }, sea: FLOODING.wash.usual }, FLOODING));
+const hole = holesOf(boat, hull)[0];
+bench('one leak, 14 amounts balanced with free water', 40, () => leak({ hull, hole, space: spaceOf(boat, hull, hole), weight: afloat(boat, hull, moved(), 1025).weight, density: 1025, relief: { pump: 0, bailers: 0 }, sea: FLOODING.wash.usual }));
 
 const position = { lat: 41.2, lon: -29.5 };
 let day = 0;

@@ -3,13 +3,15 @@ import { applyPatch } from '@escale/core/formats/pointer';
 import frozenThings from '../../core/src/model/frozen/things-1.json';
 import { demoBundle } from '@escale/core/formats';
 import { THINGS, type Mend } from '@escale/core/model';
-import { assess, CATALOGUE, packsFor } from '@escale/core/trip';
+import { assess } from '@escale/core/trip';
 import { fresh, type fakeServer, NOW, TRIP } from '../test/world';
 import { SECTIONS } from '../features/trip/sections';
 import { outbox } from './store';
 import { change, create, flush, giveUp, insist, newId, remove, settle, tick } from './send';
 import { heldOf, inverseOf, overlay, readThings, withBasis, type Held, type ThingsAnswer } from './things';
 import { fieldHref, mendHref } from './where';
+import { CATALOGUE } from '@escale/core/kit';
+import { packsFor } from '@escale/core/rules';
 
 let server: ReturnType<typeof fakeServer>;
 beforeEach(async () => {

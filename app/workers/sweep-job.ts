@@ -1,4 +1,6 @@
-import { CATALOGUE, packsOn, sweep, type AssessInput, type Departure } from '@escale/core/trip';
+import { sweep, type AssessInput, type Departure } from '@escale/core/trip';
+import { CATALOGUE } from '@escale/core/kit';
+import { packsOn } from '@escale/core/rules';
 
 /** What is posted to the worker: validated before it was posted. Packs and catalogue ship with the worker itself. */
 export interface SweepJob { input: Pick<AssessInput, 'trip' | 'shed' | 'conditions' | 'now'>; from: number; until: number; step: number }

@@ -1,7 +1,8 @@
 import type { Boat, Finding, GearItem, Level, Person, Trip, Water } from '../src/model';
 import { render } from '../src/say';
-import { assess, packsFor, type AssessInput } from '../src/trip';
+import { assess, type AssessInput } from '../src/trip';
 import { aBoat, aPerson, aPlace, aWater, inputOf, steady } from './demo';
+import { packsFor } from '../src/rules';
 
 export interface Aboard {
   boat?: Partial<Boat>;

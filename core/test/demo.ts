@@ -1,6 +1,8 @@
 import { demoBundle } from '../src/formats';
 import type { Boat, Forecast, GearItem, Person, Place, Trip, Water } from '../src/model';
-import { CATALOGUE, packsFor, type AssessInput } from '../src/trip';
+import { type AssessInput } from '../src/trip';
+import { CATALOGUE } from '../src/kit';
+import { packsFor } from '../src/rules';
 
 /** The demo on a fixed day: what tests and pictures look at. */
 export const NOW = Date.UTC(2026, 4, 11, 15);

@@ -1,7 +1,10 @@
-import { startBoat } from '../src/boat';
 import type { Boat, Person, Trip } from '../src/model';
-import { CATALOGUE, packsFor, STARTING_POINTS, STARTING_SETS, type AssessInput } from '../src/trip';
+import { type AssessInput } from '../src/trip';
 import { anItem, aPerson, aPlace, aWater, NOW, steady } from './demo';
+import { startBoat, STARTING_POINTS } from '../src/boat/start';
+import { CATALOGUE } from '../src/kit';
+import { packsFor } from '../src/rules';
+import { STARTING_SETS } from '../src/kit/starting-sets';
 
 /** Everything that a starting point guessed, said: what an owner who looked would have entered. */
 export const stated = ({ basis: _guesses, ...boat }: Boat): Boat => boat;

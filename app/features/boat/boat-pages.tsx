@@ -2,7 +2,6 @@ import { View } from 'react-native';
 import { Link, useLocalSearchParams, useRouter } from 'expo-router';
 import { startCard } from '@escale/core/boat';
 import { render } from '@escale/core/say';
-import { HANDOVER } from '@escale/core/trip';
 import { Button, Row } from '../../ui/button';
 import { Page } from '../../ui/page';
 import { T } from '../../ui/text';
@@ -13,6 +12,7 @@ import { useReader } from '../../data/settings';
 import type { Held } from '../../data/things';
 import { thingHref } from '../../data/where';
 import { ThingForm } from '../forms/thing-form';
+import { HANDOVER } from '@escale/core/boat/handover';
 
 function useBoat(): Held<'boat'> | undefined {
   const { boat } = useLocalSearchParams<{ boat?: string }>();

@@ -4,7 +4,6 @@ import { Link } from 'expo-router';
 import Svg, { G, Line, Path, Text as SvgText } from 'react-native-svg';
 import { hullOf } from '@escale/core/boat';
 import type { Boat } from '@escale/core/model';
-import { HULLS } from '@escale/core/trip';
 import { format } from '@escale/core/units';
 import { Choice } from '../../ui/choice';
 import { T } from '../../ui/text';
@@ -51,7 +50,7 @@ const HIGH = 190, MARGIN = 26;
 /** From above with length and beam, from the side with depth: lines with letters where the tape goes. */
 function Drawing({ boat, p }: { boat: Boat; p: Palette }) {
   const [width, setWidth] = useState(360);
-  const hull = hullOf(boat, HULLS);
+  const hull = hullOf(boat);
   if (!hull) return null;
   const per = Math.min((width - 2 * MARGIN) / hull.length, 84 / hull.beam);
   const left = (width - hull.length * per) / 2, x = (m: number) => left + m * per;

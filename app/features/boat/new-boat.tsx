@@ -3,9 +3,9 @@ import { Pressable, View } from 'react-native';
 import { useRouter } from 'expo-router';
 import Svg from 'react-native-svg';
 import { TextInput } from 'react-native-paper';
-import { hullOf, startBoat, type StartingPoint } from '@escale/core/boat';
+import { hullOf, HULLS } from '@escale/core/boat';
+import type { StartingPoint } from '@escale/core/model';
 import { CRAFT, type Craft } from '@escale/core/model/lists';
-import { HULLS, STARTING_POINTS } from '@escale/core/trip';
 import { format } from '@escale/core/units';
 import { Button, Row } from '../../ui/button';
 import { Choice } from '../../ui/choice';
@@ -14,6 +14,7 @@ import { usePalette } from '../../ui/theme';
 import { useReader } from '../../data/settings';
 import { create, newId } from '../../data/send';
 import { HullShape } from '../load/hull-shape';
+import { startBoat, STARTING_POINTS } from '@escale/core/boat/start';
 
 const KINDS = Object.entries(CRAFT).map(([value, label]) => ({ value, label }));
 

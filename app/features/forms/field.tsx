@@ -4,7 +4,6 @@ import { HelperText, TextInput } from 'react-native-paper';
 import { useController, useFieldArray, useFormContext, type FieldErrors } from 'react-hook-form';
 import type * as z from 'zod';
 import type { ThingType } from '@escale/core/model';
-import { CATALOGUE } from '@escale/core/trip';
 import { format, fromSI, toSI, unitOf, type Quantity, type UnitSystem } from '@escale/core/units';
 import { Button, Row } from '../../ui/button';
 import { Choice } from '../../ui/choice';
@@ -16,6 +15,7 @@ import { useSettings } from '../../data/settings';
 import { fieldId } from '../../data/where';
 import { DateField } from './date-field';
 import { blankOf, fieldsOf, shapeOf, type Shape } from './schema';
+import { CATALOGUE } from '@escale/core/kit';
 
 export interface FieldProps {
   /** Dotted name of React Hook Form; its pointer is the same with slashes. */

@@ -3,11 +3,10 @@ import { useRouter } from 'expo-router';
 import { positionText } from '@escale/core/floatplan';
 import type { Boat } from '@escale/core/model';
 import { CRAFT } from '@escale/core/model/lists';
-import { proceduresFor, stepStates, type Procedure } from '@escale/core/procedure';
+import { proceduresFor, stepStates, type Procedure, PROCEDURES } from '@escale/core/procedure';
 import { plannedPosition } from '@escale/core/passage';
-import { clock, render } from '@escale/core/say';
+import { clock, phrase, render } from '@escale/core/say';
 import { jacketsOf, mayday, type Spot } from '@escale/core/signals';
-import { kindsSupplying, PROCEDURES } from '@escale/core/trip';
 import { MS } from '@escale/core/units';
 import { useNow } from '../../data/hooks';
 import { Button, Row } from '../../ui/button';
@@ -16,6 +15,7 @@ import { usePalette } from '../../ui/theme';
 import { useTrip } from '../trip/use-trip';
 import { useHere, type Here } from './here';
 import { useRun } from './use-run';
+import { kindsSupplying } from '@escale/core/kit';
 
 /** What a searcher can see, hear or receive. */
 const SIGNALS = kindsSupplying('sound', 'pyro-day', 'pyro-night', 'flag-day', 'electric-night', 'locate', 'mirror', 'white-light');
@@ -40,19 +40,19 @@ function Group({ group, none }: { group: Procedure['group']; none: string }) {
 function ProcedureCard({ procedure }: { procedure: Procedure }) {
   const p = usePalette();
   const router = useRouter();
-  const { trip } = useTrip();
+  const { trip, reader } = useTrip();
   const { held, ticks } = useRun(procedure.id, trip.id);
   const states = stepStates(procedure.steps, ticks);
   const done = procedure.steps.filter((s) => states.get(s.id)?.done).length;
   return (
     <View style={{ gap: 8 }}>
       <T as="section" heading={3}>{procedure.title}</T>
-      {procedure.stopIf ? <T as="soft">Stay ashore if: {procedure.stopIf}</T> : null}
+      {procedure.stopIf ? <T as="soft">Stay ashore if: {render(procedure.stopIf, reader)}</T> : null}
       <Button kind="main" wet onPress={() => router.push(`/trips/${trip.id}/run/${procedure.id}`)}>{held ? `Go on, ${done} of ${procedure.steps.length}` : 'Start'}</Button>
       {procedure.steps.map((step) => (
         <View key={step.id} style={{ flexDirection: 'row', gap: 10, paddingVertical: 6, borderBottomWidth: 1, borderColor: p.line }}>
           <T as="strong" style={{ width: 24 }}>{states.get(step.id)?.done ? '✓' : step.n}</T>
-          <View style={{ flex: 1 }}><T>{step.what}</T><T as="small">{step.why}{step.second ? ' Looked at twice.' : ''}</T></View>
+          <View style={{ flex: 1 }}><T>{render(step.what, reader)}</T><T as="small">{render(step.second ? phrase('procedure.twice', { why: step.why }) : step.why, reader)}</T></View>
         </View>
       ))}
       {procedure.schools?.map((school) => <View key={school.question} style={{ gap: 2 }}><T as="strong">{school.question}</T>{school.sides.map((side) => <T key={side} as="soft">{side}</T>)}</View>)}
@@ -63,7 +63,7 @@ function ProcedureCard({ procedure }: { procedure: Procedure }) {
 /** What to do in the first ten seconds, and the words to say with boat, people and place filled in. */
 export function TroubleSection() {
   const router = useRouter();
-  const { trip, shed, assessment } = useTrip();
+  const { trip, shed, assessment, reader } = useTrip();
   const p = usePalette();
   const found = useProcedures('trouble');
   const boat = shed.boats.find((b) => b.id === trip.boat);
@@ -75,7 +75,7 @@ export function TroubleSection() {
       {found.map((made) => (
         <View key={made.id} style={{ gap: 8, borderWidth: 2, borderColor: p.ink, padding: 12 }}>
           <T as="section" heading={3}>{made.title}</T>
-          <T style={{ fontSize: 19, lineHeight: 26 }}>{made.steps[0]?.what}</T>
+          <T style={{ fontSize: 19, lineHeight: 26 }}>{made.steps[0] ? render(made.steps[0].what, reader) : null}</T>
           <Button kind="main" wet onPress={() => router.push(`/trips/${trip.id}/run/${made.id}`)}>All steps</Button>
         </View>
       ))}

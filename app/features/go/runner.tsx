@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { ScrollView, View } from 'react-native';
 import type { Procedure, Step } from '@escale/core/procedure';
 import { stepStates } from '@escale/core/procedure';
+import { render, type Reader } from '@escale/core/say';
 import { Button, Row } from '../../ui/button';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
@@ -12,12 +13,13 @@ interface Props {
   run: ReturnType<typeof useRun>;
   now: number;
   leave: () => void;
+  reader: Reader;
   /** Who else is there to look a second time: names, by id. */
   others?: { id: string; name: string }[];
 }
 
 /** One big step at a time, with wet hands. What has sunk boats is looked at twice; what can't be done now stays open. */
-export function Runner({ procedure, run, now, leave, others = [] }: Props) {
+export function Runner({ procedure, run, now, leave, reader, others = [] }: Props) {
   const p = usePalette();
   const [back, setBack] = useState<string>();
   const states = stepStates(procedure.steps, run.ticks);
@@ -36,7 +38,7 @@ export function Runner({ procedure, run, now, leave, others = [] }: Props) {
     return (
       <Stage title={procedure.title} leave={leave}>
         <T as="title" style={{ fontSize: 30, lineHeight: 36 }}>{procedure.steps.length} steps for this boat and this hour</T>
-        {procedure.stopIf ? <View style={{ borderLeftWidth: 8, borderColor: p.ink, paddingLeft: 12 }}><T as="section">Stay ashore if</T><T style={{ fontSize: 18, lineHeight: 25 }}>{procedure.stopIf}</T></View> : null}
+        {procedure.stopIf ? <View style={{ borderLeftWidth: 8, borderColor: p.ink, paddingLeft: 12 }}><T as="section">Stay ashore if</T><T style={{ fontSize: 18, lineHeight: 25 }}>{render(procedure.stopIf, reader)}</T></View> : null}
         <View style={{ flex: 1 }} />
         <Button kind="main" wet once onPress={() => void run.begin(now)}>Begin</Button>
       </Stage>
@@ -46,13 +48,13 @@ export function Runner({ procedure, run, now, leave, others = [] }: Props) {
     return (
       <Stage title={procedure.title} leave={leave}>
         <T as="title" style={{ fontSize: 30, lineHeight: 36 }}>{open.length === 0 ? 'All done.' : `${open.length} steps still open`}</T>
-        <T style={{ fontSize: 18 }}>{open.length === 0 ? 'Every step was ticked; what asks for it was looked at again, later or by another eye.' : open.map((s) => s.what).join(' ')}</T>
+        <T style={{ fontSize: 18 }}>{open.length === 0 ? 'Every step was ticked; what asks for it was looked at again, later or by another eye.' : open.map((s) => render(s.what, reader)).join(' ')}</T>
         <View style={{ flex: 1 }} />
         <Button kind="main" wet onPress={() => { void run.end(now); leave(); }}>Close</Button>
       </Stage>
     );
   }
-  return <StepView key={next.id + String(states.get(next.id)?.wantsSecond)} step={next} done={done} open={open} {...{ procedure, run, now, leave, others }} second={states.get(next.id)?.wantsSecond === true} againFrom={states.get(next.id)?.againFrom} locked={open.filter((s) => states.get(s.id)?.blockedBy.includes(next.id)).map((s) => s.what)} putOff={skipped.has(next.id)} choose={setBack} />;
+  return <StepView key={next.id + String(states.get(next.id)?.wantsSecond)} step={next} done={done} open={open} {...{ procedure, run, now, leave, reader, others }} second={states.get(next.id)?.wantsSecond === true} againFrom={states.get(next.id)?.againFrom} locked={open.filter((s) => states.get(s.id)?.blockedBy.includes(next.id)).map((s) => render(s.what, reader))} putOff={skipped.has(next.id)} choose={setBack} />;
 }
 
 interface StepProps extends Props {
@@ -68,7 +70,7 @@ interface StepProps extends Props {
   choose: (id: string) => void;
 }
 
-function StepView({ step, procedure, run, now, leave, others = [], second, againFrom, locked, putOff, done, open, choose }: StepProps) {
+function StepView({ step, procedure, run, now, leave, reader, others = [], second, againFrom, locked, putOff, done, open, choose }: StepProps) {
   const p = usePalette();
   const [list, setList] = useState(false);
   const at = new Date(now).toISOString();
@@ -77,13 +79,13 @@ function StepView({ step, procedure, run, now, leave, others = [], second, again
   return (
     <Stage title={procedure.title} leave={leave} note={`${done} of ${procedure.steps.length} done`}>
       {second ? <T as="section" style={{ borderWidth: 2, borderColor: p.ink, padding: 8, alignSelf: 'flex-start' }}>Second look, by another eye or later by yours</T> : putOff ? <T as="section">Put off before</T> : null}
-      <T as="title" heading={2} style={{ fontSize: 32, lineHeight: 40 }}>{step.what}</T>
-      <T style={{ fontSize: 19, lineHeight: 27 }}>{step.why}</T>
-      {step.danger ? <T as="strong" style={{ fontSize: 18, lineHeight: 25 }}>{step.danger}</T> : null}
+      <T as="title" heading={2} style={{ fontSize: 32, lineHeight: 40 }}>{render(step.what, reader)}</T>
+      <T style={{ fontSize: 19, lineHeight: 27 }}>{render(step.why, reader)}</T>
+      {step.danger ? <T as="strong" style={{ fontSize: 18, lineHeight: 25 }}>{render(step.danger, reader)}</T> : null}
       {step.who ? <T as="soft">{step.who}</T> : null}
       {locked.length > 0 ? <T as="soft">Until then this stays locked: {locked.join(' ')}</T> : null}
       {early ? <T as="soft" role="status">Your own eye looks again in {Math.ceil((againFrom - now) / 1000)} s; another’s may now.</T> : null}
-      {list ? open.map((s) => <Button key={s.id} kind="quiet" onPress={() => choose(s.id)}>{s.what}</Button>) : null}
+      {list ? open.map((s) => <Button key={s.id} kind="quiet" onPress={() => choose(s.id)}>{render(s.what, reader)}</Button>) : null}
       <View style={{ flex: 1, minHeight: 24 }} />
       <Row>
         <Button once onPress={() => void run.mark({ step: step.id, at, skipped: true })} disabled={open.length === 1} style={{ flex: 1 }}>Not now</Button>

@@ -1,8 +1,7 @@
 import { useMemo } from 'react';
 import { forgottenBefore } from '@escale/core/kit';
 import type { Run } from '@escale/core/model';
-import { procedureOf, type Procedure } from '@escale/core/procedure';
-import { PROCEDURES } from '@escale/core/trip';
+import { procedureOf, type Procedure, PROCEDURES } from '@escale/core/procedure';
 import { useKind } from '../../data/hooks';
 import { change, create, deviceId, newId } from '../../data/send';
 import type { Held } from '../../data/things';

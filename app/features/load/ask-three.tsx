@@ -1,9 +1,8 @@
 import { useEffect, useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { afloat, bearing, emptyWeight, floaters, holesOf, leak, leaning, shutHull, spaceOf, swamped, type Body, type Hole, type Hull, type Leak, type Outcome, type Swamped } from '@escale/core/boat';
+import { afloat, bearing, emptyWeight, floaters, holesOf, leak, leaning, shutHull, spaceOf, swamped, type Body, type Hole, type Hull, type Leak, type Outcome, type Swamped, FLOODING, FLOTATION } from '@escale/core/boat';
 import type { Boat } from '@escale/core/model';
 import { render } from '@escale/core/say';
-import { FLOODING, FLOTATION } from '@escale/core/trip';
 import { format, MINUTE, spanText } from '@escale/core/units';
 import { Choice } from '../../ui/choice';
 import { T } from '../../ui/text';
@@ -66,13 +65,13 @@ function Swamps({ boat, now: { hull, spots, density } }: { boat: Boat; now: Lie 
   const rows = useMemo(() => {
     const { bags } = FLOTATION;
     const things = spots.filter((s) => s.is === 'thing'), crew = spots.filter((s) => s.is === 'person');
-    const fill = (bodies: Body[]) => swamped(hull, bodies, emptyWeight(boat, hull), things, crew, density, FLOTATION);
+    const fill = (bodies: Body[]) => swamped(hull, bodies, emptyWeight(boat, hull), things, crew, density);
     const sealed = boat.flotation === 'sealed-hull';
     const fore = { what: 'bag' as const, where: 'bow' as const, litres: bags.litres };
     return [
       ...(sealed ? [{ title: 'Plugs and hatches shut', found: fill(shutHull(hull)) }] : []),
-      { title: sealed ? 'Her hull full of water' : 'As she is', found: fill(floaters(boat, hull, FLOTATION)) },
-      { title: `${sealed ? 'Full, with' : 'With'} bags of ${bags.litres} L fore and aft`, found: fill(floaters(boat, hull, FLOTATION, [fore, { ...fore, where: 'stern' }])) },
+      { title: sealed ? 'Her hull full of water' : 'As she is', found: fill(floaters(boat, hull)) },
+      { title: `${sealed ? 'Full, with' : 'With'} bags of ${bags.litres} L fore and aft`, found: fill(floaters(boat, hull, [fore, { ...fore, where: 'stern' }])) },
     ];
   }, [boat, hull, spots, density]);
   return (
@@ -97,7 +96,7 @@ function Leaks({ boat, now: { hull, lie, density } }: { boat: Boat; now: Lie }) 
   const { reader } = useTrip();
   const [by, setBy] = useState('none');
   const [sea, setSea] = useState(FLOODING.wash.usual);
-  const holes = useMemo(() => holesOf(boat, hull, FLOODING), [boat, hull]);
+  const holes = useMemo(() => holesOf(boat, hull), [boat, hull]);
   const found = useLeaks(boat, hull, holes, lie.weight, density, by, sea);
   const seas = FLOODING.wash.seas.map((height) => ({ value: String(height), label: height === 0 ? 'Flat' : format(height, 'height', reader.units) }));
   if (holes.length === 0) return <T as="soft">No openings are on her page yet: plug, bungs, hatches, scuppers. Add them there.</T>;
@@ -130,7 +129,7 @@ function useLeaks(boat: Boat, hull: Hull, holes: Hole[], weight: Lie['lie']['wei
     const next = (): ReturnType<typeof setTimeout> => setTimeout(() => {
       if (found.length === job.holes.length) return;
       const hole = job.holes[found.length];
-      found.push(leak({ hull: job.hull, hole, space: spaceOf(job.boat, job.hull, hole, FLOTATION), weight: job.weight, density: job.density, relief, sea: job.sea }, FLOODING));
+      found.push(leak({ hull: job.hull, hole, space: spaceOf(job.boat, job.hull, hole), weight: job.weight, density: job.density, relief, sea: job.sea }));
       setHeld({ job, found: [...found] });
       timer = next();
     }, 0);

@@ -1,10 +1,9 @@
 import { useCallback, useState } from 'react';
 import { View } from 'react-native';
 import { Link } from 'expo-router';
-import { afloat, drives, freeboardBand, loadOf, plateOf, RESCUED, rescued, waysHome, type Plane, type Way } from '@escale/core/boat';
+import { afloat, drives, freeboardBand, loadOf, plateOf, RESCUED, rescued, waysHome, type Plane, type Way, HULLS } from '@escale/core/boat';
 import type { Boat, Person } from '@escale/core/model';
 import { phrase, render } from '@escale/core/say';
-import { HULLS } from '@escale/core/trip';
 import { format } from '@escale/core/units';
 import { Button } from '../../ui/button';
 import { Choice } from '../../ui/choice';

@@ -1,7 +1,6 @@
 import { useMemo } from 'react';
 import { afloat, hullOf, placed, type Afloat, type Hull, type Placed, type Way } from '@escale/core/boat';
 import type { Spot, Trip } from '@escale/core/model';
-import { HULLS } from '@escale/core/trip';
 import { densityOf } from '@escale/core/water';
 import { useTrip, type TripView } from '../trip/use-trip';
 
@@ -25,7 +24,7 @@ export function useLie(way: Way, draft?: Draft): Lie | undefined {
   const { trip, shed } = useTrip();
   const boat = shed.boats.find((b) => b.id === trip.boat);
   const water = shed.waters.find((w) => w.id === trip.water);
-  const hull = useMemo(() => boat && hullOf(boat, HULLS), [boat]);
+  const hull = useMemo(() => boat && hullOf(boat), [boat]);
   return useMemo(() => {
     if (!boat || !hull) return undefined;
     const density = densityOf(water);

@@ -1,10 +1,9 @@
 import { ScrollView, View } from 'react-native';
-import { officersCheck } from '@escale/core/kit';
-import { OFFICER } from '@escale/core/trip';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
 import { FindingCard, SetLine } from '../trip/finding-card';
 import { useTrip } from '../trip/use-trip';
+import { officersCheck, OFFICER } from '@escale/core/kit/officer';
 
 const WORD = { yes: 'in order', no: 'not in order', unknown: 'to be settled' } as const;
 

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { clock, dayOf } from '@escale/core/say';
 import { lastLook, packGroups, packList } from '@escale/core/kit';
-import { LAST_LOOK, lookHolds } from '@escale/core/trip';
+import { lookHolds } from '@escale/core/trip';
 import { MS } from '@escale/core/units';
 import { Choice, Tick } from '../../ui/choice';
 import { T } from '../../ui/text';
@@ -79,7 +79,7 @@ function LastLook() {
   const { trip, prepared, assessment, ticks, now } = useTrip();
   const { facts } = prepared.match(assessment.leave).world;
   const has = new Set([['motor', 'boat.motor'], ['combustion', 'boat.combustion'], ['manual', 'boat.manual'], ['dark', 'day.dark']].flatMap(([word, fact]) => (facts[fact] === false ? [] : [word])));
-  const looks = lastLook(LAST_LOOK, has);
+  const looks = lastLook(has);
   return (
     <View style={{ gap: 4 }}>
       <T as="section" heading={3}>The last look, at the boat</T>

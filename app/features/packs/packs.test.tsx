@@ -1,7 +1,6 @@
 import { screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { differences } from '@escale/core/rules';
-import { PACKS } from '@escale/core/trip';
+import { differences, PACKS } from '@escale/core/rules';
 import { fresh, show, TRIP, type fakeServer } from '../../test/world';
 import { at, visited } from '../../test/router';
 import { OfficerPage } from '../pack/officer-page';

@@ -2,7 +2,7 @@ import { View } from 'react-native';
 import { Link, useLocalSearchParams } from 'expo-router';
 import type { Assessment, Trip } from '@escale/core/model';
 import { CLOTHING, CRAFT } from '@escale/core/model/lists';
-import { fellows, kindsSupplying, towing } from '@escale/core/trip';
+import { fellows, towing } from '@escale/core/trip';
 import { format } from '@escale/core/units';
 import { Button, Row } from '../../ui/button';
 import { Choice } from '../../ui/choice';
@@ -12,6 +12,7 @@ import { fieldId, thingHref } from '../../data/where';
 import { useGoTo } from '../forms/go-to';
 import { useTrip } from '../trip/use-trip';
 import { TripForm, useTripChange } from './trip-form';
+import { kindsSupplying } from '@escale/core/kit';
 
 type Member = Trip['crew'][number];
 const JACKETS = kindsSupplying('wearable');

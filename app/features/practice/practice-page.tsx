@@ -2,16 +2,16 @@ import { useState } from 'react';
 import { Pressable } from 'react-native';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { CRAFT } from '@escale/core/model/lists';
-import { procedureOf } from '@escale/core/procedure';
+import { procedureOf, PROCEDURES } from '@escale/core/procedure';
 import { evaluate, type World } from '@escale/core/rules';
 import { dayOf } from '@escale/core/say';
-import { PROCEDURES } from '@escale/core/trip';
 import { Button } from '../../ui/button';
 import { Choice } from '../../ui/choice';
 import { Page } from '../../ui/page';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
 import { useKind, useNow } from '../../data/hooks';
+import { useReader } from '../../data/settings';
 import { Runner } from '../go/runner';
 import { useRun } from '../go/use-run';
 
@@ -56,6 +56,7 @@ export function DrillPage() {
   const { procedure } = useLocalSearchParams<{ procedure: string }>();
   const router = useRouter();
   const now = useNow();
+  const reader = useReader('UTC');
   const run = useRun(procedure, undefined);
   const [drill, setDrill] = useState<Drill>({});
   const row = PROCEDURES.find((r) => r.id === procedure);
@@ -64,7 +65,7 @@ export function DrillPage() {
   const kinds = CRAFTS.filter(({ value }) => evaluate(row.for, { facts: { 'boat.kind': value }, crew: [] }).truth !== 'no');
   const made = procedureOf(row, { facts: factsOf(drill), crew: [] });
   const put = (key: keyof Drill) => (value: string | undefined) => setDrill((old) => ({ ...old, [key]: value }));
-  if (run.held) return <Runner procedure={made} run={run} now={now} leave={back} />;
+  if (run.held) return <Runner procedure={made} run={run} now={now} leave={back} reader={reader} />;
   return (
     <Page title={row.title} lead="For which walk? What you leave open keeps both sides in, each with the word for whom it is." aside={<Button kind="quiet" onPress={back}>practice</Button>}>
       <Choice label="Which boat" options={kinds} value={drill.kind} onChange={put('kind')} clearable />

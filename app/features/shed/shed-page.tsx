@@ -5,7 +5,6 @@ import { TextInput } from 'react-native-paper';
 import type { GearItem, GearKind, ThingType } from '@escale/core/model';
 import { CRAFT, STOWAGE } from '@escale/core/model/lists';
 import { dateOf } from '@escale/core/say';
-import { CATALOGUE } from '@escale/core/trip';
 import { format } from '@escale/core/units';
 import { Choice, Tick } from '../../ui/choice';
 import { Empty, Page } from '../../ui/page';
@@ -17,6 +16,7 @@ import type { Held } from '../../data/things';
 import { Exchange } from './exchange';
 import { StartingSet } from './starting-set';
 import { thingHref, type ShedType } from '../../data/where';
+import { CATALOGUE } from '@escale/core/kit';
 
 const SHELVES: { type: ShedType; title: string; one: string; why: string }[] = [
   { type: 'boat', title: 'Boats', one: 'boat', why: 'Her length, plate and propulsion decide what is asked for and how far you get.' },

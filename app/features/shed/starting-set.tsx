@@ -1,12 +1,13 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import type { GearItem } from '@escale/core/model';
-import { CATALOGUE, STARTING_SETS } from '@escale/core/trip';
 import { Button, Row } from '../../ui/button';
 import { Choice } from '../../ui/choice';
 import { T } from '../../ui/text';
 import { useKind } from '../../data/hooks';
 import { create, newId } from '../../data/send';
+import { CATALOGUE } from '@escale/core/kit';
+import { STARTING_SETS } from '@escale/core/kit/starting-sets';
 
 /** A locker to start from: what a kind of trip carries and is not here yet, each to be looked at before it counts. */
 export function StartingSet() {

@@ -5,7 +5,6 @@ import { getDocumentAsync } from 'expo-document-picker';
 import { mutate } from 'swr';
 import { GEAR_FIELDS, gearTable, previewGear, readTable, suggestColumns, type GearField, type RowPreview, type Table } from '@escale/core/formats/gear-csv';
 import { BUNDLE_SCHEMA, emptyShed } from '@escale/core/model';
-import { CATALOGUE } from '@escale/core/trip';
 import { Button, Row } from '../../ui/button';
 import { Choice } from '../../ui/choice';
 import { Page } from '../../ui/page';
@@ -15,6 +14,7 @@ import { ask, Refusal } from '../../data/api';
 import { useThings } from '../../data/hooks';
 import { newId } from '../../data/send';
 import { save } from './save';
+import { CATALOGUE } from '@escale/core/kit';
 
 const FIELD_WORD: Record<GearField, string> = { id: 'Its id', name: 'Name', kind: 'Kind', count: 'How many', stowage: 'Where it travels', state: 'State', approval: 'Approval', made: 'Made', expires: 'Ends', inspected: 'Last tested', charge: 'Charge', minMass: 'Fits from, kg', maxMass: 'Fits to, kg', line: 'Length of its line, m', registered: 'Registered', borrowedFrom: 'Borrowed from' };
 /** So many rows of each sort are shown; the rest is counted. */

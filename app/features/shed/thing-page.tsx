@@ -2,7 +2,6 @@ import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { THINGS } from '@escale/core/model';
-import { CATALOGUE, PACKS, switched } from '@escale/core/trip';
 import { Button, Row } from '../../ui/button';
 import { Choice, Tick } from '../../ui/choice';
 import { Empty, Page } from '../../ui/page';
@@ -16,6 +15,8 @@ import { useGoTo } from '../forms/go-to';
 import { ThingForm } from '../forms/thing-form';
 import { blankOf } from '../forms/schema';
 import { useUndo } from '../shell/undo';
+import { CATALOGUE } from '@escale/core/kit';
+import { PACKS, switched } from '@escale/core/rules';
 
 const HerMeasures = later(() => import('../boat/her-measures').then((m) => m.HerMeasures));
 const NewBoat = later(() => import('../boat/new-boat').then((m) => m.NewBoat));

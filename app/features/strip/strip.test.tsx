@@ -1,11 +1,13 @@
 import { fireEvent, screen } from '@testing-library/react';
 import { clock } from '@escale/core/say';
 import { demoBundle } from '@escale/core/formats';
-import { assess, CATALOGUE, packsFor, stripAxis, stripOf, sweep } from '@escale/core/trip';
+import { assess, stripAxis, stripOf, sweep } from '@escale/core/trip';
 import { NOW, show } from '../../test/world';
 import { DayStrip } from './day-strip';
 import { DayTable } from './day-table';
 import { spread } from './draw';
+import { CATALOGUE } from '@escale/core/kit';
+import { packsFor } from '@escale/core/rules';
 
 const bundle = demoBundle(NOW);
 const input = { trip: bundle.trips[0], shed: bundle.shed, conditions: {}, packs: packsFor(['US']), catalogue: CATALOGUE, now: NOW };

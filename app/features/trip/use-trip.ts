@@ -2,10 +2,12 @@ import { createContext, useContext, useMemo } from 'react';
 import { isOpen } from '@escale/core/floatplan';
 import type { Assessment, PlanView, Shed, Trip } from '@escale/core/model';
 import type { Reader } from '@escale/core/say';
-import { CATALOGUE, packsOn, prepare, stripAxis, type AssessInput, type Prepared } from '@escale/core/trip';
+import { prepare, stripAxis, type AssessInput, type Prepared } from '@escale/core/trip';
 import { useConditions, useKind, useNow, usePlans, useThings, useTicks } from '../../data/hooks';
 import { useReader } from '../../data/settings';
 import type { Held } from '../../data/things';
+import { CATALOGUE } from '@escale/core/kit';
+import { packsOn } from '@escale/core/rules';
 
 export const packListOf = (trip: string) => `pack:${trip}`;
 

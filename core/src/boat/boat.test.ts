@@ -2,9 +2,8 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { check } from '../../test/check';
 import type { Boat, Person } from '../model';
-import { HULLS, POWERING } from '../trip';
 import { FOOT, HORSEPOWER, HOUR, INCH, KNOT, NAUTICAL_MILE, US_GALLON } from '../units';
-import { crouch, drives, emptyWeight, freeboardBand, fullBurn, hullOf, hullSpeed, leaning, loadOf, massOf, maximumDisplacement, personsFromPounds, personsRule, placed, plated, powering, speedLoaded, towingSpeed, waysHome, weightCapacity, afloat, PADDLER } from '.';
+import { crouch, drives, emptyWeight, freeboardBand, fullBurn, hullOf, hullSpeed, leaning, loadOf, massOf, maximumDisplacement, personsFromPounds, personsRule, placed, plated, powering, speedLoaded, towingSpeed, waysHome, weightCapacity, afloat, PADDLER, HULLS } from '.';
 import { boxOf } from '../../test/hulls';
 import { inputOf } from '../../test/demo';
 
@@ -31,7 +30,7 @@ describe('capacity by 33 CFR 183', () => {
     expect(weightCapacity('inboard', 3000, 900, 300)).toBeCloseTo(300, 9);
     expect(weightCapacity('inboard', 3000, 900, 50)).toBeCloseTo(380, 9);
   });
-  const hp = (l: number, w: number, more: object = {}) => Math.round((powering({ length: l * FOOT, width: w * FOOT, ...more }, POWERING) / HORSEPOWER) * 10) / 10;
+  const hp = (l: number, w: number, more: object = {}) => Math.round((powering({ length: l * FOOT, width: w * FOOT, ...more }) / HORSEPOWER) * 10) / 10;
   const remote = { remote: true, transom: 20 * INCH }, flat = { flat: true };
   for (const [l, w, more, power] of [[12, 3.5, {}, 7.5], [12, 3.5, flat, 5], [10, 4, {}, 7.5], [14, 3.7, {}, 15], [14, 4.5, remote, 40], [14, 4.5, {}, 30], [14, 4.5, flat, 20], [16, 5.5, remote, 90], [16, 5.5, {}, 50], [16, 5.5, flat, 30], [18, 6.5, remote, 145]] as const)
     check('recalled', 'cfr-33-183', `${l} × ${w} ft ${'remote' in more ? 'remote, 20 in' : 'flat' in more ? 'flat' : ''}: ${power} hp`, () => expect(hp(l, w, more)).toBe(power));
@@ -92,7 +91,7 @@ describe('ways home', () => {
 describe('people and things at their spots', () => {
   const { trip, shed } = inputOf(1);
   const plover = shed.boats.find((b) => b.kind === 'trailer-boat')!;
-  const hull = hullOf(plover, HULLS)!;
+  const hull = hullOf(plover)!;
   const people = trip.crew.map((c) => shed.people.find((p) => p.id === c.person)!);
   test('everyone has a seat inside the boat, a hand-given one first; who has no weight is left out', () => {
     const spots = placed({ ...trip, crew: trip.crew.map((c, i) => (i === 0 ? { ...c, seat: { x: 0.9, y: -0.1 } } : c)) }, people, hull);

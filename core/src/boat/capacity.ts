@@ -1,4 +1,5 @@
-import type { Boat } from '../model';
+import powerings from '../../data/boat/powering.json';
+import type { Boat, PoweringData } from '../model';
 import { FOOT, HORSEPOWER, INCH, POUND } from '../units';
 import { whole } from './float';
 import type { Hull } from './hull';
@@ -81,21 +82,8 @@ export function maximumDisplacement(hull: Hull, density = 1000): number {
   );
 }
 
-/** Steps and formulas of Table 183.53 (`core/data/powering.json`). */
-export interface PoweringData {
-  lowFactor: { upTo: number; horsepower: number }[];
-  remote: Formula;
-  flat: Formula;
-  other: Formula;
-  roundUpTo: number;
-  remoteTransomInches: number;
-  /** What motor, controls, battery and a full portable tank weigh, by power (table 4 of subpart H). */
-  equipment: { rows: { upTo: number; pounds: number }[] };
-}
-interface Formula {
-  times: number;
-  minus: number;
-}
+export type { PoweringData };
+export const POWERING = powerings as PoweringData;
 
 /**
  * Most outboard power of a monohull by 33 CFR 183.53: factor = length × transom width in feet, rounded; a table up to 52,
@@ -111,7 +99,7 @@ export function powering(
     remote = false,
     transom = 0,
   }: { length: number; width: number; flat?: boolean; remote?: boolean; transom?: number },
-  data: PoweringData,
+  data: PoweringData = POWERING,
 ): number {
   const factor = Math.round((length / FOOT) * (width / FOOT) + 1e-7);
   const step = data.lowFactor.findIndex((row) => factor <= row.upTo);
@@ -131,7 +119,7 @@ export const PLATE_PERSON = 75;
  */
 export function equipmentWeight(
   watts: number,
-  { equipment }: Pick<PoweringData, 'equipment'>,
+  { equipment }: Pick<PoweringData, 'equipment'> = POWERING,
 ): number | undefined {
   const row = equipment.rows.find(({ upTo }) => watts / HORSEPOWER <= upTo + 1e-6);
   return row && row.pounds * POUND;
@@ -145,7 +133,7 @@ export function equipmentWeight(
 export function capacityEstimate(
   boat: Pick<Boat, 'kind' | 'length' | 'propulsion' | 'mass'>,
   hull: Hull,
-  data: PoweringData,
+  data: PoweringData = POWERING,
 ): { mass: number; persons?: number } | undefined {
   if (plated(boat) !== true || boat.mass === undefined) return undefined;
   const outboards = boat.propulsion.filter((p) => p.kind === 'outboard');

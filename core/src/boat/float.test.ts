@@ -3,9 +3,8 @@ import fc from 'fast-check';
 import { check } from '../../test/check';
 import { runs } from '../../test/runs';
 import { BOX, boxOf } from '../../test/hulls';
-import { HULLS } from '../trip';
 import { CRAFT, type Craft } from '../model/lists';
-import { below, equilibrium, freeboards, hullFrom, planCoefficient, together, whole, type Bearing, type Body, type Floating, type Strip, type Weight } from '.';
+import { below, equilibrium, freeboards, hullFrom, planCoefficient, together, whole, type Bearing, type Body, type Floating, type Strip, type Weight, HULLS } from '.';
 
 const L = 4, B = 1.5, D = 0.5;
 const box = boxOf(L, B, D);

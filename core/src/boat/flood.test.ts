@@ -4,35 +4,11 @@ import { check } from '../../test/check';
 import { runs } from '../../test/runs';
 import { boxOf } from '../../test/hulls';
 import type { Boat } from '../model';
-import { FLOODING, FLOTATION, HULLS } from '../trip';
-import {
-  below,
-  equilibrium,
-  floaters,
-  foamLitres,
-  FOAM_DENSITY,
-  holesOf,
-  hullOf,
-  leak as leakOf,
-  orifice,
-  overEdge,
-  shutHull,
-  spaceOf,
-  submergedShare,
-  swamped,
-  together,
-  washOver,
-  whole,
-  type Body,
-  type Hole,
-  type Hull,
-  type Relief,
-  type Weight,
-} from '.';
+import { below, equilibrium, floaters, foamLitres, FOAM_DENSITY, holesOf, hullOf, leak as leakOf, orifice, overEdge, shutHull, spaceOf, submergedShare, swamped, together, washOver, whole, type Body, type Hole, type Hull, type Relief, type Weight, FLOODING } from '.';
 
 /** A leak of a hull that is one open space, in flat water. */
 const leak = (hull: Hull, hole: Hole, weight: Weight, density: number, relief: Relief, sea = 0, space: readonly Body[] = shutHull(hull)) =>
-  leakOf({ hull, hole, space, weight, density, relief, sea }, FLOODING);
+  leakOf({ hull, hole, space, weight, density, relief, sea });
 
 const LITRES_A_MINUTE = 60_000;
 
@@ -127,14 +103,14 @@ describe('a leak', () => {
   });
   test('of a catamaran one hull fills, and she heels to it', () => {
     const boat = { kind: 'catamaran', length: 4.8, beam: 2.4, mass: 145, openings: [{ name: 'Bung', kind: 'bung' }], propulsion: [] } as unknown as Boat;
-    const hull = hullOf(boat, HULLS)!;
-    const bung = holesOf(boat, hull, FLOODING)[0];
-    const found = leak(hull, bung, { mass: 295, x: 2.1, y: 0, z: 0.4 }, 1025, none, 0, spaceOf(boat, hull, bung, FLOTATION));
+    const hull = hullOf(boat)!;
+    const bung = holesOf(boat, hull)[0];
+    const found = leak(hull, bung, { mass: 295, x: 2.1, y: 0, z: 0.4 }, 1025, none, 0, spaceOf(boat, hull, bung));
     expect(found.atThird?.heel ?? 1).toBeGreaterThan(0);
   });
   test('openings nobody measured are taken from their kind, and said', () => {
     const boat = { kind: 'skiff', length: 4, beam: 1.5, openings: [{ name: 'A', kind: 'plug' }, { name: 'B', kind: 'hatch', diameter: 0.4, where: 'bow' }] } as unknown as Boat;
-    expect(holesOf(boat, hullOf(boat, HULLS)!, FLOODING)).toMatchObject([{ diameter: 0.025, guessed: true }, { diameter: 0.4, x: 3.2, guessed: false }]);
+    expect(holesOf(boat, hullOf(boat)!)).toMatchObject([{ diameter: 0.025, guessed: true }, { diameter: 0.4, x: 3.2, guessed: false }]);
   });
 });
 
@@ -180,10 +156,10 @@ describe('compartments, against closed forms', () => {
     });
   check('closed form', 'archimedes', 'the space that floods and what keeps it out make up the hull', () => {
     const boat = { id: 'b', name: 'B', kind: 'skiff', length: 4, beam: 1.5, depth: 0.5, mass: 120, material: 'alloy', propulsion: [], openings: [], flotation: 'foam', reserve: [{ what: 'foam', where: 'sides', litres: 150 }, { what: 'compartment', where: 'bow', litres: 80 }] } as Boat;
-    const hull = hullOf(boat, HULLS)!;
-    const all = whole(shutHull(hull)).volume, kept = whole(floaters(boat, hull, FLOTATION)).volume;
-    expect(whole(spaceOf(boat, hull, { y: 0 }, FLOTATION)).volume).toBeCloseTo(all - kept, 9);
-    expect(whole(spaceOf(boat, hull, { y: 0, where: 'bow' }, FLOTATION)).volume).toBeCloseTo(0.08, 6);
+    const hull = hullOf(boat)!;
+    const all = whole(shutHull(hull)).volume, kept = whole(floaters(boat, hull)).volume;
+    expect(whole(spaceOf(boat, hull, { y: 0 })).volume).toBeCloseTo(all - kept, 9);
+    expect(whole(spaceOf(boat, hull, { y: 0, where: 'bow' })).volume).toBeCloseTo(0.08, 6);
   });
 });
 
@@ -198,8 +174,8 @@ describe('swamped', () => {
   });
   const skiff = (more: Partial<Boat> = {}): Boat => ({ id: 'b', name: 'B', kind: 'skiff', length: 4, beam: 1.5, depth: 0.5, mass: 180, material: 'alloy', propulsion: [], openings: [], ...more });
   const full = (boat: Boat, crew = [80, 80]) => {
-    const hull = hullOf(boat, HULLS)!;
-    return swamped(hull, floaters(boat, hull, FLOTATION), { mass: boat.mass!, x: 1.7, y: 0, z: 0.2 }, [], crew.map((mass, i) => ({ mass, x: 1.2 + 0.8 * (i % 3), y: 0, z: 0.35 })), 1000, FLOTATION);
+    const hull = hullOf(boat)!;
+    return swamped(hull, floaters(boat, hull), { mass: boat.mass!, x: 1.7, y: 0, z: 0.2 }, [], crew.map((mass, i) => ({ mass, x: 1.2 + 0.8 * (i % 3), y: 0, z: 0.35 })), 1000);
   };
   check('closed form', 'archimedes', 'bare aluminium sinks, and lacks the 118 L that the factor says', () => {
     const found = full(skiff());
@@ -227,7 +203,7 @@ describe('swamped', () => {
   });
   test('a sealed hull floats high; tubes of an inflatable bear her and her crew', () => {
     const sot: Boat = { ...skiff(), kind: 'sit-on-top', beam: 0.8, mass: 29, material: 'polyethylene', flotation: 'sealed-hull' };
-    const shut = swamped(hullOf(sot, HULLS)!, shutHull(hullOf(sot, HULLS)!), { mass: 29, x: 1.9, y: 0, z: 0.15 }, [], [{ mass: 80, x: 1.8, y: 0, z: 0.4 }], 1000, FLOTATION);
+    const shut = swamped(hullOf(sot)!, shutHull(hullOf(sot)!), { mass: 29, x: 1.9, y: 0, z: 0.15 }, [], [{ mass: 80, x: 1.8, y: 0, z: 0.4 }], 1000);
     expect(shut.seated).toBe(true);
     // Full through an open hatch she has her own stuff left, and no more.
     expect(full(sot).seated).toBe(false);
@@ -237,8 +213,8 @@ describe('swamped', () => {
   test('a sit-inside without bags fills and hangs; with bags fore and aft she lies level', () => {
     const kayak: Boat = { ...skiff(), kind: 'sit-inside', beam: 0.62, length: 4.2, mass: 25, material: 'fibreglass', depth: 0.31 };
     expect(full(kayak).outcome.state).toBe('sinks');
-    const hull = hullOf(kayak, HULLS)!;
-    const bags = floaters(kayak, hull, FLOTATION, [{ what: 'bag', where: 'bow', litres: 50 }, { what: 'bag', where: 'stern', litres: 50 }]);
+    const hull = hullOf(kayak)!;
+    const bags = floaters(kayak, hull, [{ what: 'bag', where: 'bow', litres: 50 }, { what: 'bag', where: 'stern', litres: 50 }]);
     const found = equilibrium({ bodies: bags, weight: together([{ mass: 25, x: 2.1, y: 0, z: 0.14 }]), density: 1000, length: 4.2, beam: 0.62 });
     expect(found.state).toBe('floats');
   });

@@ -1,26 +1,13 @@
-import type { Boat } from '../model';
+import flooding from '../../data/boat/flooding.json';
+import type { Boat, FloodData } from '../model';
 import { bisect, rk4, simpson } from '../numeric';
 import { equilibrium, freeboards, pooled, whole, type Body, type Floating, type Weight } from './float';
 import { sheerAt, type Hull } from './hull';
 
-const G = 9.80665;
+export type { FloodData };
+export const FLOODING = flooding as unknown as FloodData;
 
-/** How water runs in and is thrown out (`core/data/flooding.json`). */
-export interface FloodData {
-  /** By kind of opening: bore in metres, place along as a share of the length, height as a share of the depth. */
-  openings: Record<Boat['openings'][number]['kind'], { diameter: number; x: number; z: number }>;
-  /** Waves over an open hatch: the share of a wave that a small boat does not ride, significant heights to ask for, the usual one. */
-  wash: { rides: number; seas: number[]; usual: number };
-  discharge: { value: number };
-  /** A small electric pump by its label, 500 US gallons an hour, m³/s. */
-  pump: { rated: number };
-  /** Share of its rated flow that a pump gives lifting water in a boat. */
-  pumpReal: { value: number };
-  /** Share of her planing speed that full throttle makes with a third of her full. */
-  planingFlooded: { share: number };
-  /** m³/s of one person with a bucket, fresh and after so many seconds. */
-  bailer: { fresh: number; tired: number; seconds: number };
-}
+const G = 9.80665;
 
 /**
  * Water through a hole under a head: Q = Cd·A·√(2gh), m³/s (Torricelli with a coefficient of discharge). Source `orifice`.
@@ -63,7 +50,7 @@ export interface Hole {
 }
 
 /** Where each opening stands in the hull and how wide it is; what nobody entered is taken from its kind, and said. */
-export function holesOf(boat: Pick<Boat, 'openings' | 'basis'>, hull: Hull, data: FloodData): Hole[] {
+export function holesOf(boat: Pick<Boat, 'openings' | 'basis'>, hull: Hull, data: FloodData = FLOODING): Hole[] {
   const along = { bow: 0.8, middle: 0.5, stern: 0.06 } as const;
   // Two hulls: the hole is in one of them.
   const across = hull.form.hulls ? (hull.beam * (1 - hull.form.hulls.share)) / 2 : 0;
@@ -137,7 +124,7 @@ export interface Leaking {
  * how she lies with the water inside her, balanced at fourteen amounts and read between; the sum is by Runge and Kutta.
  * She is swamped when her edge goes under or all of her can't bear it. About 30 ms: asked for when its section is open.
  */
-export function leak({ hull, hole, space, weight, density, relief, sea }: Leaking, data: FloodData): Leak {
+export function leak({ hull, hole, space, weight, density, relief, sea }: Leaking, data: FloodData = FLOODING): Leak {
   // Her own stuff and floating parts may be more than the hull holds: then nothing is left to fill.
   const room = Math.max(0, whole(space).volume);
   const bodies = [{ strips: hull.strips, share: 1 }];

@@ -1,41 +1,9 @@
-import type { Boat, LoadItem } from '../model';
-import type { Craft } from '../model/lists';
-import type { SourceId } from '../sources';
+import hulls from '../../data/boat/hulls.json';
+import type { Boat, HullForm, HullForms } from '../model';
 
-/**
- * The shape that stands in for a kind of craft, as fractions of its own length, beam and depth (`core/data/hulls.json`).
- * Ours, not a published hull: the waterplane coefficients it gives are held against the ranges of handbooks.
- */
-export interface HullForm {
-  /** Half breadth along the length: full at `fullest` (0 stern, 1 bow), falling to `sternEnd` and `bowEnd` of it by a power. */
-  plan: { fullest: number; bow: number; stern: number; bowEnd: number; sternEnd: number };
-  /** From the keel out to the turn of the bilge at `bilge` of the depth by a power; from there flaring by `flare` of the half breadth. */
-  section: { bilge: number; power: number; flare: number };
-  /** What the sheer rises and the keel lifts at the ends, as shares of the depth. */
-  sheer: { bow: number; stern: number };
-  rocker: { bow: number; stern: number };
-  /** Two hulls, each this share of the whole beam. */
-  hulls?: { share: number };
-  /** Depth by the beam, mass by length × beam (kg/m²), and seats, where nobody said. */
-  guess: { depth: number; mass: number; seats: number };
-  /** Closed on top: what washes over runs off. Where it is not, water over the edge stays. */
-  deck: 'closed' | 'open';
-  /** Edge over which water comes aboard, as a share of the depth: a cockpit's rim stands lower or higher than the sheer. */
-  rim: number;
-  /** Freeboard that should be left at the lowest point, metres. */
-  edge: { least: number; source: SourceId };
-  /** Centre of the empty boat along the length and in height, as shares. */
-  centre: { x: number; z: number };
-  /** Where people sit: along, across (−1 starboard to 1 port), and height of the seat as a share of the depth. */
-  seats: { name: string; x: number; y: number }[];
-  /** Where somebody alone sits, if not on the first of the seats. */
-  alone?: { name: string; x: number; y: number };
-  seat: number;
-  /** Metres from the seat, or from the board, up to the middle of a body. */
-  body: number;
-  /** Where things lie. */
-  holds: { id: NonNullable<LoadItem['place']>; name: string; x: number; y: number; z: number }[];
-}
+export type { HullForm, HullForms };
+/** The forms of the ten kinds. `model/data.test` holds the file against its schema, as all that ships. */
+export const HULLS = hulls as unknown as HullForms;
 
 /** One strip of the hull across: closed outlines in y (to port) and z (up from the lowest point), flat lists of pairs. */
 export interface Strip { x: number; width: number; rings: Float64Array[] }
@@ -114,13 +82,11 @@ export function hullFrom({ length, beam, depth }: Measures, form: HullForm, gues
   return { length, beam, depth, strips, edge, form, guessed };
 }
 
-export type HullForms = Record<Craft, HullForm>;
-
 /** Hulls by boat: a document is never changed in place, so a hull is drawn once for each. */
 const drawn = new WeakMap<object, Hull>();
 
 /** The hull of a boat, or undefined while length or beam are missing; a missing depth is guessed and said. */
-export function hullOf(boat: Pick<Boat, 'kind' | 'length' | 'beam' | 'depth' | 'basis'>, forms: HullForms): Hull | undefined {
+export function hullOf(boat: Pick<Boat, 'kind' | 'length' | 'beam' | 'depth' | 'basis'>, forms: HullForms = HULLS): Hull | undefined {
   const { kind, length, beam, basis } = boat;
   if (length === undefined || beam === undefined) return undefined;
   const known = drawn.get(boat);

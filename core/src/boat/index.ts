@@ -8,7 +8,6 @@ export * from './float';
 export * from './flood';
 export * from './hull';
 export * from './load';
-export * from './start';
 export * from './start-card';
 export * from './stow';
 export * from './swamp';

@@ -1,8 +1,8 @@
-import type { Boat } from '../model';
-import type { Craft } from '../model/lists';
+import startingPoints from '../../data/boat/starting-points.json';
+import type { Boat, StartingPoint } from '../model';
 
-/** A usual boat of a kind, to start from (`core/data/starting-points.json`). Nothing in it that a law turns on is answered: that is asked. */
-export interface StartingPoint { id: string; kind: Craft; title: string; note: string; boat: Omit<Partial<Boat>, 'id' | 'name' | 'kind'> & Pick<Boat, 'propulsion' | 'openings'> }
+/** Usual boats to start from; loaded by the one page that offers them. */
+export const STARTING_POINTS = startingPoints as unknown as StartingPoint[];
 
 /** Pointers of every number and word in a document. */
 function leaves(value: unknown, pointer = ''): string[] {

@@ -1,18 +1,11 @@
-import type { Boat, Phrase } from '../model';
-import type { Craft } from '../model/lists';
+import flotation from '../../data/boat/flotation.json';
+import type { Boat, FlotationData, Phrase } from '../model';
 import { phrase } from '../say';
 import { equilibrium, freeboards, together, whole, type Body, type Outcome, type Weight } from './float';
 import { breadthAt, keelAt, sheerAt, type Hull, type Strip } from './hull';
 
-/** What keeps swamped boats up (`core/data/flotation.json`): specific gravities of hulls, a usual bag, what a person in the water weighs. */
-export interface FlotationData {
-  materials: Record<NonNullable<Boat['material']>, number>;
-  guess: Record<Craft, NonNullable<Boat['material']>>;
-  bags: { litres: number };
-  inWater: { share: number };
-  /** Level, by the flotation test of 33 CFR 183.225 to 230: heel and trim in degrees, the deepest point of the edge in metres over the water. */
-  level: { heel: number; trim: number; edge: number };
-}
+export type { FlotationData };
+export const FLOTATION = flotation as unknown as FlotationData;
 
 /** Stretches of the hull in which floating parts stand, as shares of the length. */
 const STRETCH = { bow: [0.62, 0.98], middle: [0.35, 0.65], stern: [0.02, 0.38], all: [0, 1] } as const;
@@ -71,7 +64,7 @@ export type Reserve = NonNullable<Boat['reserve']>[number];
 /** Volume of the hull's own stuff, m³: its mass by its density. */
 export function shellVolume(
   { kind, material, mass }: Pick<Boat, 'kind' | 'material' | 'mass'>,
-  data: FlotationData,
+  data: FlotationData = FLOTATION,
 ): number {
   return (mass ?? 0) / (1000 * data.materials[material ?? data.guess[kind]]);
 }
@@ -94,8 +87,8 @@ const tubesOf = (boat: Floats, hull: Hull): Body[] =>
 export function floaters(
   boat: Floats,
   hull: Hull,
-  data: FlotationData,
   extra: readonly Reserve[] = [],
+  data: FlotationData = FLOTATION,
 ): Body[] {
   return [
     filled(hull.strips, shellVolume(boat, data)),
@@ -115,7 +108,7 @@ export function spaceOf(
   boat: Floats,
   hull: Hull,
   hole: { y: number; where?: Reserve['where'] },
-  data: FlotationData,
+  data: FlotationData = FLOTATION,
 ): Body[] {
   const compartment = (boat.reserve ?? []).filter(
     (part) => part.what === 'compartment' && part.where === hole.where,
@@ -124,7 +117,7 @@ export function spaceOf(
   const half = (body: Body): Body =>
     hull.form.hulls ? { ...body, strips: onSide(body.strips, side) } : body;
   if (compartment.length > 0) return partsOf(compartment, hull).map(half);
-  const less = floaters(boat, hull, data).map(half);
+  const less = floaters(boat, hull, [], data).map(half);
   return [half({ strips: hull.strips, share: 1 }), ...less.map((body) => ({ ...body, share: -body.share }))];
 }
 
@@ -160,7 +153,7 @@ export function swamped(
   gear: readonly Weight[],
   crew: readonly Weight[],
   density: number,
-  data: FlotationData,
+  data: FlotationData = FLOTATION,
 ): Swamped {
   const weight = together([boat, ...gear]);
   const bears = whole(bodies).volume * density;
@@ -185,7 +178,7 @@ export function swamped(
 }
 
 /** Within the limits of the flotation test: heel and trim, and no point of her edge deeper than stated. */
-export function liesLevel(hull: Hull, outcome: Outcome, { level }: FlotationData): boolean {
+export function liesLevel(hull: Hull, outcome: Outcome, { level }: FlotationData = FLOTATION): boolean {
   if (outcome.state !== 'floats') return false;
   const { heel, trim, plane } = outcome.at;
   const degrees = (angle: number) => (Math.abs(angle) * 180) / Math.PI;

@@ -1,4 +1,4 @@
-import demo from '../../data/demo.json';
+import demo from '../../data/formats/demo.json';
 import { dayLight, plusDays, civilDate, wallTime } from '../earth';
 import type { Bundle } from '../model';
 import { MS } from '../units';

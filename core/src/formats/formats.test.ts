@@ -3,8 +3,10 @@ import fc from 'fast-check';
 import { runs } from '../../test/runs';
 import { demo, NOW } from '../../test/demo';
 import { Bundle, Trip, type Condition, type Patch, type RulePack } from '../model';
-import { assess, CATALOGUE, PACKS } from '../trip';
+import { assess } from '../trip';
 import { applyPatch, checkPack, demoBundle, readBundle, readPack, valueAt, writeBundle } from '.';
+import { CATALOGUE } from '../kit';
+import { PACKS } from '../rules';
 
 describe('bundle', () => {
   test('the demo holds against its schema on any day, and comes back as it went', () => {

@@ -3,9 +3,8 @@ import fc from 'fast-check';
 import ICAL from 'ical.js';
 import { anItem, demo, id, NOW } from '../../test/demo';
 import { check } from '../../test/check';
-import { reminders } from '../kit';
+import { reminders, CATALOGUE } from '../kit';
 import { GearItem } from '../model';
-import { CATALOGUE } from '../trip';
 import { kitCalendar } from './calendar';
 import { gearTable, previewGear, readTable, suggestColumns } from './gear-csv';
 

@@ -1,4 +1,4 @@
-import approvals from '../../data/approvals.json';
+import approvals from '../../data/kit/approvals.json';
 
 /** What a label says of approval: by whom, that there is none, or nothing that can be read. */
 export type Approval = { by: string[] } | 'denied' | 'unsaid' | 'unread';

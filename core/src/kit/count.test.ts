@@ -19,7 +19,7 @@ const KINDS: GearKind[] = ([
   { id: 'rope', supplies: [{ capability: 'heaving-line' }], lined: true },
   { id: 'blown', supplies: [{ capability: 'wearable' }], sized: true, cylinder: true },
 ] as const).map((k) => ({ title: k.id, group: 'tool', source: 'practice', ...k }) as unknown as GearKind);
-const catalogue = indexCatalogue({ schema: 1, version: '1', kinds: KINDS });
+const catalogue = indexCatalogue({ kinds: KINDS });
 const boat = aBoat();
 const thing = (kind: string, more: Partial<GearItem> = {}): GearItem => ({ ...anItem(kind), inspected: undefined, approval: undefined, ...more });
 const pieces = (gear: GearItem[], endsOn = '2026-05-12') => settle(piecesOf({ boat, people: [], gear, catalogue, endsOn }, stowages(gear, { stow: [] })), { worn: new Map() });

@@ -2,7 +2,6 @@ import { monthsBetween, plusMonths } from '../earth';
 import type {
   Boat,
   Capability,
-  Catalogue,
   Demand,
   GearItem,
   GearKind,
@@ -69,10 +68,6 @@ export interface CountContext {
 export interface Wearing {
   person: Person;
   wears?: boolean;
-}
-
-export function indexCatalogue(catalogue: Catalogue): Map<string, GearKind> {
-  return new Map(catalogue.kinds.map((kind) => [kind.id, kind]));
 }
 
 const JACKET: Capability = 'wearable';

@@ -3,10 +3,12 @@ import { aBoat, anItem, aPerson, aPlace, aWater, inputOf } from '../../test/demo
 import { applyPatch } from '../formats';
 import type { Finding, GearItem, GearKind, Mend, NearMiss, Person, ReasonCode, Requirement, Trip } from '../model';
 import { phrase, render } from '../say';
-import { assess, CATALOGUE, packsFor } from '../trip';
+import { assess } from '../trip';
 import { reason } from './count';
 import { kitFindings } from './findings';
 import { mendFact, type KitFindingContext } from './mends';
+import { CATALOGUE } from '.';
+import { packsFor } from '../rules';
 
 const reader = { units: 'metric', zone: 'UTC', locale: 'en-GB' } as const;
 const say = (f: Finding | undefined) => (f ? f.because.map((b) => render(b, reader)) : []);

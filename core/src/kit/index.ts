@@ -1,11 +1,11 @@
 /**
  * kit: what is asked for, matched against what is really in the shed; what does not count, and why.
  */
-export { indexCatalogue, type Piece } from './count';
+export { CATALOGUE, indexCatalogue, kindsSupplying } from './catalogue';
+export type { Piece } from './count';
 export { matchKit, type KitMatch } from './match';
 export { kitFindings } from './findings';
 export { mendFact } from './mends';
 export { liftFindings, toThrow, type JacketFit } from './jackets';
-export { packList, packGroups, lastLook, forgottenBefore, forgottenKey, WHEN, type LastLook, type PackEntry } from './pack-list';
+export { packList, packGroups, lastLook, forgottenBefore, forgottenKey, WHEN, type PackEntry } from './pack-list';
 export { dueBy, dueOn, reminders, testPatch, type Due, type Reminder } from './inspect';
-export { officersCheck, type OfficerRow, type OfficerStop } from './officer';

@@ -2,8 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import { aBoat, anItem, aPerson } from '../../test/demo';
 import type { Boat, GearItem, Person, Trip, Water } from '../model';
 import { render } from '../say';
-import { CATALOGUE } from '../trip';
-import { indexCatalogue } from '.';
+import { indexCatalogue, CATALOGUE } from '.';
 import { piecesOf, settle, stowages } from './count';
 import { fitFaults, liftFindings, matchJackets, toThrow, type JacketContext } from './jackets';
 

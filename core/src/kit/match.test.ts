@@ -1,10 +1,10 @@
 import { describe, expect, test } from '@jest/globals';
 import { anItem, aPerson } from '../../test/demo';
 import type { Demand, GearItem, Requirement, Rule, Truth } from '../model';
-import { CATALOGUE } from '../trip';
 import type { RuleResult } from '../rules';
-import { matchKit, officersCheck } from '.';
+import { matchKit, CATALOGUE } from '.';
 import type { KitInput } from './match';
+import { officersCheck } from './officer';
 
 const rule = (id: string, anyOf: Demand[][], more: Partial<Rule> & { applies?: Truth } = {}): RuleResult => {
   const { applies = 'yes', ...rest } = more;

@@ -16,7 +16,6 @@ import { phrase } from '../say';
 import { bodyAnswer, jacketAnswer, worst, type BodyAnswer } from './bodies';
 import {
   demandFaults,
-  indexCatalogue,
   isJacket,
   piecesOf,
   reason,
@@ -27,6 +26,7 @@ import {
   type Piece,
   type Wearing,
 } from './count';
+import { indexCatalogue } from './catalogue';
 import { cover, type Answered, type Ask, type Row, type Unit } from './cover';
 import { deedOf } from './deeds';
 import { matchJackets, type JacketContext, type JacketPlan } from './jackets';

@@ -1,18 +1,32 @@
-import type { Capability, Requirement, Truth } from '../model';
+import officer from '../../data/kit/officer.json';
+import type { OfficerRow, Requirement, Truth } from '../model';
 
-/** One stop of an inspection, as data (`core/data/officer.json`), in the order in which it is taken. */
-export interface OfficerRow { id: string; title: string; ask: string; capabilities: Capability[]; worn?: boolean }
-export interface OfficerStop extends OfficerRow { requirements: Requirement[]; passes: Truth }
+/** The stops of an inspection; loaded by the one page that shows them. */
+export const OFFICER = officer as unknown as OfficerRow[];
+
+export interface OfficerStop extends OfficerRow {
+  requirements: Requirement[];
+  passes: Truth;
+}
 
 /** The law that holds for this trip, in the order in which an officer asks. What no stop names comes last, under the row without capabilities. */
 export function officersCheck(rows: OfficerRow[], requirements: Requirement[]): OfficerStop[] {
   const law = requirements.filter((r) => r.layer === 'law' && r.applies !== 'no');
   const left = new Set(law);
-  const belongs = (row: OfficerRow, r: Requirement) => (row.worn === true && r.deeds?.includes('worn') === true) || r.anyOf.flat().some((d) => row.capabilities.includes(d.capability));
-  return rows.map((row) => {
-    const mine = row.capabilities.length === 0 ? [...left] : law.filter((r) => left.has(r) && belongs(row, r));
-    for (const r of mine) left.delete(r);
-    const passes: Truth = mine.some((r) => r.applies === 'yes' && r.met === 'no') ? 'no' : mine.some((r) => r.met !== 'yes') ? 'unknown' : 'yes';
-    return { ...row, requirements: mine, passes };
-  }).filter((stop) => stop.requirements.length > 0);
+  const belongs = (row: OfficerRow, r: Requirement) =>
+    (row.worn === true && r.deeds?.includes('worn') === true) ||
+    r.anyOf.flat().some((d) => row.capabilities.includes(d.capability));
+  return rows
+    .map((row) => {
+      const mine =
+        row.capabilities.length === 0 ? [...left] : law.filter((r) => left.has(r) && belongs(row, r));
+      for (const r of mine) left.delete(r);
+      const passes: Truth = mine.some((r) => r.applies === 'yes' && r.met === 'no')
+        ? 'no'
+        : mine.some((r) => r.met !== 'yes')
+          ? 'unknown'
+          : 'yes';
+      return { ...row, requirements: mine, passes };
+    })
+    .filter((stop) => stop.requirements.length > 0);
 }

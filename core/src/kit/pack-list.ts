@@ -1,4 +1,5 @@
-import type { Debrief, Requirement, Stowage } from '../model';
+import lastLookRows from '../../data/kit/last-look.json';
+import type { Debrief, LastLook, Requirement, Stowage } from '../model';
 import { STOWAGE } from '../model/lists';
 import type { Piece } from './count';
 
@@ -46,7 +47,7 @@ export function packGroups(entries: PackEntry[], by: 'place' | 'when' = 'place')
   return groups.filter((g) => g.entries.length > 0);
 }
 
-/** One of the few things that sink or kill, looked at last (`core/data/last-look.json`). */
-export interface LastLook { id: string; title: string; needs: string[] }
+/** The few things that sink or kill. */
+const LAST_LOOK = lastLookRows as unknown as LastLook[];
 /** The last look for a trip that has these: at most ten things. */
-export const lastLook = (rows: LastLook[], has: ReadonlySet<string>): LastLook[] => rows.filter((row) => row.needs.every((need) => has.has(need))).slice(0, 10);
+export const lastLook = (has: ReadonlySet<string>, rows: LastLook[] = LAST_LOOK): LastLook[] => rows.filter((row) => row.needs.every((need) => has.has(need))).slice(0, 10);

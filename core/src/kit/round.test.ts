@@ -2,8 +2,9 @@ import { describe, expect, test } from '@jest/globals';
 import { anItem, inputOf, NOW } from '../../test/demo';
 import { applyPatch } from '../formats';
 import { GearItem } from '../model';
-import { assess, CATALOGUE, compare, LAST_LOOK, OFFICER, whatChanges, type Asked } from '../trip';
-import { dueBy, lastLook, officersCheck, reminders, testPatch } from '.';
+import { assess, compare, whatChanges, type Asked } from '../trip';
+import { dueBy, lastLook, reminders, testPatch, CATALOGUE } from '.';
+import { OFFICER, officersCheck } from './officer';
 
 const jacket = (more: Partial<GearItem> = {}) => anItem('foam-jacket', { inspected: '2025-05-12', ...more });
 
@@ -88,6 +89,6 @@ describe('what changes it', () => {
 });
 
 test('the last look has at most ten things, and only what this trip has', () => {
-  expect(lastLook(LAST_LOOK, new Set(['motor', 'combustion', 'dark', 'manual'])).length).toBeLessThanOrEqual(10);
-  expect(lastLook(LAST_LOOK, new Set()).map((l) => l.id)).not.toContain('cord');
+  expect(lastLook(new Set(['motor', 'combustion', 'dark', 'manual'])).length).toBeLessThanOrEqual(10);
+  expect(lastLook(new Set()).map((l) => l.id)).not.toContain('cord');
 });

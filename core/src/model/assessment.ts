@@ -11,6 +11,8 @@ export type SectionId =
 /** A sentence not yet in words: a template's name and what goes into it. `say/` renders it. */
 export interface Phrase {
   say: string;
+  /** A sentence of data, with placeholders of its own: `say` is then `own`. */
+  own?: string;
   with?: Record<string, PhraseValue>;
 }
 export type PhraseValue = string | number | Phrase | (string | Phrase)[];

@@ -8,6 +8,8 @@ export * from './lists';
 export * from './shed';
 export * from './trip';
 export * from './rules';
+export * from './procedure';
+export * from './shipped';
 export * from './assessment';
 export * from './plan';
 export * from './bundle';

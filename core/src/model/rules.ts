@@ -128,7 +128,7 @@ export const RulePack = z.strictObject({
   inForce: CivilDate.optional(),
   /** The pack that an edited copy stands in for. */
   replaces: z.string().max(40).optional(),
-  /** Whose approval counts here, by capability, `*` for all others: ids of `core/data/approvals.json`. */
+  /** Whose approval counts here, by capability, `*` for all others: ids of `core/data/kit/approvals.json`. */
   approvals: z.record(z.string().max(40), z.array(z.string().max(20)).min(1).max(12)).optional(),
   /** Rules of other packs in whose place this one stands, where the condition holds: a State's own ages instead of the federal one. */
   displaces: z.array(z.strictObject({ pack: z.string().max(40), rule: z.string().max(40), when: Condition })).max(20).optional(),

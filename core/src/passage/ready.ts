@@ -1,21 +1,10 @@
-import type { ReadyTask } from '../model';
+import ready from '../../data/passage/ready.json';
+import type { ReadyRow, ReadyTask } from '../model';
 import { MS } from '../units';
 import { wallToInstant, civilDate, plusDays } from '../earth';
 
-/** A task of getting ready, as data (`core/data/ready.json`). */
-export interface ReadyRow {
-  id: string;
-  title: string;
-  why?: string;
-  group: ReadyTask['group'];
-  minutes: number;
-  /** Only where the trip has this: all of them. */
-  needs?: string[];
-  /** For `before`: days ahead. */
-  days?: number;
-  /** For `before` and `evening`: wall time at which it begins. */
-  at?: string;
-}
+export type { ReadyRow };
+export const READY = ready as unknown as ReadyRow[];
 
 /**
  * Reckon backwards from leaving. Morning and launch tasks stand one behind the other and end at `leave`; the drive is put

@@ -1,12 +1,15 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { runs } from '../../test/runs';
-import { PROCEDURES } from '../trip';
-import { LOOK_AGAIN, procedureOf, proceduresFor, stepStates, type StepRow, type StepTick } from '.';
+import type { StepRow } from '../model';
+import { render, type Reader } from '../say';
+import { LOOK_AGAIN, procedureOf, proceduresFor, stepStates, type StepTick, PROCEDURES } from '.';
 
+const reader: Reader = { units: 'metric', zone: 'UTC', locale: 'en-GB' };
 const world = (facts: Record<string, boolean | string>) => ({ facts, crew: [] });
 const launch = PROCEDURES.find((p) => p.id === 'hand-launch')!;
-const ids = (facts: Record<string, boolean | string>) => procedureOf(launch, world(facts)).steps.map((s) => s.id);
+const ids = (facts: Record<string, boolean | string>) =>
+  procedureOf(launch, world(facts)).steps.map((s) => s.id);
 
 describe('steps made for the facts', () => {
   test('the light in the dark, not by day; what can’t be told stays in', () => {
@@ -14,10 +17,15 @@ describe('steps made for the facts', () => {
     expect(ids({ 'day.dark': false })).not.toContain('light');
     expect(ids({})).toContain('light');
   });
-  test('what was forgotten before is asked first', () => expect(procedureOf(launch, world({}), ['Hat']).steps[0].what).toContain('Hat'));
+  test('what was forgotten before is asked first', () =>
+    expect(procedureOf(launch, world({}), ['Hat']).steps[0].what).toMatchObject({ with: { what: 'Hat' } }));
   test('a procedure is offered only to boats it was written for', () => {
-    expect(proceduresFor(PROCEDURES, world({ 'boat.kind': 'sit-on-top' })).map((p) => p.id)).toContain('hand-launch');
-    expect(proceduresFor(PROCEDURES, world({ 'boat.kind': 'trailer-boat' })).map((p) => p.id)).not.toContain('hand-launch');
+    expect(proceduresFor(PROCEDURES, world({ 'boat.kind': 'sit-on-top' })).map((p) => p.id)).toContain(
+      'hand-launch',
+    );
+    expect(proceduresFor(PROCEDURES, world({ 'boat.kind': 'trailer-boat' })).map((p) => p.id)).not.toContain(
+      'hand-launch',
+    );
   });
   test('steps are numbered without gaps', () => {
     const made = procedureOf(launch, world({ 'day.dark': false }));
@@ -34,38 +42,102 @@ describe('where a step stands', () => {
     { id: 'wave', what: '', why: '', after: ['not-there'] },
   ];
   const NINE = Date.UTC(2026, 4, 12, 9);
-  const tick = (step: string, seconds: number, more: Partial<StepTick> = {}): StepTick => ({ step, at: new Date(NINE + seconds * 1000).toISOString(), ...more });
+  const tick = (step: string, seconds: number, more: Partial<StepTick> = {}): StepTick => ({
+    step,
+    at: new Date(NINE + seconds * 1000).toISOString(),
+    ...more,
+  });
   const state = (id: string, ...ticks: StepTick[]) => stepStates(steps, ticks).get(id)!;
   test('a second look is asked for, counts two minutes later or by another, and makes it done', () => {
     expect(state('plug')).toEqual({ done: false, wantsSecond: false, blockedBy: [] });
-    expect(state('plug', tick('plug', 0))).toMatchObject({ done: false, wantsSecond: true, againFrom: NINE + LOOK_AGAIN });
+    expect(state('plug', tick('plug', 0))).toMatchObject({
+      done: false,
+      wantsSecond: true,
+      againFrom: NINE + LOOK_AGAIN,
+    });
     // A double press, and the same eye too soon, are one look.
-    for (const soon of [0, 1, 30, 119]) expect(state('plug', tick('plug', 0), tick('plug', soon, { second: true })).done).toBe(false);
-    expect(state('plug', tick('plug', 0), tick('plug', 120, { second: true }))).toMatchObject({ done: true, wantsSecond: false });
+    for (const soon of [0, 1, 30, 119])
+      expect(state('plug', tick('plug', 0), tick('plug', soon, { second: true })).done).toBe(false);
+    expect(state('plug', tick('plug', 0), tick('plug', 120, { second: true }))).toMatchObject({
+      done: true,
+      wantsSecond: false,
+    });
     expect(state('plug', tick('plug', 0), tick('plug', 30, { second: true, by: 'Maren' })).done).toBe(true);
-    expect(state('plug', tick('plug', 0, { by: 'Maren' }), tick('plug', 30, { second: true, by: 'Maren' })).done).toBe(false);
+    expect(
+      state('plug', tick('plug', 0, { by: 'Maren' }), tick('plug', 30, { second: true, by: 'Maren' })).done,
+    ).toBe(false);
     expect(state('plug', tick('plug', 0), tick('plug', 0, { second: true, by: 'Maren' })).done).toBe(false);
   });
   test('what can’t be undone stays locked while a second look is open', () => {
     expect(state('float', tick('plug', 0), tick('jacket', 5)).blockedBy).toEqual(['plug', 'jacket']);
-    expect(state('float', tick('plug', 0), tick('jacket', 5), tick('float', 10), tick('plug', 130), tick('jacket', 140)).done).toBe(false);
-    expect(state('float', tick('plug', 0), tick('jacket', 5), tick('plug', 130), tick('jacket', 140), tick('float', 150)).done).toBe(true);
+    expect(
+      state(
+        'float',
+        tick('plug', 0),
+        tick('jacket', 5),
+        tick('float', 10),
+        tick('plug', 130),
+        tick('jacket', 140),
+      ).done,
+    ).toBe(false);
+    expect(
+      state(
+        'float',
+        tick('plug', 0),
+        tick('jacket', 5),
+        tick('plug', 130),
+        tick('jacket', 140),
+        tick('float', 150),
+      ).done,
+    ).toBe(true);
   });
   test('no order of taps, devices or reloads passes the gate', () => {
-    const taps = fc.array(fc.record({ step: fc.constantFrom('plug', 'jacket', 'float'), seconds: fc.integer({ min: 0, max: 400 }), by: fc.constantFrom(undefined, 'a', 'b'), skipped: fc.boolean(), second: fc.boolean() }), { maxLength: 14 });
-    fc.assert(fc.property(taps, fc.integer({ min: 0, max: 13 }), (list, turn) => {
-      const ticks = list.map(({ step, seconds, by, skipped, second }) => tick(step, seconds, { ...(by ? { by } : {}), ...(skipped ? { skipped } : {}), ...(second ? { second } : {}) }));
-      const states = stepStates(steps, ticks);
-      // The devices' lists may arrive in any order.
-      expect(stepStates(steps, [...ticks.slice(turn), ...ticks.slice(0, turn)].sort((a, b) => (a.at < b.at ? -1 : 1))).get('float')!.blockedBy.length).toBe(states.get('float')!.blockedBy.length);
-      if (!states.get('float')!.done) return;
-      const float = Math.max(...ticks.filter((t) => t.step === 'float' && !t.skipped).map((t) => Date.parse(t.at)));
-      for (const id of ['plug', 'jacket']) {
-        const looks = ticks.filter((t) => t.step === id && !t.skipped && Date.parse(t.at) <= float).map((t) => ({ ms: Date.parse(t.at), by: t.by }));
-        const two = looks.some((a) => looks.some((b) => b.ms - a.ms >= LOOK_AGAIN || (b.by !== undefined && b.by !== a.by && b.ms - a.ms >= 2000)));
-        expect({ id, two }).toEqual({ id, two: true });
-      }
-    }), { numRuns: runs(400) });
+    const taps = fc.array(
+      fc.record({
+        step: fc.constantFrom('plug', 'jacket', 'float'),
+        seconds: fc.integer({ min: 0, max: 400 }),
+        by: fc.constantFrom(undefined, 'a', 'b'),
+        skipped: fc.boolean(),
+        second: fc.boolean(),
+      }),
+      { maxLength: 14 },
+    );
+    fc.assert(
+      fc.property(taps, fc.integer({ min: 0, max: 13 }), (list, turn) => {
+        const ticks = list.map(({ step, seconds, by, skipped, second }) =>
+          tick(step, seconds, {
+            ...(by ? { by } : {}),
+            ...(skipped ? { skipped } : {}),
+            ...(second ? { second } : {}),
+          }),
+        );
+        const states = stepStates(steps, ticks);
+        // The devices' lists may arrive in any order.
+        expect(
+          stepStates(
+            steps,
+            [...ticks.slice(turn), ...ticks.slice(0, turn)].sort((a, b) => (a.at < b.at ? -1 : 1)),
+          ).get('float')!.blockedBy.length,
+        ).toBe(states.get('float')!.blockedBy.length);
+        if (!states.get('float')!.done) return;
+        const float = Math.max(
+          ...ticks.filter((t) => t.step === 'float' && !t.skipped).map((t) => Date.parse(t.at)),
+        );
+        for (const id of ['plug', 'jacket']) {
+          const looks = ticks
+            .filter((t) => t.step === id && !t.skipped && Date.parse(t.at) <= float)
+            .map((t) => ({ ms: Date.parse(t.at), by: t.by }));
+          const two = looks.some((a) =>
+            looks.some(
+              (b) =>
+                b.ms - a.ms >= LOOK_AGAIN || (b.by !== undefined && b.by !== a.by && b.ms - a.ms >= 2000),
+            ),
+          );
+          expect({ id, two }).toEqual({ id, two: true });
+        }
+      }),
+      { numRuns: runs(400) },
+    );
   });
   test('"not now" keeps a step open and blocks what leans on it; a step that was left out blocks nothing', () => {
     const states = stepStates(steps, [tick('plug', 0, { skipped: true })]);
@@ -82,25 +154,38 @@ describe('where a step stands', () => {
 
 describe('read aloud over the crossing of facts', () => {
   const facts = ['crew.alone', 'day.dark', 'boat.motor', 'boat.combustion'] as const;
-  const crossings = Array.from({ length: 16 }, (_, n) => Object.fromEntries(facts.map((f, i) => [f, Boolean(n & (1 << i))]))).filter((f) => f['boat.motor'] || !f['boat.combustion']);
-  test.each(['sit-on-top', 'sit-inside', 'canoe', 'paddleboard', 'inflatable'])('%s: one way of carrying, one way afloat, motors only with a motor', (kind) => {
-    for (const crossing of crossings) {
-      const got = ids({ ...crossing, 'boat.kind': kind, 'water.class': 'coastal' });
-      expect(got.filter((id) => id.startsWith('carry'))).toHaveLength(1);
-      expect(got.filter((id) => id.startsWith('afloat'))).toHaveLength(1);
-      expect(got.filter((id) => id === 'regroup' || id === 'settle')).toHaveLength(1);
-      expect(got.includes('start')).toBe(crossing['boat.motor']);
-      expect(got.includes('cord') && got.includes('fuel')).toBe(crossing['boat.combustion']);
-      expect(got.includes('battery')).toBe(crossing['boat.motor'] && !crossing['boat.combustion']);
-    }
-  });
+  const crossings = Array.from({ length: 16 }, (_, n) =>
+    Object.fromEntries(facts.map((f, i) => [f, Boolean(n & (1 << i))])),
+  ).filter((f) => f['boat.motor'] || !f['boat.combustion']);
+  test.each(['sit-on-top', 'sit-inside', 'canoe', 'paddleboard', 'inflatable'])(
+    '%s: one way of carrying, one way afloat, motors only with a motor',
+    (kind) => {
+      for (const crossing of crossings) {
+        const got = ids({ ...crossing, 'boat.kind': kind, 'water.class': 'coastal' });
+        expect(got.filter((id) => id.startsWith('carry'))).toHaveLength(1);
+        expect(got.filter((id) => id.startsWith('afloat'))).toHaveLength(1);
+        expect(got.filter((id) => id === 'regroup' || id === 'settle')).toHaveLength(1);
+        expect(got.includes('start')).toBe(crossing['boat.motor']);
+        expect(got.includes('cord') && got.includes('fuel')).toBe(crossing['boat.combustion']);
+        expect(got.includes('battery')).toBe(crossing['boat.motor'] && !crossing['boat.combustion']);
+      }
+    },
+  );
   test('what nobody said says for whom it is, so that both sides are never told to one', () => {
-    const said = procedureOf(launch, world({})).steps.filter((s) => /^carry/.test(s.id)).map((s) => s.what);
+    const said = procedureOf(launch, world({}))
+      .steps.filter((s) => /^carry/.test(s.id))
+      .map((s) => render(s.what, reader));
     expect(said).toEqual([expect.stringMatching(/^With others: /), expect.stringMatching(/^Alone: /)]);
-    for (const row of PROCEDURES) for (const step of row.steps) if (step.when && !JSON.stringify(step.when).includes('boat.kind')) expect({ id: step.id, only: step.only }).toEqual({ id: step.id, only: expect.any(String) });
+    for (const row of PROCEDURES)
+      for (const step of row.steps)
+        if (step.when && !JSON.stringify(step.when).includes('boat.kind'))
+          expect({ id: step.id, said: step.unsettled }).toEqual({ id: step.id, said: expect.any(String) });
   });
   test('what was forgotten keeps its own name when the list changes', () => {
-    const forgotten = (...what: string[]) => procedureOf(launch, world({}), what).steps.filter((s) => s.id.startsWith('forgotten')).map((s) => s.id);
+    const forgotten = (...what: string[]) =>
+      procedureOf(launch, world({}), what)
+        .steps.filter((s) => s.id.startsWith('forgotten'))
+        .map((s) => s.id);
     expect(forgotten('Hat', 'Licence')[1]).toBe(forgotten('Licence')[0]);
   });
 });

@@ -5,5 +5,7 @@ export * from './conditions';
 export * from './evaluate';
 export * from './facts';
 export * from './packs';
+export * from './library';
+export * from './crew';
 export * from './examples';
 export * from './differences';

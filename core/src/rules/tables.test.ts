@@ -1,12 +1,11 @@
 import { describe, expect, test } from '@jest/globals';
 import { check } from '../../test/check';
 import type { Capability, RulePack, Truth } from '../model';
-import { PACKS } from '../trip';
 import canada from './canada.table.json';
 import { exampleFaults } from './examples';
 import type { Facts } from './facts';
 import federal from './us-federal.table.json';
-import { applyPacks, type RuleResult } from '.';
+import { applyPacks, type RuleResult, PACKS } from '.';
 
 type Row = (typeof federal.rows)[number] | (typeof canada.rows)[number];
 const packOf = (id: string): RulePack => PACKS.find((p) => p.id === id)!;

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import type { Capability, Demand, Rule } from '../model';
-import { PACKS } from '../trip';
+import { PACKS } from '.';
 
 type Asked = (demand: Demand) => boolean;
 const of =

@@ -14,6 +14,11 @@ export function phrase(say: WordKey, values?: Record<string, PhraseValue>): Phra
   return values ? { say, with: values } : { say };
 }
 
+/** A sentence that stands in data (a step, a row of what is asked of a crew), filled like any other. */
+export function own(template: string, values?: Record<string, PhraseValue>): Phrase {
+  return { say: 'own', own: template, ...(values ? { with: values } : {}) };
+}
+
 const formatters = new Map<string, Intl.DateTimeFormat>();
 function formatter(zone: string, locale: string, options: Intl.DateTimeFormatOptions, key: string): Intl.DateTimeFormat {
   const name = `${key} ${locale} ${zone}`;
@@ -45,14 +50,23 @@ const PLACEHOLDER = /\{(\w+)(?::([\w-]+)|#([^}|]*)\|([^}]*))?\}/g;
  * @throws Error for an unknown template or a missing value: a sentence with a hole never reaches a screen.
  */
 export function render(what: Phrase, reader: Reader): string {
-  if (!Object.hasOwn(WORDS, what.say)) throw new Error(`no words for "${what.say}"`);
-  const template: string = WORDS[what.say as WordKey];
-  return template.replace(PLACEHOLDER, (_whole, name: string, as: string | undefined, one: string | undefined, many: string | undefined) => {
+  return templateOf(what).replace(PLACEHOLDER, (_whole, name: string, as: string | undefined, one: string | undefined, many: string | undefined) => {
     const value = what.with?.[name];
     if (value === undefined) throw new Error(`"${what.say}" needs a value for {${name}}`);
     if (one !== undefined) return `${Number(value)} ${Number(value) === 1 ? one : many}`;
     return word(value, as, reader);
   });
+}
+
+function templateOf({ say, own: data }: Phrase): string {
+  if (data !== undefined) return data;
+  if (!Object.hasOwn(WORDS, say)) throw new Error(`no words for "${say}"`);
+  return WORDS[say as WordKey];
+}
+
+/** The placeholders of a template: what each is called, and as what it is printed. */
+export function placeholdersOf(template: string): { name: string; as?: string }[] {
+  return [...template.matchAll(PLACEHOLDER)].map(([, name, as]) => ({ name, ...(as === undefined ? {} : { as }) }));
 }
 
 function word(value: PhraseValue, as: string | undefined, reader: Reader): string {

@@ -1,17 +1,20 @@
 import { describe, expect, test } from '@jest/globals';
 import { aBoat, aPerson, aPlace, aWater, inputOf, steady } from '../../test/demo';
+import { lastLook } from '../kit';
 import { Boat, Person, Trip, type CrewMember } from '../model';
 import type * as z from 'zod';
 import { render } from '../say';
 import { HORSEPOWER, KNOT } from '../units';
 import fc from 'fast-check';
 import { runs } from '../../test/runs';
-import { emptyWeight, floaters, holesOf, hullOf, leak, spaceOf, startBoat, startCard, swamped } from '../boat';
+import { emptyWeight, floaters, holesOf, hullOf, leak, spaceOf, startCard, swamped, FLOODING, HULLS } from '../boat';
 import { CRAFT, type Craft } from '../model/lists';
-import { assess, FLOODING, FLOTATION, HANDOVER, HULLS, LAST_LOOK, STARTING_POINTS, sweep, towing, type AssessInput } from '.';
+import { assess, sweep, towing, type AssessInput } from '.';
 import { standingFacts } from './facts';
 import { contextOf } from './context';
 import { THINGS } from '../model';
+import { startBoat, STARTING_POINTS } from '../boat/start';
+import { HANDOVER } from '../boat/handover';
 
 type Member = Partial<z.infer<typeof CrewMember>>;
 const reader = { units: 'metric', zone: 'UTC', locale: 'en-GB' } as const;
@@ -138,7 +141,7 @@ describe('openings', () => {
     expect(with_('underneath', LEAVE - 15 * 3_600_000)?.because.map((b) => render(b, reader)).join(' ')).toMatch(/too long before you leave/);
     expect([4, 4.02].map((h) => with_('inside', LEAVE - h * 3_600_000)?.level)).toEqual(['ready', 'know']);
     expect(with_('underneath')?.because.map((b) => render(b, reader))[1]).toMatch(/^Plug: only reached from underneath/);
-    expect(LAST_LOOK.some((row) => `last:${row.id}` === 'last:plug')).toBe(true);
+    expect(lastLook(new Set()).map((row) => `last:${row.id}`)).toContain('last:plug');
     expect(world(skiff(), [aPerson()]).find('openings/')).toBeUndefined();
   });
 });
@@ -283,12 +286,12 @@ describe('whatever the measures', () => {
   test('what the leak, the swamping and the leaning give is a number or said in words', () => {
     fc.assert(fc.property(boats, number(0.005, 0.3), ({ foam, ...measures }, diameter) => {
       const boat = skiff({ ...measures, openings: [{ name: 'Hole', kind: 'plug', diameter }], reserve: [{ what: 'foam', where: 'bow', litres: Math.max(1, foam) }] });
-      const hull = hullOf(boat, HULLS)!, weight = emptyWeight(boat, hull);
-      const hole = holesOf(boat, hull, FLOODING)[0];
-      const found = leak({ hull, hole, space: spaceOf(boat, hull, hole, FLOTATION), weight, density: 1000, relief: { pump: 0, bailers: 1 }, sea: FLOODING.wash.usual }, FLOODING);
+      const hull = hullOf(boat)!, weight = emptyWeight(boat, hull);
+      const hole = holesOf(boat, hull)[0];
+      const found = leak({ hull, hole, space: spaceOf(boat, hull, hole), weight, density: 1000, relief: { pump: 0, bailers: 1 }, sea: FLOODING.wash.usual });
       for (const n of [found.inflow, found.aboard, found.third ?? 0, found.swamped ?? 0]) expect(Number.isFinite(n) && n >= 0).toBe(true);
       if (found.third !== undefined && found.swamped !== undefined) expect(found.third).toBeLessThanOrEqual(found.swamped + 1e-6);
-      const full = swamped(hull, floaters(boat, hull, FLOTATION), weight, [], [{ mass: 80, x: hull.length / 2, y: 0, z: hull.depth }], 1000, FLOTATION);
+      const full = swamped(hull, floaters(boat, hull), weight, [], [{ mass: 80, x: hull.length / 2, y: 0, z: hull.depth }], 1000);
       expect([Number.isFinite(full.spare), full.carries === 0 || full.carries === 1, full.lacking >= 0]).toEqual([true, true, true]);
       if (full.spare < 0) expect(full.outcome.state).toBe('sinks');
     }), { numRuns: runs(40), examples: [[{ kind: 'sit-on-top', length: 1, beam: 2.59, depth: 0.05, mass: 77.4, foam: 0 }, 0.005]] });

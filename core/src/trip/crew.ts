@@ -1,23 +1,9 @@
 import { mendFact } from '../kit';
-import type { Condition, Finding, Level, Person, ThingType } from '../model';
-import { evaluate, type World } from '../rules';
+import type { CrewRow, Finding, Person } from '../model';
+import { evaluate, type World, CREW } from '../rules';
 import { phrase, type WordKey } from '../say';
+import type { SourceId } from '../sources';
 import { finding, sure, type Context } from './context';
-import { CREW } from './shipped';
-
-/** What practice asks of a crew, as data (`core/data/crew.json`): asked of each person, or of the crew as one. */
-export interface CrewRow {
-  id: string;
-  each: boolean;
-  when: Condition;
-  level: Level;
-  /** What it weighs where a fact is missing; absent: nothing. */
-  unknown?: Level;
-  title: string;
-  why: string;
-  at: { type: ThingType; pointer: string };
-  source: 'practice';
-}
 
 /** People as they meet this boat, water and wind. */
 export function crewFindings(context: Context, world: Omit<World, 'questions'>, fellow = false): Finding[] {
@@ -139,7 +125,7 @@ function rowFinding(
       section: 'plan/boat',
       title: truth === 'unknown' ? phrase('crew.row.open', { title }) : title,
       because: [phrase('crew.row', { title: row.why }), ...because.map((b) => b.phrase)],
-      source: row.source,
+      source: row.source as SourceId,
       mend: settle ?? {
         label: phrase('crew.row.mend'),
         go: { type: row.at.type, ...(id ? { id } : {}), pointer: row.at.pointer },

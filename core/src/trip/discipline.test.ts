@@ -3,7 +3,7 @@ import { inputOf } from '../../test/demo';
 import { fieldsOf, meeting, tryEach } from '../../test/fields';
 import { household } from '../../test/households';
 import { runs } from '../../test/runs';
-import { STARTING_POINTS } from '.';
+import { STARTING_POINTS } from '../boat/start';
 
 /**
  * Removing any optional field of anything never turns a finding to Ready, and no worse finding goes without something open in

@@ -6,7 +6,6 @@ import { QUESTION, type Facts, type Person as RulePerson, type World } from '../
 import { worstWithin } from '../water';
 import { guessed, sure, type Context } from './context';
 import { POOR_VISIBILITY, TIDAL } from './limits';
-import { HULLS } from './shipped';
 
 /** A hull that can't fill: by its kind, or because its owner said so. Nobody's word leaves it open, and so does a guess. */
 const CLOSED_HULL: ReadonlySet<string> = new Set(['sit-on-top', 'paddleboard']);
@@ -136,7 +135,7 @@ export function crewFacts(context: Context, on: string): RulePerson[] {
 const REACH = 1.2;
 /** Who sits within reach of the skipper, by where everyone sits in the boat. */
 function inReachOfLeader({ trip, people, boat }: Context): ReadonlySet<string> {
-  const hull = boat && hullOf(boat, HULLS);
+  const hull = boat && hullOf(boat);
   const skipper = trip.crew.findIndex((c) => c.role === 'skipper');
   if (!hull || skipper < 0) return new Set();
   const spots = new Map(placed({ ...trip, load: [] }, people, hull).map((s) => [s.id, s]));

@@ -1,20 +1,8 @@
-import {
-  bearing,
-  emptyWeight,
-  floaters,
-  placed,
-  shutHull,
-  spaceOf,
-  swamped,
-  uprightFilling,
-  type Hull,
-  type Swamped,
-} from '../boat';
+import { bearing, emptyWeight, floaters, placed, shutHull, spaceOf, swamped, uprightFilling, type Hull, type Swamped } from '../boat';
 import type { Boat, Finding, Phrase } from '../model';
 import { phrase } from '../say';
 import { finding, guessed, type Context } from './context';
 import { LOOK_HOLDS } from './limits';
-import { FLOTATION } from './shipped';
 
 const base = { section: 'pack/load' as const };
 
@@ -64,8 +52,8 @@ export function swampedFindings(context: Context, boat: Boat, hull: Hull, densit
   const crew = spots.filter((s) => s.is === 'person');
   const empty = emptyWeight(boat, hull);
   const fill = (bodies: ReturnType<typeof floaters>) =>
-    swamped(hull, bodies, empty, things, crew, density, FLOTATION);
-  const full = fill(floaters(boat, hull, FLOTATION));
+    swamped(hull, bodies, empty, things, crew, density);
+  const full = fill(floaters(boat, hull));
   const assumed = [phrase('swamped.assumed'), ...guesses(context, boat, hull)];
   const sourced = { ...base, id, assumed, source: 'archimedes' as const };
   if (boat.flotation === 'sealed-hull') {
@@ -85,7 +73,7 @@ export function swampedFindings(context: Context, boat: Boat, hull: Hull, densit
       }),
     ];
   }
-  const open = spaceOf(boat, hull, { y: 0 }, FLOTATION);
+  const open = spaceOf(boat, hull, { y: 0 });
   const upright = full.seated && uprightFilling(hull, open, [empty, ...spots], density);
   const set = upright && assumed.length === 1;
   return [

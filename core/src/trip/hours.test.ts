@@ -4,7 +4,8 @@ import { check } from '../../test/check';
 import { anItem, aPerson, aPlace, aWater, inputOf, steady } from '../../test/demo';
 import type { Assessment, Forecast, TideStation, Trip, Water } from '../model';
 import { render } from '../say';
-import { assess, packsFor, prepare, type AssessInput } from '.';
+import { assess, prepare, type AssessInput } from '.';
+import { packsFor } from '../rules';
 
 const HOUR = 3_600_000;
 const reader = { units: 'metric', zone: 'UTC', locale: 'en-GB' } as const;

@@ -3,7 +3,6 @@
  */
 export * from './assess';
 export type { AssessInput } from './context';
-export * from './shipped';
 export * from './strip';
 export * from './sweep';
 export * from './changes';

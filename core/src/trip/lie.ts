@@ -1,25 +1,12 @@
-import {
-  afloat,
-  emptyWeight,
-  holesOf,
-  hullOf,
-  lieBand,
-  maximumDisplacement,
-  placed,
-  plateOf,
-  type Afloat,
-  type Hull,
-  type LieBand,
-  type Placed,
-} from '../boat';
+import { afloat, emptyWeight, holesOf, hullOf, lieBand, maximumDisplacement, placed, plateOf, type Afloat, type Hull, type LieBand, type Placed } from '../boat';
 import type { Boat, Figure, Finding, Level, Phrase } from '../model';
 import { phrase } from '../say';
+import type { SourceId } from '../sources';
 import { asPrinted } from '../units';
 import { densityOf } from '../water';
 import { finding, guessed, type Context, type Figures } from './context';
 import { swampedFindings } from './flooded';
 import { LEVEL_ENOUGH, NARROW, TENDER } from './limits';
-import { FLOODING, HULLS } from './shipped';
 
 const base = { section: 'pack/load' as const };
 const move = { label: phrase('lie.mend'), open: 'pack/load' as const };
@@ -45,7 +32,7 @@ interface Lying {
 export function lieFindings(context: Context, figures: Figures): Finding[] {
   const { trip, boat, people, water } = context;
   if (!boat || people.length === 0) return [];
-  const hull = hullOf(boat, HULLS);
+  const hull = hullOf(boat);
   if (!hull) {
     const pointer = boat.length === undefined ? '/length' : '/beam';
     return [
@@ -149,7 +136,7 @@ function edgeFinding({ context, hull, lie, assumed, settle, band }: Lying): Find
     ],
     figures: ['freeLow', 'freeBow', 'freeStern', 'trim', 'heel'],
     assumed,
-    source,
+    source: source as SourceId,
     ...(short || tilted ? { mend: move } : assumed.length > 0 ? { mend: settle } : {}),
   });
 }
@@ -232,7 +219,7 @@ function wetFindings({ context, boat, hull, lie, assumed }: Lying): Finding[] {
   const found: Finding[] = [];
   if (asPrinted(free.lowest, 'shortLength') <= 0) found.push(say('awash', 'lie.awash', {}));
   // What is meant to be shut under water is a plug; a hatch is meant to stand over it.
-  const wet = holesOf(boat, hull, FLOODING).filter(
+  const wet = holesOf(boat, hull).filter(
     (hole) => hole.kind === 'hatch' && hole.z <= plane.h + plane.t * hole.x + plane.s * hole.y,
   );
   if (wet.length > 0) found.push(say('opening', 'lie.opening', { name: wet[0].name }));

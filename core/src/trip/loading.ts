@@ -3,7 +3,6 @@ import type { Boat, Finding } from '../model';
 import { phrase } from '../say';
 import { asPrinted } from '../units';
 import { finding, guessed, type Context, type Figures } from './context';
-import { HULLS, POWERING } from './shipped';
 import { personsFindings } from './persons';
 import { powerFindings } from './power';
 import { trailerFindings } from './trailer';
@@ -56,8 +55,8 @@ export function loadFindings({ trip, boat, people }: Context, figures: Figures):
 
 /** No plate and no maker's figure: an estimate is said as one, and over it is never more than a Fix. */
 function noLimit(boat: Boat, sum: LoadSum, figures: Figures): Finding {
-  const hull = hullOf(boat, HULLS);
-  const estimate = hull && capacityEstimate(boat, hull, POWERING);
+  const hull = hullOf(boat);
+  const estimate = hull && capacityEstimate(boat, hull);
   if (estimate) {
     figures.estimate = {
       value: estimate.mass,

@@ -1,8 +1,7 @@
-import { hullOf, personsRule, plateOf, type LoadSum } from '../boat';
+import { hullOf, personsRule, plateOf, type LoadSum, HULLS } from '../boat';
 import type { Boat, Finding } from '../model';
 import { phrase } from '../say';
 import { finding, guessed, type Figures } from './context';
-import { HULLS } from './shipped';
 
 const base = { section: 'pack/load' as const };
 
@@ -101,7 +100,7 @@ function countFindings(trip: string, boat: Boat, sum: LoadSum, figures: Figures)
 /** More people than stated seats stops; more than her kind usually has is a Fix, and says that it is a guess. */
 function seatFindings(trip: string, boat: Boat, sum: LoadSum): Finding[] {
   const known = boat.seats !== undefined && !guessed(boat, '/seats');
-  const hull = hullOf(boat, HULLS);
+  const hull = hullOf(boat);
   const most = boat.seats ?? hull?.form.guess.seats ?? HULLS[boat.kind].guess.seats;
   if (sum.persons <= most) return [];
   return [

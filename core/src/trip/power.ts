@@ -1,9 +1,8 @@
-import { drives, plated, plateOf, powering } from '../boat';
+import { drives, plated, plateOf, powering, POWERING } from '../boat';
 import type { Boat, Finding, Phrase } from '../model';
 import { phrase } from '../say';
 import { asPrinted } from '../units';
 import { finding, guessed } from './context';
-import { POWERING } from './shipped';
 
 const base = { section: 'pack/load' as const };
 

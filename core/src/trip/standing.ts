@@ -5,8 +5,8 @@ import { companyFindings } from './company';
 import { finding, type Context } from './context';
 import { lieFindings } from './lie';
 import { loadFindings } from './loading';
-import { packsOf } from './shipped';
 import { wayFindings } from './ways';
+import { packsOf } from '../rules';
 
 type Figures = Record<string, Figure>;
 

@@ -1,21 +1,9 @@
 import { describe, expect, test } from '@jest/globals';
 import { check } from '../../test/check';
 import { household } from '../../test/households';
-import {
-  afloat,
-  emptyWeight,
-  holesOf,
-  hullOf,
-  leak,
-  maximumDisplacement,
-  placed,
-  planCoefficient,
-  plateOf,
-  spaceOf,
-  startBoat,
-  together,
-} from '../boat';
-import { assess, FLOODING, FLOTATION, HULLS, STARTING_POINTS, type AssessInput } from '.';
+import { afloat, emptyWeight, holesOf, hullOf, leak, maximumDisplacement, placed, planCoefficient, plateOf, spaceOf, together, FLOODING } from '../boat';
+import { assess, type AssessInput } from '.';
+import { startBoat, STARTING_POINTS } from '../boat/start';
 
 /** Kilograms aboard, of kit beside them, and the two waters that a trip knows. */
 const PEOPLE = [60, 80, 110];
@@ -121,7 +109,7 @@ describe.each(STARTING_POINTS.map((s, n) => [s.id, n] as const))('%s', (_id, n) 
   });
   test('heavier: deeper; saltier, over brackish to the sea: higher', () => {
     const boat = startBoat(start, '01890000-0000-7000-8000-00000000b0a7', start.title);
-    const hull = hullOf(boat, HULLS)!;
+    const hull = hullOf(boat)!;
     const { trip, shed } = household(n);
     const free = (mass: number, density: number) => {
       const crew = shed.people.slice(0, 1).map((p) => ({ ...p, mass }));
@@ -148,7 +136,7 @@ describe.each(STARTING_POINTS.map((s, n) => [s.id, n] as const))('%s', (_id, n) 
   });
   test('what leaks and what is swamped agree: who may sit in her when she is full is not rolled over by an opening', () => {
     const boat = startBoat(start, '01890000-0000-7000-8000-00000000b0a7', start.title);
-    const hull = hullOf(boat, HULLS)!;
+    const hull = hullOf(boat)!;
     const { trip, shed } = household(n);
     for (const mass of PEOPLE) {
       const crew = shed.people.slice(0, 1).map((p) => ({ ...p, mass }));
@@ -157,8 +145,8 @@ describe.each(STARTING_POINTS.map((s, n) => [s.id, n] as const))('%s', (_id, n) 
         ...placed({ ...trip, crew: trip.crew.slice(0, 1) }, crew, hull),
       ]);
       const swamped = with1(n, mass, 12, WATERS[1]).level('lie/swamped');
-      for (const hole of holesOf(boat, hull, FLOODING)) {
-        const space = spaceOf(boat, hull, hole, FLOTATION);
+      for (const hole of holesOf(boat, hull)) {
+        const space = spaceOf(boat, hull, hole);
         const found = leak(
           { hull, hole, space, weight, density: 1025, relief: { pump: 0, bailers: 0 }, sea: 0.3 },
           FLOODING,
@@ -174,7 +162,7 @@ describe.each(STARTING_POINTS.map((s, n) => [s.id, n] as const))('%s', (_id, n) 
   });
   test('her form bears more than anybody and kit that her plate lets in', () => {
     const boat = startBoat(start, '01890000-0000-7000-8000-00000000b0a7', start.title);
-    const hull = hullOf(boat, HULLS)!;
+    const hull = hullOf(boat)!;
     expect(maximumDisplacement(hull)).toBeGreaterThan(
       (boat.mass ?? 0) + (plateOf(boat)?.totalMass ?? boat.advisedLoad ?? 0),
     );

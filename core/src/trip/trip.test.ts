@@ -7,7 +7,8 @@ import { applyPatch } from '../formats';
 import { LEVELS, THINGS, type Assessment, type Finding, type Trip } from '../model';
 import { render } from '../say';
 import { sourceOf } from '../sources';
-import { assess, countLevels, PACKS, packsFor, packsOf, prepare, stripAxis, stripOf, sweep, worstLevel, type AssessInput } from '.';
+import { assess, countLevels, prepare, stripAxis, stripOf, sweep, worstLevel, type AssessInput } from '.';
+import { PACKS, packsFor, packsOf } from '../rules';
 
 const find = (a: Assessment, prefix: string): Finding | undefined => a.findings.find((f) => f.id.startsWith(prefix));
 const HOUR = 3_600_000;

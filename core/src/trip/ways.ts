@@ -3,12 +3,11 @@ import type { Finding, Phrase } from '../model';
 import { phrase } from '../say';
 import { finding, guessed, type Context } from './context';
 import { WAYS_ENOUGH } from './limits';
-import { HULLS } from './shipped';
 
 /** Ways home, counted; a kind that nobody says can move her far enough is named. */
 export function wayFindings({ trip, boat, people, route }: Context): Finding[] {
   if (!boat || boat.propulsion.length === 0) return [];
-  const hull = hullOf(boat, HULLS);
+  const hull = hullOf(boat);
   const loaded = (hull ? emptyWeight(boat, hull).mass : (boat.mass ?? 0)) + loadOf(boat, people, trip).total;
   const ways = waysHome(boat, loaded);
   const base = { section: 'pack/load' as const, source: WAYS_ENOUGH.source };

@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { runs } from '../../test/runs';
 import { check } from '../../test/check';
-import demo from '../../data/demo.json';
+import demo from '../../data/formats/demo.json';
 import type { TideStation } from '../model';
 import rows from './tide.check.json';
 import { cosineHeight, sortForecast, spansAbove, tideOf, weatherAt, worstWithin } from '.';

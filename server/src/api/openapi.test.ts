@@ -4,8 +4,8 @@ import { Ajv2020 } from 'ajv/dist/2020.js';
 import * as z from 'zod';
 import { demoBundle } from '@escale/core/formats';
 import { Bundle, RulePack } from '@escale/core/model';
-import { PACKS } from '@escale/core/trip';
 import { makeWorld, NOW, TRIP, uuid, type World } from '../../test/world';
+import { PACKS } from '@escale/core/rules';
 
 let world: World;
 beforeAll(async () => { world = await makeWorld(); await world.reset(); });

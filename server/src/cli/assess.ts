@@ -1,8 +1,10 @@
 import type { Bundle, Figure, Finding, Mend, Phrase, Requirement } from '@escale/core/model';
 import { clock, dayOf, phrase, render, type Reader, type WordKey } from '@escale/core/say';
-import { assess, CATALOGUE, countLevels, packsOn, worstLevel } from '@escale/core/trip';
+import { assess, countLevels, worstLevel } from '@escale/core/trip';
 import { format, spanText, type UnitSystem } from '@escale/core/units';
 import { Refused } from './refused';
+import { CATALOGUE } from '@escale/core/kit';
+import { packsOn } from '@escale/core/rules';
 
 type Way = { label: string } & Record<string, unknown>;
 

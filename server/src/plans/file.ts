@@ -2,7 +2,7 @@ import { and, eq } from 'drizzle-orm';
 import { v7 as uuidv7 } from 'uuid';
 import { deadlinesOf, fold, isOpen, sheetOf } from '@escale/core/floatplan';
 import { schemaOf, type Assessment, type FileRequest, type PlanDeed, type PlanTimes, type Shed, type Trip } from '@escale/core/model';
-import { assess, CATALOGUE, packsOn } from '@escale/core/trip';
+import { assess } from '@escale/core/trip';
 import { MS } from '@escale/core/units';
 import { Problem } from '../api/problem';
 import { doCommand } from '../api/things';
@@ -14,6 +14,8 @@ import { writeMessages, type MessageContext } from './messages';
 import { conditionsOf, loadShed } from './shed';
 import { storedVersion } from './stored';
 import { endLinks, LINK_AFTER_END } from './tokens';
+import { CATALOGUE } from '@escale/core/kit';
+import { packsOn } from '@escale/core/rules';
 
 type Row = typeof plan.$inferSelect;
 

@@ -1,0 +1,188 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import { fileURLToPath } from 'node:url';
+import { describe, expect, test } from '@jest/globals';
+import type * as z from 'zod';
+import { isField } from '../test/is-field';
+import { demo } from '../test/demo';
+import { CATALOGUE } from '../src/kit';
+import { STARTING_SETS } from '../src/kit/starting-sets';
+import * as model from '../src/model';
+import type { Condition, ProcedureRow } from '../src/model';
+import { PROCEDURES } from '../src/procedure';
+import { conditionFaults, CREW, packFaults, PACKS } from '../src/rules';
+import { placeholdersOf } from '../src/say';
+import { SOURCES, sourceOf } from '../src/sources';
+import { unitOf, type Quantity } from '../src/units';
+
+const folder = fileURLToPath(new URL('./', import.meta.url));
+const files = readdirSync(folder, { recursive: true, encoding: 'utf8' }).filter((name) =>
+  name.endsWith('.json'),
+);
+const read = (name: string): unknown => JSON.parse(readFileSync(folder + name, 'utf8'));
+
+/** The schema of each file, by its path: a file that nothing here names is a file that nobody reads through a schema. */
+const SCHEMAS: [RegExp, z.ZodType][] = [
+  [/^boat\/hulls/, model.HullForms],
+  [/^boat\/flooding/, model.FloodData],
+  [/^boat\/flotation/, model.FlotationData],
+  [/^boat\/powering/, model.PoweringData],
+  [/^boat\/starting-points/, model.StartingPoint.array()],
+  [/^boat\/handover/, model.HandoverStep.array()],
+  [/^kit\/catalogue/, model.Catalogue],
+  [/^kit\/officer/, model.OfficerRow.array()],
+  [/^kit\/last-look/, model.LastLook.array()],
+  [/^kit\/starting-sets/, model.StartingSet.array()],
+  [/^kit\/approvals/, model.Approvals],
+  [/^rules\/packs\//, model.RulePack],
+  [/^rules\/crew/, model.CrewRow.array()],
+  [/^passage\/ready/, model.ReadyRow.array()],
+  [/^procedure\//, model.ProcedureRow],
+];
+
+/** The demo is dated when it is opened; until then its dates are signs. */
+const LATER = /^formats\/demo/;
+
+/** Every value that stands under one of these names, anywhere in a document. */
+function under(value: unknown, ...names: string[]): unknown[] {
+  if (typeof value !== 'object' || value === null) return [];
+  return Object.entries(value).flatMap(([key, inner]) => [
+    ...(names.includes(key) ? [inner] : []),
+    ...under(inner, ...names),
+  ]);
+}
+
+describe('what ships as data', () => {
+  test.each(files.filter((name) => !LATER.test(name)))('%s is what its schema says', (name) => {
+    const schema = SCHEMAS.find(([path]) => path.test(name))?.[1];
+    expect(schema).toBeDefined();
+    expect(schema?.safeParse(read(name)).error).toBeUndefined();
+  });
+  test('the demo is, once it is dated', () => expect(model.Bundle.safeParse(demo()).error).toBeUndefined());
+  test.each(files)('%s names sources that are there', (name) => {
+    for (const source of under(read(name), 'source'))
+      if (typeof source === 'string' && !LATER.test(name))
+        expect([source, sourceOf(source) !== undefined]).toEqual([source, true]);
+  });
+  test('nothing written down from memory is passed off as verified', () => {
+    for (const [id, s] of Object.entries(SOURCES))
+      if (s.how === 'recalled') expect({ id, verified: s.verified }).toEqual({ id, verified: false });
+    for (const pack of PACKS) for (const rule of pack.rules) expect(rule.verified).toBe(false);
+  });
+});
+
+describe('catalogue and packs', () => {
+  const kinds = CATALOGUE.kinds.map((kind) => kind.id);
+  test('each kind once, at least sixty; starting sets name kinds that are there', () => {
+    expect(new Set(kinds).size).toBe(kinds.length);
+    expect(kinds.length).toBeGreaterThanOrEqual(60);
+    for (const set of STARTING_SETS) for (const kind of set.kinds) expect(kinds).toContain(kind);
+  });
+  test.each(PACKS.map((pack) => [pack.id, pack] as const))(
+    '%s: facts, units, and something in the catalogue for each demand',
+    (_id, pack) => {
+      expect(packFaults(pack)).toEqual([]);
+      const supplied = new Set(CATALOGUE.kinds.flatMap((k) => k.supplies.map((s) => s.capability)));
+      for (const rule of pack.rules) {
+        for (const demand of rule.anyOf.flat()) expect(supplied).toContain(demand.capability);
+        expect(rule.section.length).toBeGreaterThan(5);
+      }
+    },
+  );
+  test('every pack of the folder ships', () => {
+    const folderOf = files.filter((name) => name.startsWith('rules/packs/'));
+    expect(PACKS.map((pack) => `rules/packs/${pack.id}.json`).sort()).toEqual(folderOf.sort());
+  });
+});
+
+describe('conditions outside the packs', () => {
+  test('what is asked of a crew names facts that are there, and settles at a field that is', () => {
+    for (const row of CREW) {
+      expect([row.id, conditionFaults(row.when)]).toEqual([row.id, []]);
+      expect([row.id, isField(row.at)]).toEqual([row.id, true]);
+    }
+    expect(new Set(CREW.map((row) => row.id)).size).toBe(CREW.length);
+  });
+  test.each(PROCEDURES.map((row) => [row.id, row] as const))(
+    '%s: conditions, figures and steps that are there',
+    (_id, row) => {
+      const conditions: Condition[] = [
+        row.for,
+        ...row.steps.flatMap((step) => (step.when ? [step.when] : [])),
+      ];
+      expect(conditions.flatMap((condition) => conditionFaults(condition))).toEqual([]);
+      expect(stepFaults(row)).toEqual([]);
+    },
+  );
+  test('every procedure of the folder ships', () => {
+    const folderOf = files.filter((name) => name.startsWith('procedure/'));
+    expect(PROCEDURES.map((row) => `procedure/${row.id}.json`).sort()).toEqual(folderOf.sort());
+  });
+  test('a procedure with what is not there is told, each fault', () => {
+    const [row] = PROCEDURES;
+    const step = {
+      id: 'odd',
+      what: 'Pay out {rode:length}, {rode:mass} of it.',
+      why: 'Because.',
+      after: ['nowhere'],
+      locks: ['odd'],
+    };
+    const odd = {
+      ...row,
+      figures: { rode: { quantity: 'length', unknown: 'a length that was not entered' } },
+      steps: [...row.steps, step],
+    };
+    expect(stepFaults(odd)).toEqual([
+      'odd: {rode} is a length, not a mass',
+      'odd: no step "nowhere" before it',
+      'odd: locks itself',
+    ]);
+    expect(stepFaults({ ...odd, figures: undefined })).toContain('odd: no figure "rode" is declared');
+    expect(stepFaults({ ...odd, figures: { unused: { quantity: 'cubit', unknown: 'not known' } } })).toEqual(
+      expect.arrayContaining([
+        'figure "unused" is used nowhere',
+        'figure "unused" is of no quantity "cubit"',
+      ]),
+    );
+  });
+});
+
+/** What is wrong with a procedure that its schema can't see: steps that are not there, figures nobody declared, locks on oneself. */
+function stepFaults({ steps, figures = {}, stopIf }: ProcedureRow): string[] {
+  const ids = steps.map((step) => step.id);
+  const sentences = (step: ProcedureRow['steps'][number]) =>
+    [step.what, step.unsettled, step.why, step.danger].flatMap((s) =>
+      s === undefined ? [] : placeholdersOf(s),
+    );
+  const used = new Set([...steps.flatMap(sentences), ...placeholdersOf(stopIf ?? '')].map((p) => p.name));
+  const quantities = Object.entries(figures).flatMap(([name, { quantity }]) => [
+    ...(used.has(name) ? [] : [`figure "${name}" is used nowhere`]),
+    ...(isQuantity(quantity) ? [] : [`figure "${name}" is of no quantity "${quantity}"`]),
+  ]);
+  return [
+    ...quantities,
+    ...ids.filter((id, i) => ids.indexOf(id) < i).map((id) => `${id}: twice`),
+    ...steps.flatMap((step, i) => [
+      ...sentences(step).flatMap(({ name, as }) => {
+        if (!(name in figures)) return [`${step.id}: no figure "${name}" is declared`];
+        return as === figures[name].quantity
+          ? []
+          : [`${step.id}: {${name}} is a ${figures[name].quantity}, not a ${as}`];
+      }),
+      ...(step.after ?? [])
+        .filter((id) => !ids.slice(0, i).includes(id))
+        .map((id) => `${step.id}: no step "${id}" before it`),
+      ...(step.locks ?? [])
+        .filter((id) => !ids.slice(i + 1).includes(id))
+        .map((id) => (id === step.id ? `${step.id}: locks itself` : `${step.id}: no step "${id}" after it`)),
+    ]),
+  ];
+}
+
+function isQuantity(name: string): name is Quantity {
+  try {
+    return unitOf(name as Quantity, 'metric') !== undefined;
+  } catch (error) {
+    if (error instanceof TypeError) return false;
+    throw error;
+  }
+}

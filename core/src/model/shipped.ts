@@ -1,0 +1,219 @@
+import * as z from 'zod';
+import { CAPABILITIES } from './capabilities';
+import { Text, THING_TYPES, WallTime } from './common';
+import { CRAFT, LEVELS, type Craft } from './lists';
+import { Condition } from './rules';
+import { Boat } from './shed';
+import { LoadItem } from './trip';
+
+/**
+ * What ships with Escale as data, one schema a file under `core/data`. Rooms read their files by themselves and take only the
+ * types from here; a test holds every file against its schema, so that no worker carries the validator.
+ */
+const kinds = Object.keys(CRAFT) as [Craft, ...Craft[]];
+const share = z.number().min(0).max(1);
+/** Id of an entry in `sources`; the test resolves each. */
+const Source = z.string().max(60);
+const Spot = z.strictObject({ name: Text, x: share, y: z.number().min(-1).max(1) });
+const ends = z.strictObject({ bow: z.number(), stern: z.number() });
+
+/**
+ * The shape that stands in for a kind of craft, as fractions of its own length, beam and depth (`boat/hulls.json`).
+ * Ours, not a published hull: the waterplane coefficients it gives are held against the ranges of handbooks.
+ */
+export const HullForm = z.strictObject({
+  /** Half breadth along the length: full at `fullest` (0 stern, 1 bow), falling to `sternEnd` and `bowEnd` of it by a power. */
+  plan: z.strictObject({
+    fullest: share,
+    bow: z.number(),
+    stern: z.number(),
+    bowEnd: share,
+    sternEnd: share,
+  }),
+  /** From the keel out to the turn of the bilge at `bilge` of the depth by a power; from there flaring by `flare` of the half breadth. */
+  section: z.strictObject({ bilge: share, power: z.number().min(0), flare: share }),
+  /** What the sheer rises and the keel lifts at the ends, as shares of the depth. */
+  sheer: ends,
+  rocker: ends,
+  /** Two hulls, each this share of the whole beam. */
+  hulls: z.strictObject({ share }).optional(),
+  /** Depth by the beam, mass by length × beam (kg/m²), and seats, where nobody said. */
+  guess: z.strictObject({
+    depth: z.number().positive(),
+    mass: z.number().positive(),
+    seats: z.number().int().min(1),
+  }),
+  /** Closed on top: what washes over runs off. Where it is not, water over the edge stays. */
+  deck: z.enum(['closed', 'open']),
+  /** Edge over which water comes aboard, as a share of the depth: a cockpit's rim stands lower or higher than the sheer. */
+  rim: z.number().positive(),
+  /** Freeboard that should be left at the lowest point, metres. */
+  edge: z.strictObject({ least: z.number().positive(), source: Source }),
+  /** Centre of the empty boat along the length and in height, as shares. */
+  centre: z.strictObject({ x: share, z: share }),
+  /** Where people sit: along, across (−1 starboard to 1 port), and height of the seat as a share of the depth. */
+  seats: z.array(Spot).min(1),
+  /** Where somebody alone sits, if not on the first of the seats. */
+  alone: Spot.optional(),
+  seat: z.number().min(0),
+  /** Metres from the seat, or from the board, up to the middle of a body. */
+  body: z.number().positive(),
+  /** Where things lie. */
+  holds: z.array(Spot.extend({ id: LoadItem.shape.place.unwrap(), z: z.number().min(0) })).min(1),
+});
+export type HullForm = z.infer<typeof HullForm>;
+export const HullForms = z.record(z.enum(kinds), HullForm);
+export type HullForms = Record<Craft, HullForm>;
+
+/** How water runs in and is thrown out (`boat/flooding.json`). */
+export const FloodData = z.strictObject({
+  /** By kind of opening: bore in metres, place along as a share of the length, height as a share of the depth. */
+  openings: z.record(
+    z.enum(['plug', 'bung', 'hatch', 'scupper']),
+    z.strictObject({ diameter: z.number().positive(), x: share, z: share }),
+  ),
+  /** Waves over an open hatch: the share of a wave that a small boat does not ride, significant heights to ask for, the usual one, metres. */
+  wash: z.strictObject({
+    rides: share,
+    seas: z.array(z.number().min(0)).min(1),
+    usual: z.number().min(0),
+    source: Source,
+  }),
+  discharge: z.strictObject({ value: share, source: Source }),
+  /** A small electric pump by its label, 500 US gallons an hour, m³/s. */
+  pump: z.strictObject({ rated: z.number().positive(), source: Source }),
+  /** Share of its rated flow that a pump gives lifting water in a boat. */
+  pumpReal: z.strictObject({ value: share, source: Source }),
+  /** Share of her planing speed that full throttle makes with a third of her full. */
+  planingFlooded: z.strictObject({ share, source: Source }),
+  /** m³/s of one person with a bucket, fresh and after so many seconds. */
+  bailer: z.strictObject({ fresh: z.number(), tired: z.number(), seconds: z.number(), source: Source }),
+});
+export type FloodData = z.infer<typeof FloodData>;
+
+const Material = Boat.shape.material.unwrap();
+/** What keeps swamped boats up (`boat/flotation.json`): specific gravities of hulls, a usual bag, what a person in the water weighs. */
+export const FlotationData = z.strictObject({
+  materials: z.record(Material, z.number().positive()),
+  guess: z.record(z.enum(kinds), Material),
+  bags: z.strictObject({ litres: z.number().positive(), source: Source }),
+  inWater: z.strictObject({ share, source: Source }),
+  /** Level, by the flotation test of 33 CFR 183.225 to 230: heel and trim in degrees, the deepest point of the edge in metres over the water. */
+  level: z.strictObject({ heel: z.number(), trim: z.number(), edge: z.number(), source: Source }),
+});
+export type FlotationData = z.infer<typeof FlotationData>;
+
+const Formula = z.strictObject({ times: z.number(), minus: z.number() });
+/** Steps and formulas of Table 183.53 (`boat/powering.json`). */
+export const PoweringData = z.strictObject({
+  source: Source,
+  lowFactor: z.array(z.strictObject({ upTo: z.number(), horsepower: z.number().positive() })).min(1),
+  remote: Formula,
+  flat: Formula,
+  other: Formula,
+  roundUpTo: z.number().positive(),
+  remoteTransomInches: z.number().positive(),
+  /** What motor, controls, battery and a full portable tank weigh, by power (table 4 of subpart H). */
+  equipment: z.strictObject({
+    source: Source.optional(),
+    note: z.string().max(300).optional(),
+    rows: z.array(z.strictObject({ upTo: z.number().positive(), pounds: z.number().positive() })).min(1),
+  }),
+});
+export type PoweringData = z.infer<typeof PoweringData>;
+
+/** A usual boat of a kind, to start from (`boat/starting-points.json`). Nothing in it that a law turns on is answered: that is asked. */
+export const StartingPoint = z.strictObject({
+  id: z.string().max(40),
+  kind: z.enum(kinds),
+  title: Text,
+  note: Text,
+  boat: Boat.omit({ id: true, name: true, kind: true, basis: true })
+    .partial()
+    .required({ propulsion: true, openings: true }),
+});
+export type StartingPoint = z.infer<typeof StartingPoint>;
+
+/** A walk through a boat one does not know: what to do, why, and which of her fields it fills (`boat/handover.json`). */
+export const HandoverStep = z.strictObject({
+  id: z.string().max(40),
+  what: z.string().max(200),
+  why: z.string().max(300),
+  fields: z.array(z.enum(Object.keys(Boat.shape) as [string, ...string[]])),
+  kit: z.literal(true).optional(),
+});
+export type HandoverStep = z.infer<typeof HandoverStep>;
+
+/** What practice asks of a crew (`rules/crew.json`): asked of each person, or of the crew as one. */
+export const CrewRow = z.strictObject({
+  id: z.string().max(40),
+  each: z.boolean(),
+  when: Condition,
+  level: z.enum(LEVELS),
+  /** What it weighs where a fact is missing; absent: nothing. */
+  unknown: z.enum(LEVELS).optional(),
+  title: Text,
+  why: z.string().max(400),
+  at: z.strictObject({ type: z.enum(THING_TYPES), pointer: z.string().max(120) }),
+  source: Source,
+});
+export type CrewRow = z.infer<typeof CrewRow>;
+
+/** What a trip has, in the words by which rows of getting ready and of the last look are chosen. */
+export const HAS = [
+  'combustion',
+  'motor',
+  'manual',
+  'sail',
+  'trailer',
+  'by-hand',
+  'inflate',
+  'company',
+  'dark',
+] as const;
+
+/** A task of getting ready (`passage/ready.json`). */
+export const ReadyRow = z.strictObject({
+  id: z.string().max(40),
+  title: Text,
+  why: z.string().max(300).optional(),
+  group: z.enum(['before', 'evening', 'morning', 'launch']),
+  minutes: z.number().min(0).max(600),
+  /** Only where the trip has this: all of them. */
+  needs: z.array(z.enum(HAS)).optional(),
+  /** For `before`: days ahead. */
+  days: z.number().int().min(1).optional(),
+  /** For `before` and `evening`: wall time at which it begins. */
+  at: WallTime.optional(),
+});
+export type ReadyRow = z.infer<typeof ReadyRow>;
+
+/** One stop of an inspection (`kit/officer.json`), in the order in which it is taken. */
+export const OfficerRow = z.strictObject({
+  id: z.string().max(40),
+  title: Text,
+  ask: z.string().max(200),
+  capabilities: z.array(z.enum(CAPABILITIES)),
+  worn: z.boolean().optional(),
+});
+export type OfficerRow = z.infer<typeof OfficerRow>;
+
+/** One of the few things that sink or kill, looked at last (`kit/last-look.json`). */
+export const LastLook = z.strictObject({ id: z.string().max(40), title: Text, needs: z.array(z.enum(HAS)) });
+export type LastLook = z.infer<typeof LastLook>;
+
+/** A kit to start a locker from, by kind of trip (`kit/starting-sets.json`). */
+export const StartingSet = z.strictObject({
+  id: z.string().max(40),
+  title: Text,
+  kinds: z.array(z.string()).min(1),
+});
+export type StartingSet = z.infer<typeof StartingSet>;
+
+/** How labels name who approved a thing (`kit/approvals.json`); patterns are regular expressions, case does not count. */
+export const Approvals = z.strictObject({
+  source: Source,
+  denied: z.string(),
+  unsaid: z.string(),
+  authorities: z.array(z.strictObject({ id: z.string().max(20), title: Text, label: z.string() })).min(1),
+});
