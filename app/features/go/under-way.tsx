@@ -4,7 +4,6 @@ import { useRouter } from 'expo-router';
 import { isOpen } from '@escale/core/floatplan';
 import { ARRIVED, landingsFrom, plannedPosition, type Landing } from '@escale/core/passage';
 import { clock, render, type Reader } from '@escale/core/say';
-import { CHART_DATUMS } from '@escale/core/trip';
 import { format, MS, spanText } from '@escale/core/units';
 import { tideOf } from '@escale/core/water';
 import { Button, Row } from '../../ui/button';
@@ -15,6 +14,7 @@ import { useNow, useOutbox, useThings } from '../../data/hooks';
 import { deed, newId } from '../../data/send';
 import { useSettings } from '../../data/settings';
 import { useTrip } from '../trip/use-trip';
+import { CHART_DATUMS } from '@escale/core/model/lists';
 
 /** On the water: four things, large, in the dark or in the sun, and Trouble across the whole width. */
 export function UnderWay() {

@@ -14,6 +14,7 @@ import { inverseOf } from '../../data/things';
 import { thingHref } from '../../data/where';
 import { TripForm } from '../plan/trip-form';
 import { useUndo } from '../shell/undo';
+import { figureNamed } from '@escale/core/verdict';
 import { Figures } from '../trip/figure-view';
 import { useTrip } from '../trip/use-trip';
 import { AskThree } from './ask-three';
@@ -62,12 +63,13 @@ function usePut(): (draft: Draft) => void {
 function Against({ boat }: { boat: Boat }) {
   const p = usePalette();
   const { assessment, trip, shed, reader } = useTrip();
-  const { load, limit } = assessment.figures;
+  const load = figureNamed(assessment.figures, 'boat/load');
+  const limit = figureNamed(assessment.figures, 'boat/limit');
   const share = load && limit ? load.value / limit.value : undefined;
   const sum = loadOf(boat, aboardOf({ trip, shed }), trip);
   return (
     <View style={{ gap: 8 }}>
-      <Figures names={['load', 'limit', 'share', 'personsMost']} />
+      <Figures names={['boat/load', 'boat/limit', 'boat/share', 'boat/persons']} />
       {share === undefined ? null : (
         <View role="img" aria-label={`Loaded to ${Math.round(share * 100)} per cent`} style={{ height: 18, borderWidth: 2, borderColor: p.ink, flexDirection: 'row' }}>
           <View style={{ width: `${Math.min(100, share * 100)}%`, backgroundColor: share > 1 ? p.call : p.water1 }} />
@@ -173,7 +175,7 @@ function OneMore({ boat, now: { hull, spots, density, lie } }: { boat: Boat; now
   const { free, outcome } = afloat(boat, hull, [...spots, rescued(hull)], density);
   const stranger: Person = { id: '01890000-0000-7000-8000-0000000000e2', name: 'One more', mass: RESCUED };
   const sum = loadOf(boat, [...aboardOf({ trip, shed }), stranger], trip);
-  const { limit } = assessment.figures;
+  const limit = figureNamed(assessment.figures, 'boat/limit');
   const cm = (m: number) => format(m, 'shortLength', reader.units);
   const before = lie.free;
   const deeper = outcome.state === 'floats' && lie.outcome.state === 'floats' && free && before

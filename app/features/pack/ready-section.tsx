@@ -2,13 +2,13 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { clock, dayOf } from '@escale/core/say';
 import { lastLook, packGroups, packList } from '@escale/core/kit';
-import { lookHolds } from '@escale/core/trip';
 import { MS } from '@escale/core/units';
 import { Choice, Tick } from '../../ui/choice';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
 import { tick } from '../../data/send';
 import { packListOf, useTrip } from '../trip/use-trip';
+import { lookHolds } from '@escale/core/boat';
 
 const GROUP = { before: 'Days before', evening: 'The evening before', morning: 'Morning', launch: 'At the water' } as const;
 

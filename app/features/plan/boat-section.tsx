@@ -2,7 +2,6 @@ import { View } from 'react-native';
 import { Link, useLocalSearchParams } from 'expo-router';
 import type { Assessment, Trip } from '@escale/core/model';
 import { CLOTHING, CRAFT } from '@escale/core/model/lists';
-import { fellows, towing } from '@escale/core/trip';
 import { format } from '@escale/core/units';
 import { Button, Row } from '../../ui/button';
 import { Choice } from '../../ui/choice';
@@ -13,6 +12,8 @@ import { useGoTo } from '../forms/go-to';
 import { useTrip } from '../trip/use-trip';
 import { TripForm, useTripChange } from './trip-form';
 import { kindsSupplying } from '@escale/core/kit';
+import { figureNamed, type Pace } from '@escale/core/verdict';
+import { fellows, towing } from '@escale/core/boat';
 
 type Member = Trip['crew'][number];
 const JACKETS = kindsSupplying('wearable');
@@ -51,7 +52,9 @@ function Company() {
   const p = usePalette();
   const { trip, shed, reader, prepared, assessment, input } = useTrip();
   const wind = prepared.match(assessment.leave).world.facts['day.wind'];
-  const all = fellows({ trip, shed, boat: shed.boats.find((b) => b.id === trip.boat), speed: speedOf(assessment) });
+  const own = shed.boats.find((b) => b.id === trip.boat);
+  const speed = paceOf(assessment);
+  const all = fellows(trip, shed.boats, own && { boat: own, ...(speed ? { speed } : {}) });
   return (
     <View style={{ gap: 8 }}>
       <TripForm fields={COMPANY} />
@@ -74,7 +77,10 @@ function Company() {
   );
 }
 const COMPANY = ['company'] as const;
-const speedOf = ({ figures }: Assessment) => (figures.speed ? { value: figures.speed.value, guessed: figures.speed.guessed === true } : undefined);
+function paceOf({ figures }: Assessment): Pace | undefined {
+  const speed = figureNamed(figures, 'passage/speed');
+  return speed && { value: speed.value, guessed: speed.guessed === true };
+}
 const TODAY = [{ value: 'well', label: 'Well' }, { value: 'tired', label: 'Tired' }, { value: 'ill', label: 'Ill' }, { value: 'hung-over', label: 'Hung over' }];
 
 function CrewCard({ member, i, put }: { member: Member; i: number; put: (next: Member | undefined) => void }) {

@@ -6,10 +6,23 @@ import { TripForm } from './trip-form';
 export function DaySection() {
   return (
     <View style={{ gap: 18 }}>
-      <Figures names={['turnBack', 'latestTurn', 'home', 'overdue', 'daylight', 'wind', 'gust', 'water', 'hands']} />
+      <Figures names={DAY} />
       <T as="section" heading={3}>When and how fast</T>
       <TripForm fields={['leave', 'speed', 'homeBy', 'driveMinutes', 'checkInMinutes']} />
       <TripForm fields={['limits']} />
     </View>
   );
 }
+
+/** What the day is told by. */
+const DAY = [
+  'passage/turn-back',
+  'passage/latest-turn',
+  'passage/home',
+  'passage/overdue',
+  'passage/daylight',
+  'water/wind',
+  'water/gust',
+  'body/water',
+  'body/hands',
+];

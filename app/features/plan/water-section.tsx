@@ -53,7 +53,7 @@ export function WaterSection() {
       </View>
       <Labelled title="Return to"><Choice label="Return to" id={fieldId('/return')} options={[{ value: '', label: 'The launch' }, ...launches.filter((l) => l.value !== trip.launch)]} value={trip.return ?? ''} onChange={(v) => change('/return', v ? v : undefined, 'the return')} /></Labelled>
       <SketchChart />
-      <Figures names={['distance', 'speed', 'tideLeave']} />
+      <Figures names={['passage/distance', 'passage/speed', 'water/tide-leave']} />
       {assessment.schedule?.legs.map((leg) => <T key={leg.departs} as="small">{name(leg.from)} to {name(leg.to)}: {format(leg.metres, 'distance', 'metric')} on {format(leg.bearing, 'bearing', 'metric')} true</T>)}
       <Link href={'/shed/place/new'} style={{ paddingVertical: 12 }}><T style={{ textDecorationLine: 'underline' }}>A new place</T></Link>
     </View>

@@ -3,6 +3,7 @@ import { Pressable, View } from 'react-native';
 import type { Figure } from '@escale/core/model';
 import { clock, dayOf, phrase, render, type Reader, type WordKey } from '@escale/core/say';
 import { sourceOf } from '@escale/core/sources';
+import { figuresNamed } from '@escale/core/verdict';
 import { format, fromSI, spanText, unitOf } from '@escale/core/units';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
@@ -22,12 +23,12 @@ const say = (value: Value, reader: Reader) => (value.quantity === 'instant' ? `$
 const word = (key: string, reader: Reader) => render(phrase(key as WordKey), reader);
 
 /** A computed number that opens: what went in, the formula in words, the source, the range. */
-export function FigureView({ name, figure, small }: { name: string; figure: Figure; small?: boolean }) {
+export function FigureView({ figure, small }: { figure: Figure; small?: boolean }) {
   const p = usePalette();
   const { reader } = useTrip();
   const [open, setOpen] = useState(false);
   const { number, unit } = figureParts(figure, reader);
-  const label = word(`figure.${name}`, reader);
+  const label = word(figure.label, reader);
   const source = sourceOf(figure.source);
   return (
     <View style={{ minWidth: small ? undefined : 104 }}>
@@ -53,23 +54,24 @@ export function FigureView({ name, figure, small }: { name: string; figure: Figu
 }
 
 /** The same number without its working: for cards that are pressed as a whole. */
-function StillFigure({ name, figure }: { name: string; figure: Figure }) {
+function StillFigure({ figure }: { figure: Figure }) {
   const { reader } = useTrip();
   const { number, unit } = figureParts(figure, reader);
   return (
     <View>
       <T as="figure">{number}<T as="soft" style={{ fontSize: 16 }}>{unit ? ` ${unit}` : ''}</T></T>
-      <T as="label">{word(`figure.${name}`, reader)}</T>
+      <T as="label">{word(figure.label, reader)}</T>
     </View>
   );
 }
 
-export function Figures({ names, still }: { names: string[]; still?: boolean }) {
+/** The figures of these names (`room/name`), in their order. */
+export function Figures({ names, still }: { names: readonly string[]; still?: boolean }) {
   const { assessment } = useTrip();
   const One = still ? StillFigure : FigureView;
   return (
     <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: 22, rowGap: 8 }}>
-      {names.flatMap((name) => (assessment.figures[name] ? <One key={name} name={name} figure={assessment.figures[name]} /> : []))}
+      {names.flatMap((name) => figuresNamed(assessment.figures, name).map(([id, figure]) => <One key={id} figure={figure} />))}
     </View>
   );
 }

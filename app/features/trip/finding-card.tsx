@@ -56,7 +56,7 @@ export function FindingCard({ finding, fresh = false }: { finding: Finding; /** 
           <View style={{ gap: 6, ...(stop ? { backgroundColor: p.raised, padding: 10, marginHorizontal: -2 } : {}) }}>
             {more.map((line, i) => <T key={i} as="soft">{line}</T>)}
             {finding.others ? <Row><T as="soft">Or, the cheaper first:</T>{finding.others.map((mend, i) => <MendButton key={i} mend={mend} kind="plain" />)}</Row> : null}
-            {finding.figures.flatMap((name) => (assessment.figures[name] ? <FigureView key={name} name={name} figure={assessment.figures[name]} small /> : []))}
+            {finding.figures.flatMap((id) => (assessment.figures[id] ? <FigureView key={id} figure={assessment.figures[id]} small /> : []))}
             <SourceLine finding={finding} />
           </View>
         ) : null}

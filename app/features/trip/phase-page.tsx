@@ -16,7 +16,7 @@ import { useTrip } from './use-trip';
 
 
 /** The figures that stand on a section's card. */
-const SHOWN: Partial<Record<SectionId, string[]>> = { 'plan/day': ['turnBack', 'water'], 'pack/load': ['load', 'share'], 'go/under-way': ['latestTurn'] };
+const SHOWN: Partial<Record<SectionId, string[]>> = { 'plan/day': ['passage/turn-back', 'body/water'], 'pack/load': ['boat/load', 'boat/share'], 'go/under-way': ['passage/latest-turn'] };
 
 /** A phase: its sections as cards on a phone; on a wide screen the first section at once. */
 export function PhasePage() {

@@ -2,13 +2,13 @@ import { Pressable, View } from 'react-native';
 import { useRouter } from 'expo-router';
 import type { Finding } from '@escale/core/model';
 import { render } from '@escale/core/say';
-import { countLevels } from '@escale/core/trip';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
 import { mendHref } from '../../data/where';
 import { LEVEL_WORD } from './finding-card';
 import { useDoMend } from './mend';
 import { useTrip } from './use-trip';
+import { countLevels } from '@escale/core/verdict';
 
 const COUNTED = ['stop', 'fix', 'know'] as const;
 

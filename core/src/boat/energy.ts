@@ -1,13 +1,14 @@
 import type { Boat } from '../model';
 import { brent } from '../numeric';
+import { BOAT } from './limits';
 import { FOOT, HORSEPOWER, HOUR, KNOT, MILES_AN_HOUR, POUND, US_GALLON } from '../units';
 
 /** What is kept back: of fuel a third for out, a third for home, a third in reserve (source `thirds`). */
 export const RESERVE = 1 / 3;
 /** Share of a battery that may be used: half of lead, more of lithium; the careful one (source `battery`). */
-export const BATTERY_USABLE = 0.5;
+export const BATTERY_USABLE = BOAT.limit('battery-usable');
 /** Hours that people keep paddling or rowing: two to three for beginners, five to six when fit (source `paddle-pace`). */
-export const ENDURANCE = { low: 2.5 * HOUR, high: 5.5 * HOUR };
+export const ENDURANCE = { low: BOAT.limit('arms-low'), high: BOAT.limit('arms-high') };
 
 /**
  * Speed at which a hull rides on its own wave: 1.34·√LWL in feet, here 2.43·√m in knots. Source `hull-speed`.
@@ -81,9 +82,9 @@ function furthest(log: { speed: number; rate: number | undefined }[] | undefined
 }
 
 /** One person and a little kit, kg: what an owner's "usual speed" was most likely seen with. */
-const USUAL_LOAD = 120;
+const USUAL_LOAD = BOAT.limit('usual-load');
 /** Of full burn at cruising speed: 50 to 70 %. */
-const CRUISE_SHARE = 0.6;
+const CRUISE_SHARE = BOAT.limit('cruise-share');
 
 /**
  * Speed at which somebody makes way into wind while towing: power into water drag and wind drag of each boat,
@@ -97,7 +98,7 @@ export function towingSpeed(power: number, wind: number, boats: number): number 
 }
 /** Nothing is paddled faster, m/s. */
 const FASTEST = 5;
-const NO_WAY = KNOT / 3;
+const NO_WAY = BOAT.limit('no-way');
 export const DRAG = { water: 3.77, air: 0.306 } as const;
 /** Effective watts of one paddler: 30 to 50 for recreation (source `paddle-power`). */
-export const PADDLER = 33;
+export const PADDLER = BOAT.limit('paddler');

@@ -3,6 +3,7 @@
  * Plate, maker's figure or estimate, never one passed off as another.
  */
 export * from './capacity';
+export * from './company';
 export * from './energy';
 export * from './float';
 export * from './flood';
@@ -11,3 +12,5 @@ export * from './load';
 export * from './start-card';
 export * from './stow';
 export * from './swamp';
+export { boatFindings, type Laden } from './findings';
+export { lookHolds, openingFindings } from './find-swamped';

@@ -1,9 +1,11 @@
 import type { Boat, LoadItem, Person, Trip } from '../model';
+import { guessed } from '../verdict';
 import { LIQUIDS } from '../model/lists';
 import { PLATE_PERSON } from './capacity';
+import { BOAT } from './limits';
 
 /** Share of a maker's greatest load to plan for, and above which it is too deep (source `kayak-share`: 65 to 75 %). */
-export const PLANNED_SHARE = 0.75;
+export const PLANNED_SHARE = BOAT.limit('planned-share');
 
 /** Kilograms of one entry of the load: a liquid weighs what its volume does. */
 export const massOf = ({ mass, liquid, volume }: Pick<LoadItem, 'mass' | 'liquid' | 'volume'>): number => (liquid !== undefined && volume !== undefined ? volume * LIQUIDS[liquid].density : (mass ?? 0));
@@ -24,7 +26,6 @@ export interface LoadSum {
   personsLimit?: { count: number; from: 'plate' };
 }
 
-const isGuess = (thing: { basis?: Record<string, string> }, pointer: string) => thing.basis?.[pointer] === 'guessed';
 export const plateOf = (boat: Pick<Boat, 'plate'>) => (boat.plate === 'none' ? undefined : boat.plate);
 
 /** Everything that goes in, against the plate or the maker's figure. Masses in kg. */
@@ -33,12 +34,12 @@ export function loadOf(boat: Boat, people: Person[], trip: Pick<Trip, 'load'>): 
   const peopleMass = weighed.reduce((sum, p) => sum + (p.mass ?? 0), 0);
   const gear = trip.load.reduce((sum, item) => sum + massOf(item), 0);
   const plate = plateOf(boat);
-  const limit = plate?.totalMass !== undefined ? { mass: plate.totalMass, from: 'plate' as const, guessed: isGuess(boat, '/plate/totalMass') }
-    : boat.advisedLoad !== undefined ? { mass: boat.advisedLoad, from: 'advised' as const, guessed: isGuess(boat, '/advisedLoad') } : undefined;
+  const limit = plate?.totalMass !== undefined ? { mass: plate.totalMass, from: 'plate' as const, guessed: guessed(boat, '/plate/totalMass') }
+    : boat.advisedLoad !== undefined ? { mass: boat.advisedLoad, from: 'advised' as const, guessed: guessed(boat, '/advisedLoad') } : undefined;
   return {
     people: peopleMass, gear, total: peopleMass + gear,
     unknown: people.filter((p) => p.mass === undefined).map((p) => p.name),
-    guessed: people.some((p) => isGuess(p, '/mass')) || (limit?.guessed ?? false),
+    guessed: people.some((p) => guessed(p, '/mass')) || (limit?.guessed ?? false),
     limit, ...personsMassOf(plate), persons: people.length,
     personsLimit: plate?.persons === undefined ? undefined : { count: plate.persons, from: 'plate' },
   };
@@ -51,6 +52,7 @@ function personsMassOf(plate: ReturnType<typeof plateOf>): Pick<LoadSum, 'person
 }
 
 const MOTORS: ReadonlySet<string> = new Set(['outboard', 'electric', 'inboard']);
+export const isMotor = (kind: Boat['propulsion'][number]['kind']) => MOTORS.has(kind);
 /** How she moves, for rules that turn on it. An empty list means nobody said. */
 export function drives(boat: Boat): { motor?: boolean; combustion?: boolean; inboard?: boolean; sail?: boolean; manual?: boolean; human?: boolean; /** W, the most of any motor. */ power?: number } {
   if (boat.propulsion.length === 0) return {};

@@ -3,6 +3,7 @@ import { LIQUIDS } from '../model/lists';
 import { RESERVE } from './energy';
 import { equilibrium, freeboards, together, type Freeboards, type Outcome, type Weight } from './float';
 import { breadthAt, hullFrom, hullOf, sheerAt, type Hull, type HullForms } from './hull';
+import { BOAT } from './limits';
 import { massOf } from './load';
 
 /** Somebody or something at a spot of the boat, with its height. */
@@ -144,7 +145,7 @@ export function afloat(
 }
 
 /** How far over the edge the middle of a leaning body comes, and how high over it: head and arms are out, hips in. */
-const LEAN = { out: 0, over: 0.15 } as const;
+const LEAN = { out: 0, over: BOAT.limit('lean-over') } as const;
 
 /** The same with the n heaviest people at one gunwale, leaning over it. */
 export function leaning(hull: Hull, aboard: readonly Placed[], n: number): Placed[] {
@@ -167,7 +168,7 @@ export function leaning(hull: Hull, aboard: readonly Placed[], n: number): Place
 }
 
 /** A rescued stranger, kg: a large adult in wet clothes. Our own estimate. */
-export const RESCUED = 90;
+export const RESCUED = BOAT.limit('rescued');
 /** Lying low in the middle, where somebody out of the water belongs. */
 export const rescued = (hull: Hull): Weight => ({
   mass: RESCUED,
@@ -177,7 +178,11 @@ export const rescued = (hull: Hull): Weight => ({
 });
 
 /** How far a value may be off, as a share, by how it came to be known. Our own estimate. */
-const OFF = { guessed: 0.12, stated: 0.04, measured: 0.015 } as const;
+const OFF = {
+  guessed: BOAT.limit('off-guessed'),
+  stated: BOAT.limit('off-stated'),
+  measured: BOAT.limit('off-measured'),
+};
 const INPUTS = ['/length', '/beam', '/depth', '/mass'] as const;
 type Input = (typeof INPUTS)[number];
 

@@ -3,3 +3,4 @@
  */
 export * from './fold';
 export * from './sheet';
+export { planFindings, type Ashore, type FiledPlan } from './findings';

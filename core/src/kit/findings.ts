@@ -1,6 +1,7 @@
-import type { Demand, Finding, Level, Mend, Phrase, Requirement } from '../model';
+import type { Demand, Finding, Phrase, Requirement, Rule } from '../model';
 import { phrase } from '../say';
 import { SAID } from './deeds';
+import { KIT } from './limits';
 import { byHope, waysOf, type KitFindingContext } from './mends';
 
 /** One finding a requirement that applies or may apply. Law is loud; advice speaks with its rule's weight; what can't be told is never Set. */
@@ -10,39 +11,37 @@ export function kitFindings(requirements: Requirement[], context: KitFindingCont
     // What only may apply and is met all the same asks for nothing, and settles nothing.
     if (requirement.applies === 'no' || (requirement.applies === 'unknown' && requirement.met === 'yes'))
       return [];
-    const level = levelOf(requirement, context.weights.get(requirement.rule));
-    const { rule, title } = requirement;
+    const { rule, title, met } = requirement;
+    const subject = fellow?.id ?? trip.id;
+    const [mend, ...others] = met === 'yes' ? [] : waysOf(requirement, context);
     return [
-      {
-        id: `kit/${rule}/${fellow?.id ?? trip.id}`,
-        level,
-        section: 'pack/kit' as const,
+      KIT.finding('kit/rule', caseOf(requirement), subject, {
+        id: `kit/${rule}/${subject}`,
+        ...weightOf(requirement, context.weights.get(rule)),
         title: fellow
           ? phrase('kit.title.boat', { boat: fellow.name, title })
           : phrase('kit.title', { title }),
         because: [...outcome(requirement, context), ...requirement.because.map((b) => b.phrase)],
-        figures: [],
         source: requirement.source,
-        assumed: [],
-        ...(level === 'ready' ? {} : ways(waysOf(requirement, context))),
-      },
+        // The cheapest way is the one tap; the others stand behind it.
+        mend,
+        others,
+      }),
     ];
   });
 }
 
-/** The cheapest way is the one tap; the others stand behind it. */
-const ways = ([mend, ...others]: Mend[]) => ({
-  ...(mend ? { mend } : {}),
-  ...(others.length > 0 ? { others } : {}),
-});
-
-function levelOf({ layer, applies, met }: Requirement, weight: 'fix' | 'know' | undefined): Level {
-  if (met === 'yes') return 'ready';
+function caseOf({ layer, applies, met }: Requirement) {
+  if (met === 'yes') return 'met';
   const open = met === 'unknown' || applies === 'unknown';
-  if (layer === 'law') return open ? 'fix' : 'stop';
-  if (layer === 'own') return 'know';
-  return open ? 'know' : (weight ?? 'know');
+  if (layer === 'law') return open ? 'law-open' : 'law';
+  if (layer === 'own') return 'own';
+  return open ? 'advice-open' : 'advice';
 }
+
+/** Advice that is not met weighs what its rule says. */
+const weightOf = (requirement: Requirement, weight: Rule['weight']) =>
+  weight && caseOf(requirement) === 'advice' ? { level: weight } : {};
 
 const needPhrase = (demand: Demand) =>
   phrase('kit.need', { count: demand.count ?? 1, what: phrase(`capability.${demand.capability}`) });

@@ -1,6 +1,8 @@
 import { ageRange } from '../earth';
 import type { Boat, Catalogue, Demand, Finding, Person, Trip, Water } from '../model';
 import { phrase } from '../say';
+import { goTo } from '../verdict';
+import { KIT } from './limits';
 import { assign } from './assign';
 import { demandFaults, isJacket, reason, type Accepts, type Piece, type Reason } from './count';
 
@@ -157,45 +159,44 @@ export function liftLacking(
 }
 
 /** Who of the trip's own crew goes onto open water in a jacket with little lift, or with a lift that nobody knows. */
-export function liftFindings(trip: Pick<Trip, 'id' | 'crew'>, plan: JacketPlan, context: JacketContext): Finding[] {
+export function liftFindings(
+  trip: Pick<Trip, 'id' | 'crew'>,
+  plan: JacketPlan,
+  context: JacketContext,
+): Finding[] {
   const { openWater, water } = context;
   if (!openWater || !water || !openWater.waters.includes(water.class)) return [];
   return trip.crew.flatMap((member, at): Finding[] => {
     const person = context.people.find((p) => p.id === member.person);
     const fit = plan.fits.get(member.person);
     if (!person || !fit) return [];
-    const base = {
-      id: `kit/lift/${person.id}`,
-      level: 'know' as const,
-      section: 'pack/kit' as const,
+    const { item } = fit.piece;
+    const said = {
       title: phrase('jacket.low.title', { person: person.name }),
-      figures: [],
-      assumed: [],
       source: { id: openWater.source },
     };
-    const { item } = fit.piece;
     if (item.buoyancy === undefined || person.mass === undefined) {
       const go =
-        item.buoyancy === undefined
-          ? { type: 'gear' as const, id: item.id, pointer: '/buoyancy' }
-          : { type: 'person' as const, id: person.id, pointer: '/mass' };
-      const because = [phrase('jacket.low.unknown', { item: item.name })];
-      return [{ ...base, because, mend: { label: phrase('mend.look', { item: item.name }), go } }];
+        item.buoyancy === undefined ? goTo.gear(item.id, '/buoyancy') : goTo.person(person.id, '/mass');
+      return [
+        KIT.finding('kit/lift', 'unknown', person.id, {
+          ...said,
+          because: [phrase('jacket.low.unknown', { item: item.name })],
+          mend: { label: phrase('mend.look', { item: item.name }), ...go },
+        }),
+      ];
     }
     const low = liftLacking(person, fit.piece, context);
     if (!low) return [];
     return [
-      {
-        ...base,
+      KIT.finding('kit/lift', 'low', person.id, {
+        ...said,
         because: [
           phrase('jacket.low.why', { item: item.name, ...low, mass: person.mass }),
           phrase('jacket.low.schools'),
         ],
-        mend: {
-          label: phrase('jacket.low.mend'),
-          go: { type: 'trip' as const, id: trip.id, pointer: `/crew/${at}/jacket` },
-        },
-      },
+        mend: { label: phrase('jacket.low.mend'), ...goTo.trip(trip.id, `/crew/${at}/jacket`) },
+      }),
     ];
   });
 }

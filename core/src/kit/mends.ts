@@ -7,9 +7,10 @@ import type {
   Person,
   ReasonCode,
   Requirement,
+  Rule,
   Trip,
 } from '../model';
-import { FACTS, QUESTION } from '../rules';
+import { mendFact } from '../rules';
 import { phrase } from '../say';
 import { SAID } from './deeds';
 
@@ -18,7 +19,7 @@ export interface KitFindingContext {
   people: Person[];
   gear: GearItem[];
   on: string;
-  weights: Map<string, 'fix' | 'know' | undefined>;
+  weights: Map<string, Rule['weight']>;
   /** Facts that were missing, by rule. */
   unsettled: Map<string, string[]>;
   /** A jacket that goes, onto which a whistle can be moved. */
@@ -272,33 +273,4 @@ function stowPatch(trip: Trip, item: string, place: string) {
   return at >= 0
     ? [{ op: 'set' as const, pointer: `/stow/${at}/place`, value: place }]
     : [{ op: 'append' as const, pointer: '/stow', value: { item, place } }];
-}
-
-/** Where a person settles a missing fact. `person.age@ID` names whose. */
-export function mendFact(
-  fact: string,
-  { trip, boatId, waterId }: Pick<KitFindingContext, 'trip' | 'boatId' | 'waterId'>,
-): Mend | undefined {
-  const [name, who] = fact.split('@');
-  if (name.startsWith(QUESTION)) {
-    if (!waterId) return undefined;
-    return {
-      label: phrase('mend.fact', { fact: phrase('fact.answer') }),
-      go: { type: 'water', id: waterId, pointer: `/answers/${name.slice(QUESTION.length)}` },
-    };
-  }
-  const spec = FACTS[name];
-  if (!spec) return undefined;
-  const id =
-    spec.at.type === 'boat'
-      ? boatId
-      : spec.at.type === 'trip'
-        ? trip.id
-        : spec.at.type === 'person'
-          ? who
-          : undefined;
-  return {
-    label: phrase('mend.fact', { fact: phrase(spec.word, { person: phrase('person.nobody'), ask: name }) }),
-    go: { ...spec.at, ...(id ? { id } : {}) },
-  };
 }

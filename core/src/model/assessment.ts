@@ -1,12 +1,9 @@
 import type { Quantity } from '../units';
 import type { Capability } from './capabilities';
 import type { ThingType } from './common';
+import type { SectionId, Varies } from './limits';
 import type { Level } from './lists';
 import type { Demand } from './rules';
-
-export type SectionId =
-  | 'plan/boat' | 'plan/water' | 'plan/day' | 'pack/kit' | 'pack/load' | 'pack/ready' | 'pack/float-plan'
-  | 'go/launch' | 'go/under-way' | 'go/trouble' | 'home/retrieve' | 'home/close' | 'home/debrief';
 
 /** A sentence not yet in words: a template's name and what goes into it. `say/` renders it. */
 export interface Phrase {
@@ -18,6 +15,8 @@ export interface Phrase {
 export type PhraseValue = string | number | Phrase | (string | Phrase)[];
 
 export interface Figure {
+  /** What it is called: a template's name. */
+  label: string;
   value: number;
   /** An instant is epoch milliseconds and has quantity `instant`. */
   quantity: Quantity | 'instant';
@@ -65,8 +64,11 @@ export interface Finding {
   id: string;
   level: Level;
   section: SectionId;
+  /** What it varies with; absent in what was filed before kinds said so. */
+  varies?: Varies;
   title: Phrase;
   because: Phrase[];
+  /** Ids of figures. */
   figures: string[];
   source?: SourceRef;
   assumed: Phrase[];
@@ -166,6 +168,7 @@ export interface Assessment {
   now: number;
   leave?: number;
   findings: Finding[];
+  /** By id, `room/name/subject`. */
   figures: Record<string, Figure>;
   requirements: Requirement[];
   /** False where the search for the least set of things was cut off: then it says *not proved least*. */

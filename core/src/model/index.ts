@@ -8,6 +8,7 @@ export * from './lists';
 export * from './shed';
 export * from './trip';
 export * from './rules';
+export * from './limits';
 export * from './procedure';
 export * from './shipped';
 export * from './assessment';

@@ -24,6 +24,13 @@ export const SHORES = {
 export type Shore = keyof typeof SHORES;
 export const LANDABLE: ReadonlySet<string> = new Set<Shore>(['beach', 'harbour', 'bank']);
 
+/** Kinds of water with a tide, which are those with salt. */
+export const TIDAL: ReadonlySet<string> = new Set(['sheltered-tidal', 'coastal', 'open-sea']);
+/** Datums on which a chart's heights stand; only heights above one of these can be held against a launch's own. */
+export const CHART_DATUMS: ReadonlySet<string> = new Set(['chart datum', 'LAT', 'MLLW']);
+/** Kinds of boat that come on a trailer of their own. */
+export const TRAILED: ReadonlySet<string> = new Set(['trailer-boat']);
+
 /** The four levels, worst first. */
 export const LEVELS = ['stop', 'fix', 'know', 'ready'] as const;
 export type Level = (typeof LEVELS)[number];

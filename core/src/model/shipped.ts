@@ -1,7 +1,7 @@
 import * as z from 'zod';
 import { CAPABILITIES } from './capabilities';
 import { Text, THING_TYPES, WallTime } from './common';
-import { CRAFT, LEVELS, type Craft } from './lists';
+import { CLOTHING, CRAFT, LEVELS, type ClothingKind, type Craft } from './lists';
 import { Condition } from './rules';
 import { Boat } from './shed';
 import { LoadItem } from './trip';
@@ -143,6 +143,32 @@ export const HandoverStep = z.strictObject({
   kit: z.literal(true).optional(),
 });
 export type HandoverStep = z.infer<typeof HandoverStep>;
+
+const cloth = Object.keys(CLOTHING) as [ClothingKind, ...ClothingKind[]];
+/** Exhaustion and survival by water temperature (`body/cold.json`): °F, minutes; the upper end of survival may be open. */
+export const ColdTable = z.strictObject({
+  source: Source,
+  note: z.string().max(300),
+  rows: z
+    .array(
+      z.strictObject({
+        below: z.number(),
+        exhausted: z.tuple([z.number(), z.number()]),
+        survives: z.union([z.tuple([z.number(), z.number()]), z.tuple([z.number()])]),
+      }),
+    )
+    .min(1),
+});
+export type ColdTable = z.infer<typeof ColdTable>;
+
+/** What practice wears by water temperature, °C (`body/clothing.json`). */
+export const ClothingTable = z.strictObject({
+  source: Source,
+  note: z.string().max(300),
+  rows: z.array(z.strictObject({ below: z.number(), least: z.enum(cloth) })).min(1),
+  warmth: z.record(z.enum(cloth), z.number().int().min(0)),
+});
+export type ClothingTable = z.infer<typeof ClothingTable>;
 
 /** What practice asks of a crew (`rules/crew.json`): asked of each person, or of the crew as one. */
 export const CrewRow = z.strictObject({

@@ -3,6 +3,7 @@ import { LANDABLE } from '../model/lists';
 import type { Phrase, Place, Schedule } from '../model';
 import { phrase } from '../say';
 import { asPrinted, MS } from '../units';
+import { PASSAGE } from './limits';
 
 /**
  * Where the plan has the boat at an instant (epoch ms): along a leg by the share of its time, at a halt, or at the launch
@@ -37,7 +38,7 @@ export interface Landing {
 }
 
 /** A landing nearer than this is where one stands, m. */
-export const ARRIVED = 50;
+export const ARRIVED = PASSAGE.limit('arrived');
 
 export interface Seeking {
   /** The water one is on: places of another can't be reached by boat. */

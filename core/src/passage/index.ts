@@ -4,3 +4,6 @@
 export * from './route';
 export * from './ready';
 export * from './haven';
+export { leaveFindings, paceFindings, passageFindings, type Outing } from './findings';
+export { latestTurnOf } from './find-light';
+export { readyFindings } from './find-ready';

@@ -3,30 +3,65 @@ import fc from 'fast-check';
 import { check } from '../../test/check';
 import { NAUTICAL_MILE, KNOT } from '../units';
 import type { Place } from '../model';
-import { landingsFrom, plannedPosition, readyTasks, routeOf, scheduleOf, turnTime, upAt, REST_FACTOR, type ReadyRow } from '.';
+import {
+  landingsFrom,
+  plannedPosition,
+  readyTasks,
+  routeOf,
+  scheduleOf,
+  turnTime,
+  upAt,
+  REST_FACTOR,
+  type ReadyRow,
+} from '.';
 
-const MIN = 60_000, HOUR = 60 * MIN;
+const MIN = 60_000,
+  HOUR = 60 * MIN;
 /** Ten nautical miles along a meridian near 45°, where a minute of latitude is 1 852 m within a metre. */
-const points = [{ id: 'a', position: { lat: 45, lon: 0 }, minutes: 0 }, { id: 'b', position: { lat: 45 + 10 / 60, lon: 0 }, minutes: 30, doing: 'fish' }, { id: 'a', position: { lat: 45, lon: 0 }, minutes: 0 }];
+const points = [
+  { id: 'a', position: { lat: 45, lon: 0 }, minutes: 0 },
+  { id: 'b', position: { lat: 45 + 10 / 60, lon: 0 }, minutes: 30, doing: 'fish' },
+  { id: 'a', position: { lat: 45, lon: 0 }, minutes: 0 },
+];
 
 describe('route', () => {
-  check('recalled', 'paddle-pace', 'ten miles at three knots with ten minutes of rest an hour take 3.89 h', () => {
-    const route = routeOf(points, 3 * KNOT, REST_FACTOR);
-    expect(route.legs[0].metres / NAUTICAL_MILE).toBeCloseTo(10, 1);
-    expect(route.legs[0].seconds / 3600).toBeCloseTo(3.89, 1);
-  });
-  for (const [e, o, h, t] of [[4, 3.5, 2.5, 1.667], [6, 4, 2, 2]] as const) check('closed form', 'turn-time', `E ${e}, out ${o}, home ${h}: turn after ${t}`, () => expect(turnTime(e, o, h)).toBeCloseTo(t, 3));
+  check(
+    'recalled',
+    'paddle-pace',
+    'ten miles at three knots with ten minutes of rest an hour take 3.89 h',
+    () => {
+      const route = routeOf(points, 3 * KNOT, REST_FACTOR);
+      expect(route.legs[0].metres / NAUTICAL_MILE).toBeCloseTo(10, 1);
+      expect(route.legs[0].seconds / 3600).toBeCloseTo(3.89, 1);
+    },
+  );
+  for (const [e, o, h, t] of [
+    [4, 3.5, 2.5, 1.667],
+    [6, 4, 2, 2],
+  ] as const)
+    check('closed form', 'turn-time', `E ${e}, out ${o}, home ${h}: turn after ${t}`, () =>
+      expect(turnTime(e, o, h)).toBeCloseTo(t, 3),
+    );
   test('time out and time home fill the time there is', () => {
-    fc.assert(fc.property(fc.double({ min: 0.5, max: 12, noNaN: true }), fc.double({ min: 0.5, max: 8, noNaN: true }), fc.double({ min: 0.5, max: 8, noNaN: true }), (e, o, h) => {
-      const out = turnTime(e, o, h);
-      expect(out + (out * o) / h).toBeCloseTo(e, 9);
-    }));
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0.5, max: 12, noNaN: true }),
+        fc.double({ min: 0.5, max: 8, noNaN: true }),
+        fc.double({ min: 0.5, max: 8, noNaN: true }),
+        (e, o, h) => {
+          const out = turnTime(e, o, h);
+          expect(out + (out * o) / h).toBeCloseTo(e, 9);
+        },
+      ),
+    );
   });
   test('the clock runs on through legs and halts', () => {
     const route = routeOf(points, 5 * KNOT, 1);
     const s = scheduleOf(route, 1_000_000_000_000, 45, 60);
     expect(s.legs[0].departs).toBe(s.leave);
-    expect(s.halts).toEqual([{ place: 'b', from: s.legs[0].arrives, until: s.legs[0].arrives + 30 * MIN, doing: 'fish' }]);
+    expect(s.halts).toEqual([
+      { place: 'b', from: s.legs[0].arrives, until: s.legs[0].arrives + 30 * MIN, doing: 'fish' },
+    ]);
     expect(s.turnBack).toBe(s.halts[0].until);
     expect(s.home).toBe(s.legs[1].arrives);
     expect(s.home! - s.leave).toBeCloseTo(route.seconds * 1000, -1);
@@ -38,8 +73,21 @@ describe('route', () => {
 
 describe('ready', () => {
   const rows: ReadyRow[] = [
-    { id: 'inflate-night', title: 'i', group: 'before', minutes: 30, days: 2, at: '18:00', needs: ['inflate'] }, { id: 'charge', title: 'c', group: 'evening', minutes: 15, at: '19:30' }, { id: 'pack', title: 'p', group: 'evening', minutes: 30, at: '19:30' },
-    { id: 'eat', title: 'e', group: 'morning', minutes: 30 }, { id: 'car', title: 'l', group: 'morning', minutes: 20 }, { id: 'rig', title: 'r', group: 'launch', minutes: 25 }, { id: 'go', title: 'g', group: 'launch', minutes: 10 },
+    {
+      id: 'inflate-night',
+      title: 'i',
+      group: 'before',
+      minutes: 30,
+      days: 2,
+      at: '18:00',
+      needs: ['inflate'],
+    },
+    { id: 'charge', title: 'c', group: 'evening', minutes: 15, at: '19:30' },
+    { id: 'pack', title: 'p', group: 'evening', minutes: 30, at: '19:30' },
+    { id: 'eat', title: 'e', group: 'morning', minutes: 30 },
+    { id: 'car', title: 'l', group: 'morning', minutes: 20 },
+    { id: 'rig', title: 'r', group: 'launch', minutes: 25 },
+    { id: 'go', title: 'g', group: 'launch', minutes: 10 },
   ];
   const leave = Date.UTC(2026, 4, 12, 6, 10);
   const at = (tasks: ReturnType<typeof readyTasks>, id: string) => tasks.find((t) => t.id === id)?.starts;
@@ -55,7 +103,10 @@ describe('ready', () => {
   test('the evening is the last one that is over before the morning begins', () => {
     const evening = (hour: number, minute: number, drive: number) => {
       const tasks = readyTasks(rows, Date.UTC(2026, 4, 12, hour, minute), 'UTC', new Set(), drive);
-      return [new Date(at(tasks, 'charge')!).toISOString().slice(0, 10), upAt(tasks)! >= at(tasks, 'pack')! + 30 * MIN];
+      return [
+        new Date(at(tasks, 'charge')!).toISOString().slice(0, 10),
+        upAt(tasks)! >= at(tasks, 'pack')! + 30 * MIN,
+      ];
     };
     // At midnight and forty the same evening serves; with a long drive the one before; by day the one before as well.
     expect(evening(0, 40, 35)).toEqual(['2026-05-11', true]);
@@ -70,16 +121,29 @@ describe('ready', () => {
     expect(upAt(tasks)).toBeUndefined();
   });
   test('tasks of one morning never overlap, whatever the leave and the drive', () => {
-    fc.assert(fc.property(fc.integer({ min: Date.UTC(2026, 0, 1), max: Date.UTC(2027, 0, 1) }), fc.integer({ min: 0, max: 300 }), (when, drive) => {
-      const tasks = readyTasks(rows, when, 'America/New_York', new Set(), drive).filter((t) => t.group === 'morning' || t.group === 'launch');
-      tasks.slice(1).forEach((t, i) => expect(t.starts).toBe(tasks[i].ends));
-      expect(tasks.at(-1)?.ends).toBe(when);
-    }));
+    fc.assert(
+      fc.property(
+        fc.integer({ min: Date.UTC(2026, 0, 1), max: Date.UTC(2027, 0, 1) }),
+        fc.integer({ min: 0, max: 300 }),
+        (when, drive) => {
+          const tasks = readyTasks(rows, when, 'America/New_York', new Set(), drive).filter(
+            (t) => t.group === 'morning' || t.group === 'launch',
+          );
+          tasks.slice(1).forEach((t, i) => expect(t.starts).toBe(tasks[i].ends));
+          expect(tasks.at(-1)?.ends).toBe(when);
+        },
+      ),
+    );
   });
 });
 
 describe('havens', () => {
-  const place = (id: string, kind: Place['kind'], lat: number): Place => ({ id, name: id, kind, position: { lat, lon: 0 } });
+  const place = (id: string, kind: Place['kind'], lat: number): Place => ({
+    id,
+    name: id,
+    kind,
+    position: { lat, lon: 0 },
+  });
   const places = [place('a', 'launch', 45), place('b', 'haven', 45 + 10 / 60), place('x', 'hazard', 45.01)];
   const schedule = scheduleOf(routeOf(points, 5 * KNOT, 1), 0, 60);
   test('half way along a leg the plan has the boat half way', () => {
@@ -90,7 +154,8 @@ describe('havens', () => {
     expect(plannedPosition(schedule, 'gone', [], 5)).toBeUndefined();
   });
   const here = { lat: 45 + 2 / 60, lon: 0 };
-  const found = (places_: Place[], more: Partial<Parameters<typeof landingsFrom>[2]> = {}) => landingsFrom(here, places_, { now: 0, ...more }).map((l) => l.place.id);
+  const found = (places_: Place[], more: Partial<Parameters<typeof landingsFrom>[2]> = {}) =>
+    landingsFrom(here, places_, { now: 0, ...more }).map((l) => l.place.id);
   test('landings nearest first; a hazard is none', () => {
     const list = landingsFrom(here, places, { speed: 1, now: 0 });
     expect(list.map((l) => l.place.id)).toEqual(['a', 'b']);
@@ -101,7 +166,8 @@ describe('havens', () => {
     const far = { ...place('far', 'haven', 45.5), shore: 'beach' as const, water: 'w' };
     const near = { ...place('near', 'haven', 45.04), shore: 'beach' as const };
     expect(found([far, { ...near, water: 'other' }], { water: 'w' })).toEqual(['far']);
-    for (const shore of ['rocks', 'cliff'] as const) expect(found([far, { ...near, water: 'w', shore }], { water: 'w' })).toEqual(['far']);
+    for (const shore of ['rocks', 'cliff'] as const)
+      expect(found([far, { ...near, water: 'w', shore }], { water: 'w' })).toEqual(['far']);
     const ramp = { ...place('ramp', 'launch', 45.04), water: 'w', launchFrom: 'ramp' as const, works: 1 };
     const tide = (height: number) => ({ water: 'w', speed: 1, tideAt: () => height });
     expect(found([far, ramp], tide(0.9))).toEqual(['far']);
@@ -110,14 +176,29 @@ describe('havens', () => {
   test('the tide is asked for the hour of arriving', () => {
     const ramp = { ...place('ramp', 'launch', 45.04), water: 'w', launchFrom: 'ramp' as const, works: 1 };
     const asked: number[] = [];
-    landingsFrom(here, [ramp], { now: 1000, speed: 1, water: 'w', tideAt: (at) => { asked.push(at); return 2; } });
+    landingsFrom(here, [ramp], {
+      now: 1000,
+      speed: 1,
+      water: 'w',
+      tideAt: (at) => {
+        asked.push(at);
+        return 2;
+      },
+    });
     expect(asked[0]).toBeCloseTo(1000 + (45.04 - here.lat) * 60 * NAUTICAL_MILE * 1000, -5);
   });
   test('what is not known about a shore is said, and stands behind what is', () => {
     const sure = { ...place('sure', 'haven', 45.4), shore: 'harbour' as const, water: 'w' };
     const unsure = { ...place('unsure', 'haven', 45.04), water: 'w' };
     const list = landingsFrom(here, [unsure, sure], { now: 0, water: 'w' });
-    expect(list.map((l) => [l.place.id, l.doubts.length])).toEqual([['sure', 0], ['unsure', 1]]);
-    expect(landingsFrom(here, [{ ...unsure, launchFrom: 'ramp', works: 1 }], { now: 0, water: 'w' })[0].doubts.map((d) => d.say)).toEqual(['landing.tide']);
+    expect(list.map((l) => [l.place.id, l.doubts.length])).toEqual([
+      ['sure', 0],
+      ['unsure', 1],
+    ]);
+    expect(
+      landingsFrom(here, [{ ...unsure, launchFrom: 'ramp', works: 1 }], { now: 0, water: 'w' })[0].doubts.map(
+        (d) => d.say,
+      ),
+    ).toEqual(['landing.tide']);
   });
 });

@@ -1,15 +1,29 @@
 import { distance, type LatLon } from '../earth';
 import type { Leg, Schedule } from '../model';
-import { MS } from '../units';
+import { HOUR, MS } from '../units';
+import { PASSAGE } from './limits';
 
-/** Ten minutes of rest in each hour of paddling (source `paddle-pace`): an hour of going takes 70 minutes. */
-export const REST_FACTOR = 70 / 60;
+/** With its rest an hour of paddling takes so many hours. */
+export const REST_FACTOR = (HOUR + PASSAGE.limit('rest-each-hour')) / HOUR;
 
-export interface RoutePoint { id: string; position: LatLon; /** Minutes spent there; nought at launch and return. */ minutes: number; doing?: string }
+export interface RoutePoint {
+  id: string;
+  position: LatLon;
+  /** Minutes spent there; nought at launch and return. */ minutes: number;
+  doing?: string;
+}
 
 /** The part of a route that does not depend on when it starts. Lengths metres, times seconds. */
 export interface Route {
-  legs: { from: string; to: string; metres: number; bearing: number; seconds: number; haltSeconds: number; doing?: string }[];
+  legs: {
+    from: string;
+    to: string;
+    metres: number;
+    bearing: number;
+    seconds: number;
+    haltSeconds: number;
+    doing?: string;
+  }[];
   metres: number;
   seconds: number;
   /** From the last halt home. */
@@ -23,7 +37,15 @@ export interface Route {
 export function routeOf(points: RoutePoint[], speed: number, restFactor: number): Route {
   const legs = points.slice(1).map((point, i) => {
     const { metres, bearing } = distance(points[i].position, point.position);
-    return { from: points[i].id, to: point.id, metres, bearing, seconds: (metres / speed) * restFactor, haltSeconds: point.minutes * 60, doing: point.doing };
+    return {
+      from: points[i].id,
+      to: point.id,
+      metres,
+      bearing,
+      seconds: (metres / speed) * restFactor,
+      haltSeconds: point.minutes * 60,
+      doing: point.doing,
+    };
   });
   return {
     legs,
@@ -34,7 +56,12 @@ export function routeOf(points: RoutePoint[], speed: number, restFactor: number)
 }
 
 /** Put a route on the clock. Instants are epoch ms. */
-export function scheduleOf(route: Route, leave: number, graceMinutes: number, checkInMinutes?: number): Schedule {
+export function scheduleOf(
+  route: Route,
+  leave: number,
+  graceMinutes: number,
+  checkInMinutes?: number,
+): Schedule {
   let at = leave;
   const legs: Leg[] = [];
   const halts: Schedule['halts'] = [];
@@ -48,7 +75,15 @@ export function scheduleOf(route: Route, leave: number, graceMinutes: number, ch
   const every = (checkInMinutes ?? 0) * MS.minute;
   const checkIns: number[] = [];
   if (every > 0) for (let t = leave + every; t < home; t += every) checkIns.push(t);
-  return { leave, legs, halts, turnBack: halts.at(-1)?.until, home, overdue: home + graceMinutes * MS.minute, checkIns };
+  return {
+    leave,
+    legs,
+    halts,
+    turnBack: halts.at(-1)?.until,
+    home,
+    overdue: home + graceMinutes * MS.minute,
+    checkIns,
+  };
 }
 
 /**

@@ -1,5 +1,6 @@
 import type { StepRow } from '../model';
 import { MS } from '../units';
+import { PROCEDURE } from './limits';
 
 /** What a gate needs to know of a step. */
 export type Gated = Pick<StepRow, 'id' | 'second' | 'after' | 'locks'>;
@@ -34,9 +35,9 @@ function gatesOf(steps: readonly Gated[]): Map<string, string[]> {
 }
 
 /** One's own second look counts so much later: by then one comes back to it, instead of pressing twice. Our own choice. */
-export const LOOK_AGAIN = 2 * MS.minute;
+export const LOOK_AGAIN = PROCEDURE.limit('look-again') * MS.second;
 /** Two presses closer than this are one, whoever's name is on the second. */
-const ONE_PRESS = 2 * MS.second;
+const ONE_PRESS = PROCEDURE.limit('one-press') * MS.second;
 
 /**
  * Where each step stands, folded from the ticks in the order of their times, so that no order of taps, devices or reloads

@@ -21,21 +21,41 @@ const IN_WATER = { never: 'never tried it', once: 'tried it once', often: 'done 
 const TODAY = { well: 'well', tired: 'tired', ill: 'ill', 'hung-over': 'hung over' };
 const ROLES = { skipper: 'skipper', crew: 'crew', driver: 'second driver' };
 const SKILL = { new: 'new to it', some: 'knows it in calm', sure: 'sure of it' };
-const WATERS = { pond: 'pond', lake: 'lake', 'great-lake': 'great lake', river: 'river', 'sheltered-tidal': 'sheltered tidal', coastal: 'coastal', 'open-sea': 'open sea' };
+const WATERS = {
+  pond: 'pond',
+  lake: 'lake',
+  'great-lake': 'great lake',
+  river: 'river',
+  'sheltered-tidal': 'sheltered tidal',
+  coastal: 'coastal',
+  'open-sea': 'open sea',
+};
 
 /** Every fact a condition may name. A pack that names another is refused. */
 export const FACTS: Record<string, FactSpec> = {
   'boat.kind': { word: 'fact.boat.kind', words: CRAFT, at: { type: 'trip', pointer: '/boat' } },
   'boat.length': { word: 'fact.boat.length', quantity: 'length', at: { type: 'boat', pointer: '/length' } },
-  'boat.modelYear': { word: 'fact.boat.modelYear', quantity: 'year', at: { type: 'boat', pointer: '/modelYear' } },
+  'boat.modelYear': {
+    word: 'fact.boat.modelYear',
+    quantity: 'year',
+    at: { type: 'boat', pointer: '/modelYear' },
+  },
   'boat.motor': { word: 'fact.boat.motor', at: { type: 'boat', pointer: '/propulsion' } },
   'boat.combustion': { word: 'fact.boat.combustion', at: { type: 'boat', pointer: '/propulsion' } },
   'boat.sail': { word: 'fact.boat.sail', at: { type: 'boat', pointer: '/propulsion' } },
   'boat.manual': { word: 'fact.boat.manual', at: { type: 'boat', pointer: '/propulsion' } },
   'boat.inboard': { word: 'fact.boat.inboard', at: { type: 'boat', pointer: '/propulsion' } },
   'boat.power': { word: 'fact.boat.power', quantity: 'power', at: { type: 'boat', pointer: '/propulsion' } },
-  'boat.maxSpeed': { word: 'fact.boat.maxSpeed', quantity: 'speed', at: { type: 'boat', pointer: '/maxSpeed' } },
-  'boat.freeboard': { word: 'fact.boat.freeboard', quantity: 'length', at: { type: 'boat', pointer: '/freeboard' } },
+  'boat.maxSpeed': {
+    word: 'fact.boat.maxSpeed',
+    quantity: 'speed',
+    at: { type: 'boat', pointer: '/maxSpeed' },
+  },
+  'boat.freeboard': {
+    word: 'fact.boat.freeboard',
+    quantity: 'length',
+    at: { type: 'boat', pointer: '/freeboard' },
+  },
   'boat.fixedTank': { word: 'fact.boat.fixedTank', at: { type: 'boat', pointer: '/fuelTank' } },
   'boat.closedSpaces': { word: 'fact.boat.closedSpaces', at: { type: 'boat', pointer: '/closedSpaces' } },
   'boat.appliance': { word: 'fact.boat.appliance', at: { type: 'boat', pointer: '/appliance' } },
@@ -47,12 +67,24 @@ export const FACTS: Record<string, FactSpec> = {
   'crew.count': { word: 'fact.crew.count', quantity: 'count', at: { type: 'trip', pointer: '/crew' } },
   'crew.alone': { word: 'fact.crew.alone', at: { type: 'trip', pointer: '/crew' } },
   'person.age': { word: 'fact.person.age', quantity: 'age', at: { type: 'person', pointer: '/born' } },
-  'person.swims': { word: 'fact.person.swims', words: SWIMMING, at: { type: 'person', pointer: '/swimming' } },
-  'person.inWater': { word: 'fact.person.inWater', words: IN_WATER, at: { type: 'person', pointer: '/inWater' } },
+  'person.swims': {
+    word: 'fact.person.swims',
+    words: SWIMMING,
+    at: { type: 'person', pointer: '/swimming' },
+  },
+  'person.inWater': {
+    word: 'fact.person.inWater',
+    words: IN_WATER,
+    at: { type: 'person', pointer: '/inWater' },
+  },
   'person.today': { word: 'fact.person.today', words: TODAY, at: { type: 'trip', pointer: '/crew' } },
   'person.role': { word: 'fact.person.role', words: ROLES, at: { type: 'trip', pointer: '/crew' } },
   'person.skill': { word: 'fact.person.skill', words: SKILL, at: { type: 'person', pointer: '/skills' } },
-  'person.sincePractice': { word: 'fact.person.sincePractice', quantity: 'days', at: { type: 'person', pointer: '/skills' } },
+  'person.sincePractice': {
+    word: 'fact.person.sincePractice',
+    quantity: 'days',
+    at: { type: 'person', pointer: '/skills' },
+  },
   'person.weakArm': { word: 'fact.person.weakArm', at: { type: 'person', pointer: '/weakArm' } },
   'person.watched': { word: 'fact.person.watched', at: { type: 'trip', pointer: '/crew' } },
   'crew.secondDriver': { word: 'fact.crew.secondDriver', at: { type: 'trip', pointer: '/crew' } },
@@ -62,9 +94,17 @@ export const FACTS: Record<string, FactSpec> = {
   'day.dark': { word: 'fact.day.dark', at: { type: 'trip', pointer: '/leave/time' } },
   'day.poorVisibility': { word: 'fact.day.poorVisibility', at: { type: 'trip', pointer: '/leave/date' } },
   'day.monthDay': { word: 'fact.day.monthDay', at: { type: 'trip', pointer: '/leave/date' } },
-  'day.water': { word: 'fact.day.water', quantity: 'temperature', at: { type: 'trip', pointer: '/leave/date' } },
+  'day.water': {
+    word: 'fact.day.water',
+    quantity: 'temperature',
+    at: { type: 'trip', pointer: '/leave/date' },
+  },
   'day.hours': { word: 'fact.day.hours', quantity: 'duration', at: { type: 'trip', pointer: '/halts' } },
-  'day.furthest': { word: 'fact.day.furthest', quantity: 'distance', at: { type: 'trip', pointer: '/halts' } },
+  'day.furthest': {
+    word: 'fact.day.furthest',
+    quantity: 'distance',
+    at: { type: 'trip', pointer: '/halts' },
+  },
 };
 
 /** A pack's own question is a fact with this prefix; its answer lives with the water. */

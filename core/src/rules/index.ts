@@ -7,5 +7,7 @@ export * from './facts';
 export * from './packs';
 export * from './library';
 export * from './crew';
+export * from './mend';
+export { crewFindings, type Aboard } from './findings';
 export * from './examples';
 export * from './differences';

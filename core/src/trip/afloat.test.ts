@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
+import { figureNamed } from '../verdict';
 import { aBoat, aPerson, aPlace, aWater, inputOf, steady } from '../../test/demo';
 import { lastLook } from '../kit';
 import { Boat, Person, Trip, type CrewMember } from '../model';
@@ -7,9 +8,9 @@ import { render } from '../say';
 import { HORSEPOWER, KNOT } from '../units';
 import fc from 'fast-check';
 import { runs } from '../../test/runs';
-import { emptyWeight, floaters, holesOf, hullOf, leak, spaceOf, startCard, swamped, FLOODING, HULLS } from '../boat';
+import { emptyWeight, floaters, holesOf, hullOf, leak, spaceOf, startCard, swamped, FLOODING, HULLS, towing } from '../boat';
 import { CRAFT, type Craft } from '../model/lists';
-import { assess, sweep, towing, type AssessInput } from '.';
+import { assess, sweep, type AssessInput } from '.';
 import { standingFacts } from './facts';
 import { contextOf } from './context';
 import { THINGS } from '../model';
@@ -36,8 +37,8 @@ describe('how she lies', () => {
   test('freeboard, trim and list are figures; enough of it is Ready', () => {
     const { figures, level } = world(skiff(), [aPerson()]);
     expect(level('lie/edge')).toBe('ready');
-    expect(figures.freeLow.value).toBeGreaterThan(0.2);
-    expect(figures.freeBow.value).toBeGreaterThan(figures.freeStern.value);
+    expect(figureNamed(figures, 'boat/freeboard')!.value).toBeGreaterThan(0.2);
+    expect(figureNamed(figures, 'boat/freeboard-bow')!.value).toBeGreaterThan(figureNamed(figures, 'boat/freeboard-stern')!.value);
   });
   test('two at the stern bring her down by the stern, one at the side lists her, and the mend opens the plan', () => {
     const people = [aPerson({ mass: 95 }), aPerson({ mass: 95 })];
@@ -75,7 +76,7 @@ describe('plates', () => {
   test('without any limit the federal formula gives an estimate, never a Stop; over it a Fix', () => {
     const bare = (people: number) => world(skiff({ plate: 'none' }), Array.from({ length: people }, () => aPerson({ mass: 90 })));
     expect(bare(1).level('load/limit')).toBe('know');
-    expect(bare(1).figures.estimate.guessed).toBe(true);
+    expect(figureNamed(bare(1).figures, 'boat/estimate')!.guessed).toBe(true);
     expect(bare(6).level('load/limit')).toBe('fix');
   });
   test('a plate that allows more than the hull could float with is called a contradiction', () => {
@@ -206,7 +207,7 @@ describe('in company', () => {
   test('heads are counted; the slowest sets the pace of the plan', () => {
     const w = together([{ boat: gull.id, people: [b.id] }]);
     expect(w.say('company/count')[0]).toBe('2 heads in 2 boats. Count them at every halt.');
-    expect(w.figures.speed.value).toBe(1.2);
+    expect(figureNamed(w.figures, 'passage/speed')!.value).toBe(1.2);
     expect(together([{ boat: gull.id, people: [b.id] }], { speed: 1.5 }).level('company/pace')).toBe('fix');
   });
   test('somebody in two boats, a boat with nobody, a boat without a pair', () => {

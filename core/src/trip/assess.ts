@@ -1,20 +1,26 @@
-import { drives } from '../boat';
-import { plusDays, wallToInstant, type WallResult } from '../earth';
-import { liftFindings, type KitMatch } from '../kit';
-import { LEVELS } from '../model/lists';
-import type { Assessment, Figure, Finding, Level, Schedule } from '../model';
-import { readyTasks, scheduleOf, READY } from '../passage';
-import { contentHash, type World } from '../rules';
-import { phrase } from '../say';
-import { contextOf, finding, sure, type AssessInput, type Context } from './context';
-import { crewFindings } from './crew';
-import { dayFindings } from './day';
-import { latestTurnOf } from './light';
-import { TRAILED } from './limits';
-import { shoreFindings } from './shore';
-import { openingFindings } from './flooded';
+import { bodyFindings } from '../body';
+import { boatFindings, drives, fellows, openingFindings } from '../boat';
+import { plusDays, wallToInstant } from '../earth';
+import { planFindings } from '../floatplan';
+import { companyFindings, forgottenFindings, liftFindings, offFindings, type KitMatch } from '../kit';
+import { TRAILED } from '../model/lists';
+import type { Assessment, Finding, Schedule } from '../model';
+import {
+  latestTurnOf,
+  leaveFindings,
+  paceFindings,
+  passageFindings,
+  READY,
+  readyFindings,
+  readyTasks,
+  scheduleOf,
+} from '../passage';
+import { contentHash, crewFindings, type World } from '../rules';
+import { inOrder, sure, type Figures } from '../verdict';
+import { densityOf, waterFindings, worstWithin } from '../water';
+import { contextOf, type AssessInput, type Context } from './context';
+import { missingFindings } from './findings';
 import { daysOf, matchParty, partiesOf, partyFindings } from './parties';
-import { standing } from './standing';
 
 export const CORE_VERSION = '0.1.0';
 
@@ -62,7 +68,7 @@ export function prepare(input: AssessInput): Prepared {
 
   const assessAt = (leave: number | undefined): Assessment => {
     const { schedule, boats, own } = reckon(leave);
-    const figures: Record<string, Figure> = { ...fixed.figures };
+    const figures: Figures = { ...fixed.figures };
     const ready =
       schedule && zone !== undefined
         ? readyTasks(READY, schedule.leave, zone, has(context), trip.driveMinutes)
@@ -70,19 +76,20 @@ export function prepare(input: AssessInput): Prepared {
     const findings: Finding[] = [
       ...fixed.findings,
       ...boats.flatMap(({ party, world }) => crewFindings(party.context, world, party.fellow !== undefined)),
-      ...timeFindings(context, wall, leave),
+      ...leaveFindings(context, wall, leave),
       ...openingFindings(context, leave),
-      ...(schedule ? dayFindings(context, schedule, homeBy, figures) : []),
+      ...(schedule ? hourFindings(context, schedule, homeBy, figures) : []),
       ...boats.flatMap((boat) => partyFindings(boat, input)),
       ...liftFindings(trip, own.kit.jackets, own.kit.bodies),
-      ...shoreFindings(context, schedule, ready),
+      ...planFindings({ ...context, contacts: contactsOf(context) }, schedule),
+      ...readyFindings(context, schedule, ready),
     ];
     return {
       core: CORE_VERSION,
       trip: trip.id,
       now: input.now,
       ...(leave === undefined ? {} : { leave }),
-      findings: sorted(findings),
+      findings: inOrder(findings),
       figures,
       requirements: boats.flatMap((b) => b.requirements),
       leastProved: boats.every((b) => b.kit.proved),
@@ -103,6 +110,45 @@ export function prepare(input: AssessInput): Prepared {
     },
   };
 }
+
+/** What holds whenever the trip leaves: what is missing, the boat and her load, the boats together, what was forgotten before. */
+function standing(context: Context): { findings: Finding[]; figures: Figures } {
+  const { trip, boat, shed, water, people, route, speed, kinds, ticks } = context;
+  const figures: Figures = {};
+  const metres = route ? { metres: route.metres } : {};
+  const laden = { trip, people, density: densityOf(water), ...(boat ? { boat } : {}), ...metres };
+  const pace = speed ? { speed } : {};
+  const together = fellows(trip, shed.boats, boat && { boat, ...pace });
+  const findings = [
+    ...missingFindings(context),
+    ...paceFindings(context),
+    ...boatFindings(laden, figures),
+    ...companyFindings({ trip, fellows: together, people: shed.people, gear: shed.gear, kinds, ...pace }),
+    ...offFindings(water, shed),
+    ...forgottenFindings(trip, shed.debriefs, ticks),
+  ];
+  return { findings, figures };
+}
+
+/** What the hours of the trip bring: times and light, tide and weather, cold. */
+function hourFindings(
+  context: Context,
+  schedule: Schedule,
+  homeBy: number | undefined,
+  figures: Figures,
+): Finding[] {
+  const { forecast } = context;
+  const { leave, home = leave } = schedule;
+  const worst = forecast && worstWithin(forecast, leave, home);
+  return [
+    ...passageFindings(context, schedule, homeBy, figures),
+    ...waterFindings(context, schedule, worst, figures),
+    ...bodyFindings(context, worst, figures),
+  ];
+}
+
+const contactsOf = ({ trip, shed }: Context) =>
+  trip.contacts.flatMap((id) => shed.contacts.find((c) => c.id === id) ?? []);
 
 /**
  * The hour wanted at home as an instant: of the trip's own day, or of the next where it lies before leaving. It stands
@@ -125,56 +171,6 @@ function withLatestTurn(context: Context, schedule: Schedule, homeBy: number | u
   return latestTurn === undefined ? schedule : { ...schedule, latestTurn };
 }
 
-function timeFindings(context: Context, wall: WallResult | undefined, leave: number | undefined): Finding[] {
-  const { trip, now, zone } = context;
-  if (wall === undefined || zone === undefined) return [];
-  const base = { section: 'plan/day' as const };
-  const go = (pointer: string) => ({ go: { type: 'trip' as const, id: trip.id, pointer } });
-  const mend = { label: phrase('time.gap.mend'), ...go('/leave/time') };
-  const values = { zone, time: trip.leave.time };
-  const found: Finding[] = [];
-  if ('gap' in wall) {
-    if (leave !== undefined) return [];
-    const because = [phrase('time.gap.why', values)];
-    return [
-      finding({
-        ...base,
-        id: `day/gap/${trip.id}`,
-        level: 'fix',
-        title: phrase('time.gap.title'),
-        because,
-        mend,
-      }),
-    ];
-  }
-  if (wall.twice && leave === wall.at) {
-    const because = [phrase('time.twice.why', values)];
-    found.push(
-      finding({
-        ...base,
-        id: `day/twice/${trip.id}`,
-        level: 'know',
-        title: phrase('time.twice.title'),
-        because,
-        mend,
-      }),
-    );
-  }
-  if (leave !== undefined && leave < now && trip.status === 'planned') {
-    found.push(
-      finding({
-        ...base,
-        id: `day/past/${trip.id}`,
-        level: 'fix',
-        title: phrase('time.past.title'),
-        because: [phrase('time.past.why', { at: leave })],
-        mend: { label: phrase('time.past.mend'), ...go('/leave/date') },
-      }),
-    );
-  }
-  return found;
-}
-
 /** What the trip has, in the words that tasks of getting ready ask for. */
 function has({ boat, people }: Context): Set<string> {
   const words = new Set<string>();
@@ -188,30 +184,4 @@ function has({ boat, people }: Context): Set<string> {
   }
   if (people.length > 1) words.add('company');
   return words;
-}
-
-const PHASES = ['plan', 'pack', 'go', 'home'];
-const rank = ({ level, section }: Finding) =>
-  LEVELS.indexOf(level) * PHASES.length + PHASES.indexOf(section.slice(0, section.indexOf('/')));
-
-/**
- * Worst level first, then in the order of the day, then by id: the same findings always stand in the same order. Who sits in
- * two boats is spoken of once, at the worse level.
- */
-function sorted(findings: Finding[]): Finding[] {
-  const ranked = findings.map((finding) => ({ finding, rank: rank(finding) }));
-  ranked.sort((a, b) => a.rank - b.rank || (a.finding.id < b.finding.id ? -1 : 1));
-  const seen = new Set<string>();
-  return ranked.flatMap(({ finding }) => (seen.has(finding.id) ? [] : (seen.add(finding.id), [finding])));
-}
-
-/** The worst level among findings; Ready when there are none. */
-export function worstLevel(findings: Pick<Finding, 'level'>[]): Level {
-  return LEVELS.find((level) => findings.some((f) => f.level === level)) ?? 'ready';
-}
-
-export function countLevels(findings: Pick<Finding, 'level'>[]): Record<Level, number> {
-  const counts: Record<Level, number> = { stop: 0, fix: 0, know: 0, ready: 0 };
-  for (const { level } of findings) counts[level] += 1;
-  return counts;
 }

@@ -2,26 +2,19 @@ import type {
   Boat,
   Catalogue,
   Conditions,
-  Figure,
-  Finding,
   GearKind,
-  Level,
-  Mend,
   Person,
-  Phrase,
   Place,
-  PlanView,
   RulePack,
-  SectionId,
   Shed,
   Trip,
   Water,
 } from '../model';
 import { drives } from '../boat';
+import type { FiledPlan } from '../floatplan';
 import { indexCatalogue } from '../kit';
 import { routeOf, REST_FACTOR, type Route } from '../passage';
-import { phrase } from '../say';
-import type { SourceId } from '../sources';
+import { guessed, type Pace } from '../verdict';
 import { sortForecast, tideOf, type SortedForecast, type Tide } from '../water';
 
 export interface AssessInput {
@@ -33,7 +26,7 @@ export interface AssessInput {
   /** Epoch ms. */
   now: number;
   /** The filed plan of this trip, where there is one. */
-  plan?: Pick<PlanView, 'state' | 'times' | 'contacts' | 'channel'>;
+  plan?: FiledPlan;
   /** Keys ticked on the packing list, and when (epoch ms). */
   ticks?: ReadonlyMap<string, number>;
 }
@@ -52,7 +45,7 @@ export interface Context extends AssessInput {
   back?: Place;
   halts: (Place | undefined)[];
   route?: Route;
-  speed?: { value: number; guessed: boolean };
+  speed?: Pace;
   tide?: Tide;
   forecast?: SortedForecast;
   kinds: Map<string, GearKind>;
@@ -120,55 +113,3 @@ function withRoute(
   }));
   return { route: routeOf(points, speed, boat && drives(boat).human ? REST_FACTOR : 1) };
 }
-
-export interface FindingParts {
-  id: string;
-  level: Level;
-  section: SectionId;
-  title: Phrase;
-  because: Phrase[];
-  figures?: string[];
-  source?: SourceId;
-  assumed?: Phrase[];
-  mend?: Mend;
-}
-
-export function finding({ figures = [], assumed = [], source, ...rest }: FindingParts): Finding {
-  return { ...rest, figures, assumed, ...(source ? { source: { id: source } } : {}) };
-}
-
-export type Figures = Record<string, Figure>;
-export const instant = (value: number) => ({ value, quantity: 'instant' as const });
-
-/** Is a field only guessed? */
-export const guessed = (thing: { basis?: Record<string, string> } | undefined, pointer: string) =>
-  thing?.basis?.[pointer] === 'guessed';
-
-/** A thing without what is only guessed of it: for rules and kit a guess is no answer. */
-export function sure<T extends { basis?: Record<string, string> }>(thing: T): T {
-  const guesses = Object.keys(thing.basis ?? {}).filter((pointer) => guessed(thing, pointer));
-  if (guesses.length === 0) return thing;
-  const left: Record<string, unknown> = { ...thing };
-  for (const pointer of guesses) {
-    const [, field, ...deeper] = pointer.split('/');
-    if (deeper.length > 0) continue;
-    if (field === 'state') left.state = 'unknown';
-    else delete left[field];
-  }
-  return left as T;
-}
-
-/** A finding about hours that follow from a speed: where the speed is a guess, nothing is settled. */
-export function leanOnSpeed({ trip, speed }: Pick<Context, 'trip' | 'speed'>, found: Finding): Finding {
-  if (!speed?.guessed || found.level !== 'ready') return found;
-  return {
-    ...found,
-    level: 'know',
-    assumed: [...found.assumed, phrase('speed.guess', { speed: speed.value })],
-    mend: { label: phrase('speed.none.mend'), go: { type: 'trip', id: trip.id, pointer: '/speed' } },
-  };
-}
-
-/** A sentence that leans on the forecast: where that was invented for show, it says so. */
-export const leansOnWeather = ({ forecast }: Pick<Context, 'forecast'>, said: Phrase): Phrase =>
-  forecast?.invented ? phrase('weather.invented', { said }) : said;

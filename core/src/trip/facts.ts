@@ -1,11 +1,12 @@
 import { ageRange, darkWithin, daysBetween } from '../earth';
-import { CRAFT } from '../model/lists';
+import { CRAFT, TIDAL } from '../model/lists';
 import { drives, hullOf, placed } from '../boat';
 import type { Boat, Schedule } from '../model';
 import { QUESTION, type Facts, type Person as RulePerson, type World } from '../rules';
-import { worstWithin } from '../water';
-import { guessed, sure, type Context } from './context';
-import { POOR_VISIBILITY, TIDAL } from './limits';
+import { guessed, sure } from '../verdict';
+import { isPoor, worstWithin } from '../water';
+import type { Context } from './context';
+import { TRIP } from './limits';
 
 /** A hull that can't fill: by its kind, or because its owner said so. Nobody's word leaves it open, and so does a guess. */
 const CLOSED_HULL: ReadonlySet<string> = new Set(['sit-on-top', 'paddleboard']);
@@ -43,7 +44,7 @@ function allWorn(crew: Context['trip']['crew']): boolean | undefined {
 }
 
 /** How far a guessed length or power may be off, as a share: the same as for the boat's own sums. */
-const GUESS = 0.12;
+const GUESS = TRIP.limit('guess-spread');
 /** A guess is no answer: a number becomes a range, a word stays unknown. */
 function known<T extends string | number | boolean>(
   thing: { basis?: Record<string, string> } | undefined,
@@ -132,7 +133,7 @@ export function crewFacts(context: Context, on: string): RulePerson[] {
 }
 
 /** As far as a leader can reach from the seat, metres: an arm and a lean. */
-const REACH = 1.2;
+const REACH = TRIP.limit('leader-reach');
 /** Who sits within reach of the skipper, by where everyone sits in the boat. */
 function inReachOfLeader({ trip, people, boat }: Context): ReadonlySet<string> {
   const hull = boat && hullOf(boat);
@@ -168,7 +169,6 @@ export function dayFacts({ launch, forecast, speed }: Context, schedule: Schedul
   const off = speed?.guessed ? (home - leave) * GUESS : 0;
   const worst = forecast && worstWithin(forecast, leave, home + off);
   const dimmest = worst?.dimmest?.visibility;
-  const poor = dimmest !== undefined && dimmest < POOR_VISIBILITY.value;
   const water = worst?.coldest?.water;
   const wind = worst?.wind.wind;
   const dark = (until: number) => (launch ? darkWithin(launch.position, leave, until) : undefined);
@@ -177,7 +177,7 @@ export function dayFacts({ launch, forecast, speed }: Context, schedule: Schedul
     'day.dark': off > 0 && surely === false && dark(home + off) ? undefined : surely,
     'day.water': water === undefined || worst?.whole.water ? water : { low: -Infinity, high: water },
     'day.wind': wind === undefined || worst?.whole.wind ? wind : { low: wind, high: Infinity },
-    'day.poorVisibility': poor ? true : worst?.whole.visibility ? false : undefined,
+    'day.poorVisibility': isPoor(dimmest) ? true : worst?.whole.visibility ? false : undefined,
   };
 }
 

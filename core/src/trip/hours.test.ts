@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
+import { figureNamed } from '../verdict';
 import { getTimes } from 'suncalc';
 import { check } from '../../test/check';
 import { anItem, aPerson, aPlace, aWater, inputOf, steady } from '../../test/demo';
@@ -94,7 +95,7 @@ describe('light over the whole span', () => {
         const w = world({ lat, lon, zone, date, time: '11:00' });
         const home = w.a.schedule!.home!;
         const sunset = [0, 1].map((d) => (getTimes(new Date(home + d * 12 * HOUR), lat, lon) as unknown as { sunset: Date }).sunset?.getTime()).filter((t) => t > home).sort((a, b) => a - b)[0];
-        expect(Math.abs(w.a.figures.daylight.value * 1000 - (sunset - home))).toBeLessThan(90_000);
+        expect(Math.abs(figureNamed(w.a.figures, 'passage/daylight')!.value * 1000 - (sunset - home))).toBeLessThan(90_000);
       });
 });
 
@@ -130,8 +131,9 @@ describe('hours of the clock across midnight', () => {
 describe('seasons, ages and dates over the days of the trip', () => {
   test('what is reckoned from a guessed speed is called a guess, daylight left among it', () => {
     const { a } = world({ trip: { speed: 1, basis: { '/speed': 'guessed' } } });
-    for (const name of ['home', 'turnBack', 'daylight']) expect([name, a.figures[name]?.guessed]).toEqual([name, true]);
-    expect(world().a.figures.daylight.guessed).toBeUndefined();
+    for (const name of ['home', 'turn-back', 'daylight'])
+      expect([name, figureNamed(a.figures, `passage/${name}`)?.guessed]).toEqual([name, true]);
+    expect(figureNamed(world().a.figures, 'passage/daylight')!.guessed).toBeUndefined();
   });
   test('whoever has a birthday on the way is asked on both sides of it', () => {
     const grown = aPerson({ born: '2008-05-13', mass: 70 });
@@ -221,7 +223,7 @@ describe('a typed tide table', () => {
   const row = (h: number, height: number, turn?: 'high' | 'low') => ({ at: new Date(Date.UTC(2026, 4, 12, 0) + h * HOUR).toISOString(), height, ...(turn ? { turn } : {}) });
   const tideAt = (rows: ReturnType<typeof row>[], time: string) => {
     const w = world({ works: 1, time, water: { class: 'coastal', tide: { kind: 'table', name: 't', datum: 'chart datum', rows } } });
-    return [w.level('day/tide/'), w.a.figures.tideLeave?.value];
+    return [w.level('day/tide/'), figureNamed(w.a.figures, 'water/tide-leave')?.value];
   };
   const whole = [row(2, 4.8), row(8.2, 0.4), row(14.4, 4.9), row(20.6, 0.5)];
   test('with a row missing, low water is not 4.8 m: it is not known', () => {

@@ -6,6 +6,3 @@ export type { AssessInput } from './context';
 export * from './strip';
 export * from './sweep';
 export * from './changes';
-export { CHART_DATUMS } from './limits';
-export { lookHolds } from './flooded';
-export { fellows, towing, type Fellow } from './company';

@@ -1,3 +1,4 @@
+import { fellows, type Fellow } from '../boat';
 import { civilDate, daysBetween, plusDays } from '../earth';
 import { kitFindings, matchKit, type KitMatch } from '../kit';
 import type {
@@ -12,10 +13,12 @@ import type {
 } from '../model';
 import { applyPacks, type RuleResult, type World } from '../rules';
 import { phrase } from '../say';
-import { asFellow, fellows, type Fellow } from './company';
-import type { AssessInput, Context } from './context';
+import { NOBODY, type AssessInput, type Context } from './context';
 import { standingFacts, worldOf } from './facts';
-import { LONGEST_UNKNOWN } from './limits';
+import { TRIP } from './limits';
+
+/** Where nobody knows when a trip ends, it may last so many days: what ends within them is open. */
+const LONGEST_UNKNOWN = TRIP.limit('longest-unknown');
 
 type PlainWorld = Omit<World, 'questions'>;
 
@@ -51,7 +54,7 @@ export function daysOf(
 /** The trip's own boat, and each boat of its company: of those the law is asked, practice is the business of their own crews. */
 export function partiesOf(context: Context, input: AssessInput): Party[] {
   const { trip } = context;
-  const others = fellows({ ...context, boat: undefined });
+  const others = fellows(trip, context.shed.boats);
   return [
     { context, facts: standingFacts(context), packs: input.packs },
     ...others
@@ -62,6 +65,24 @@ export function partiesOf(context: Context, input: AssessInput): Party[] {
         return { context: own, facts: standingFacts(own), packs, fellow };
       }),
   ];
+}
+
+/** The trip as one of its other boats sees it: her hull, her people, the same water and hours. */
+function asFellow(context: Context, { boat, people, wears = [] }: Fellow): Context {
+  const { trip, shed } = context;
+  const crew = people.map((person) => ({
+    person,
+    role: 'crew' as const,
+    ...(wears.includes(person) ? { wearsJacket: true } : {}),
+  }));
+  const known = new Map(shed.people.map((p) => [p.id, p]));
+  return {
+    ...context,
+    boat,
+    people: people.map((id) => known.get(id) ?? { id, name: NOBODY }),
+    gone: new Set(people.filter((id) => !known.has(id))),
+    trip: { ...trip, boat: boat.id, crew },
+  };
 }
 
 const lawful = new WeakMap<RulePack, RulePack>();
@@ -176,8 +197,8 @@ function rulesOver(
   }
   return found;
 }
-/** Days of a trip that are looked through for them, one by one; our own bound, far beyond a day in a small boat. */
-const MOST_DAYS = 60;
+/** Days of a trip that are looked through for them, one by one. */
+const MOST_DAYS = TRIP.limit('most-days');
 
 export function partyFindings(
   { party, rules, kit, requirements, days }: Matched,

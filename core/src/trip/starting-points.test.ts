@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
+import { figureNamed } from '../verdict';
 import { check } from '../../test/check';
 import { household } from '../../test/households';
 import { afloat, emptyWeight, holesOf, hullOf, leak, maximumDisplacement, placed, planCoefficient, plateOf, spaceOf, together, FLOODING } from '../boat';
@@ -81,9 +82,9 @@ describe.each(STARTING_POINTS.map((s, n) => [s.id, n] as const))('%s', (_id, n) 
             ['fix', 'stop'].includes(level(id) ?? ''),
           );
           if (small) continue;
-          expect(figures.freeLow.value).toBeGreaterThan(0);
-          expect(figures.gm.value).toBeGreaterThan(0);
-          expect(Math.abs(degrees(figures.heel.value))).toBeLessThan(8);
+          expect(figureNamed(figures, 'boat/freeboard')!.value).toBeGreaterThan(0);
+          expect(figureNamed(figures, 'boat/gm')!.value).toBeGreaterThan(0);
+          expect(Math.abs(degrees(figureNamed(figures, 'boat/heel')!.value))).toBeLessThan(8);
           expect([level('lie/awash'), level('lie/opening'), level('lie/upright')]).toEqual([
             undefined,
             undefined,
@@ -102,10 +103,10 @@ describe.each(STARTING_POINTS.map((s, n) => [s.id, n] as const))('%s', (_id, n) 
   });
   check('recalled', 'ship-theory', 'freeboard, trim, list and metacentric height of her kind', () => {
     const { figures } = with1(n, 80, 12, WATERS[1]);
-    within(figures.gm.value, row.gm);
-    within(figures.freeLow.value, row.free);
-    expect(Math.abs(degrees(figures.heel.value))).toBeLessThan(row.heel);
-    expect(Math.abs(degrees(figures.trim.value))).toBeLessThan(row.trim);
+    within(figureNamed(figures, 'boat/gm')!.value, row.gm);
+    within(figureNamed(figures, 'boat/freeboard')!.value, row.free);
+    expect(Math.abs(degrees(figureNamed(figures, 'boat/heel')!.value))).toBeLessThan(row.heel);
+    expect(Math.abs(degrees(figureNamed(figures, 'boat/trim')!.value))).toBeLessThan(row.trim);
   });
   test('heavier: deeper; saltier, over brackish to the sea: higher', () => {
     const boat = startBoat(start, '01890000-0000-7000-8000-00000000b0a7', start.title);
@@ -124,7 +125,11 @@ describe.each(STARTING_POINTS.map((s, n) => [s.id, n] as const))('%s', (_id, n) 
     const { figures, level } = with1(n, 80, 12, WATERS[1]);
     const narrow = start.boat.beam! < 1;
     expect(level('lie/tender') !== undefined).toBe(narrow);
-    if (narrow) for (const name of ['gm', 'freeLow']) within(figures[name].value, figures[name].range!);
+    if (narrow)
+      for (const name of ['boat/gm', 'boat/freeboard']) {
+        const figure = figureNamed(figures, name)!;
+        within(figure.value, figure.range!);
+      }
   });
   test('swamped: one answer, and never sitting in a boat that does not bear them', () => {
     for (const mass of PEOPLE) {

@@ -1,6 +1,7 @@
+import type { Finding, Level } from '../model';
 import { MS } from '../units';
-import type { Level } from '../model';
-import { prepare, worstLevel } from './assess';
+import { worstLevel } from '../verdict';
+import { prepare } from './assess';
 import type { AssessInput } from './context';
 
 export interface Departure {
@@ -8,26 +9,35 @@ export interface Departure {
   worst: Level;
   /** Findings at that level, so that a reader sees what limits it. */
   count: number;
+  /** The first of them, in the order of the day; absent where nothing varies. */
+  reason?: Pick<Finding, 'id' | 'title' | 'because'>;
 }
 
-/** What a departure is judged by: what changes with the hour. What is wrong at every hour would hide every difference. */
-const HOURLY = /^(day|kit|ready|crew)\//;
-
 /**
- * The worst level that each departure would give, every `step` ms over [from, until]. Findings that no hour changes are
- * left out, so that the row shows the hours and not the kit.
+ * The worst level that each departure would give, every `step` ms over [from, until]. A departure is judged by what changes
+ * with the hour: what is wrong at every hour would hide every difference, and the row would show the kit instead of the hours.
+ * @param from, until epoch ms
  */
 export function sweep(input: AssessInput, from: number, until: number, step = 10 * MS.minute): Departure[] {
   const prepared = prepare(input);
-  const rows: { leave: number; levels: Map<string, Level> }[] = [];
+  const rows: { leave: number; found: Map<string, Finding> }[] = [];
   for (let leave = from; leave <= until; leave += step) {
-    rows.push({ leave, levels: new Map(prepared.at(leave).findings.filter((f) => HOURLY.test(f.id)).map((f) => [f.id, f.level])) });
+    const varying = prepared.at(leave).findings.filter((f) => f.varies === 'hour');
+    rows.push({ leave, found: new Map(varying.map((f) => [f.id, f])) });
   }
-  const always = rows[0] ? [...rows[0].levels].filter(([id, level]) => level !== 'ready' && rows.every((row) => row.levels.get(id) === level)).map(([id]) => id) : [];
-  return rows.map(({ leave, levels }) => {
-    for (const id of always) levels.delete(id);
-    const found = [...levels.values()].map((level) => ({ level }));
-    const worst = worstLevel(found);
-    return { leave, worst, count: found.filter((f) => f.level === worst).length };
+  const always = (found: Finding) =>
+    found.level !== worstLevel([]) && rows.every((row) => row.found.get(found.id)?.level === found.level);
+  const constant = new Set([...(rows[0]?.found.values() ?? [])].filter(always).map((f) => f.id));
+  return rows.map(({ leave, found }) => {
+    const counted = [...found.values()].filter((f) => !constant.has(f.id));
+    const worst = worstLevel(counted);
+    const limiting = counted.filter((f) => f.level === worst);
+    const [first] = limiting;
+    return {
+      leave,
+      worst,
+      count: limiting.length,
+      ...(first ? { reason: { id: first.id, title: first.title, because: first.because } } : {}),
+    };
   });
 }

@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
+import { figureNamed , countLevels, worstLevel } from '../verdict';
 import fc from 'fast-check';
 import { runs } from '../../test/runs';
 import { aBoat, aPerson, aPlace, aWater, inputOf, steady } from '../../test/demo';
@@ -7,7 +8,7 @@ import { applyPatch } from '../formats';
 import { LEVELS, THINGS, type Assessment, type Finding, type Trip } from '../model';
 import { render } from '../say';
 import { sourceOf } from '../sources';
-import { assess, countLevels, prepare, stripAxis, stripOf, sweep, worstLevel, type AssessInput } from '.';
+import { assess, prepare, stripAxis, stripOf, sweep, type AssessInput } from '.';
 import { PACKS, packsFor, packsOf } from '../rules';
 
 const find = (a: Assessment, prefix: string): Finding | undefined => a.findings.find((f) => f.id.startsWith(prefix));
@@ -44,7 +45,7 @@ describe('the demo morning', () => {
   test('home is leave + legs at the speed with rest + halts, reckoned apart', () => {
     const s = a.schedule!;
     const metres = s.legs.reduce((sum, leg) => sum + leg.metres, 0);
-    const seconds = (metres / a.figures.speed.value) * (70 / 60) + 80 * 60;
+    const seconds = (metres / figureNamed(a.figures, 'passage/speed')!.value) * (70 / 60) + 80 * 60;
     expect(s.home! - s.leave).toBeCloseTo(seconds * 1000, -3);
     expect(s.overdue! - s.home!).toBe(HOUR);
   });

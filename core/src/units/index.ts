@@ -88,14 +88,18 @@ export function toSI(value: number, unit: Unit): number {
 /** Units that data files (rule packs) may name beside a limit. */
 const NAMED: Record<string, number> = {
   m: 1, ft: FOOT, in: INCH, kg: 1, lb: POUND, nm: NAUTICAL_MILE, kn: KNOT, 'm/s': 1, h: HOUR, min: MINUTE, kW: 1000, hp: HORSEPOWER, N: 1, '°C': 1, years: 1, days: 1, L: 0.001,
+  cm: 0.01, s: 1, W: 1, '°': Math.PI / 180, '%': 0.01, count: 1,
 };
+/** Units that do not start at nought. */
+const OFFSET: Record<string, Unit> = { '°F': { symbol: '°F', size: 5 / 9, offset: 32, digits: 0 } };
 
 /** Is this a unit that data may name? */
-export const isUnit = (unit: string): boolean => Object.hasOwn(NAMED, unit);
+export const isUnit = (unit: string): boolean => Object.hasOwn(NAMED, unit) || Object.hasOwn(OFFSET, unit);
 
 /** A limit as data writes it (`{value: 16, unit: 'ft'}`) in SI, or undefined for a unit that is not in the list. */
 export function siOf({ value, unit }: { value: number; unit: string }): number | undefined {
-  return isUnit(unit) ? value * NAMED[unit] : undefined;
+  if (Object.hasOwn(OFFSET, unit)) return toSI(value, OFFSET[unit]);
+  return Object.hasOwn(NAMED, unit) ? value * NAMED[unit] : undefined;
 }
 
 /**

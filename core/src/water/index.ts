@@ -4,3 +4,5 @@
 export * from './density';
 export * from './tide';
 export * from './weather';
+export { waterFindings, type OnWater } from './findings';
+export { isPoor } from './find-weather';

@@ -1,6 +1,7 @@
 import { createTidePredictor } from '@neaps/tide-predictor';
 import type { TideStation } from '../model';
 import { MS } from '../units';
+import { WATER } from './limits';
 
 export interface TideExtreme {
   at: number;
@@ -63,9 +64,12 @@ function harmonic(station: Extract<TideStation, { kind: 'constants' }>): Tide {
 /**
  * Two turns of a typed table are neighbours when nothing can lie between them. Where the rows say which is high and which
  * is low they must differ, and a tide of one high a day takes half a lunar day and some hours at most. Where they don't, only
- * a semidiurnal tide can be told from a table with a missing row: eight hours apart at most. Our own estimate.
+ * a semidiurnal tide can be told from a table with a missing row (`limits/water.json`).
  */
-const NEIGHBOURS = { told: 16 * MS.hour, untold: 8 * MS.hour } as const;
+const NEIGHBOURS = {
+  told: WATER.limit('turns-apart') * MS.second,
+  untold: WATER.limit('untold-apart') * MS.second,
+};
 
 interface Turn {
   at: number;

@@ -83,14 +83,19 @@ describe('tide', () => {
     [4.65, 3.985],
     [6.2, 4.6],
   ]) {
-    check('closed form', 'tide-cosine', `a typed tide of 4.2 m stands at ${height} m after ${hours} h`, () => {
-      const rows = [
-        { at: '2026-05-12T00:00:00Z', height: 0.4 },
-        { at: '2026-05-12T06:12:00Z', height: 4.6 },
-      ];
-      const tide = tideOf({ kind: 'table', name: 't', datum: 'd', rows });
-      expect(tide.heightAt(Date.UTC(2026, 4, 12) + hours * HOUR)).toBeCloseTo(height, 2);
-    });
+    check(
+      'closed form',
+      'tide-cosine',
+      `a typed tide of 4.2 m stands at ${height} m after ${hours} h`,
+      () => {
+        const rows = [
+          { at: '2026-05-12T00:00:00Z', height: 0.4 },
+          { at: '2026-05-12T06:12:00Z', height: 4.6 },
+        ];
+        const tide = tideOf({ kind: 'table', name: 't', datum: 'd', rows });
+        expect(tide.heightAt(Date.UTC(2026, 4, 12) + hours * HOUR)).toBeCloseTo(height, 2);
+      },
+    );
   }
   check(
     'common practice',

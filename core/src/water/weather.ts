@@ -1,5 +1,7 @@
-import type { Forecast } from '../model';
+import type { Forecast, Phrase } from '../model';
+import { phrase } from '../say';
 import { MS } from '../units';
+import { WATER } from './limits';
 
 export interface Weather {
   wind: number;
@@ -23,8 +25,12 @@ export interface SortedForecast {
   invented: boolean;
 }
 
-/** Hours of a forecast further apart than this leave what lies between them open: a front passes in less. Our own estimate. */
-export const MOST_APART = 3 * MS.hour;
+/** Hours of a forecast further apart than this leave what lies between them open, ms. */
+export const MOST_APART = WATER.limit('hours-apart') * MS.second;
+
+/** A sentence that leans on a forecast: where that was invented for show, it says so. */
+export const leansOnForecast = (forecast: SortedForecast | undefined, said: Phrase): Phrase =>
+  forecast?.invented ? phrase('weather.invented', { said }) : said;
 
 /** Undefined for a forecast without hours. */
 export function sortForecast(forecast: Forecast): SortedForecast | undefined {

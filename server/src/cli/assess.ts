@@ -1,10 +1,11 @@
 import type { Bundle, Figure, Finding, Mend, Phrase, Requirement } from '@escale/core/model';
 import { clock, dayOf, phrase, render, type Reader, type WordKey } from '@escale/core/say';
-import { assess, countLevels, worstLevel } from '@escale/core/trip';
+import { assess } from '@escale/core/trip';
 import { format, spanText, type UnitSystem } from '@escale/core/units';
 import { Refused } from './refused';
 import { CATALOGUE } from '@escale/core/kit';
 import { packsOn } from '@escale/core/rules';
+import { countLevels, worstLevel } from '@escale/core/verdict';
 
 type Way = { label: string } & Record<string, unknown>;
 
@@ -19,10 +20,10 @@ export interface Result {
   counts: Record<Finding['level'], number>;
   packs: { id: string; version: string; hash: string }[];
   requirements: (Pick<Requirement, 'rule' | 'pack' | 'layer' | 'title' | 'text' | 'applies' | 'anyOf' | 'source' | 'met' | 'metBy' | 'missing'> & { because: { text: string; truth: string }[]; nearMisses: { item: string; reasons: { code: string; text: string; unknown: boolean }[] }[] })[];
-  findings: { id: string; level: Finding['level']; section: string; title: string; because: string[]; assumed: string[]; figures: string[]; source?: Finding['source']; mend?: Way; others?: Way[] }[];
+  findings: { id: string; level: Finding['level']; section: string; title: string; because: string[]; assumed: string[]; figures: string[]; varies?: Finding['varies']; source?: Finding['source']; mend?: Way; others?: Way[] }[];
   /** The least set of things that meets the requirements is proved to be the least. */
   leastProved: boolean;
-  figures: Record<string, Omit<Figure, 'formula'> & { label: string; formula: string; text: string }>;
+  figures: Record<string, Figure & { text: string }>;
 }
 
 /** Assess one trip of a bundle: `trip`, or the first. Conditions travel in the bundle; without them there is no forecast. */
@@ -42,9 +43,9 @@ export function assessBundle(bundle: Bundle, { at = Date.parse(bundle.asOf), tri
       rule: r.rule, pack: r.pack, layer: r.layer, title: r.title, text: r.text, applies: r.applies, because: r.because.map((b) => ({ text: words(b.phrase), truth: b.truth })), anyOf: r.anyOf, source: r.source, met: r.met, metBy: r.metBy, missing: r.missing,
       nearMisses: r.nearMisses.map((m) => ({ item: m.item, reasons: m.reasons.map(({ code, phrase: p, unknown }) => ({ code, text: words(p), unknown })) })),
     })),
-    findings: a.findings.map(({ id, level, section, title, because, assumed, figures, source, mend, others }) => ({ id, level, section, title: words(title), because: because.map(words), assumed: assumed.map(words), figures, ...(source ? { source } : {}), ...(mend ? { mend: said(mend) } : {}), ...(others ? { others: others.map(said) } : {}) })),
+    findings: a.findings.map(({ id, level, section, varies, title, because, assumed, figures, source, mend, others }) => ({ id, level, section, ...(varies ? { varies } : {}), title: words(title), because: because.map(words), assumed: assumed.map(words), figures, ...(source ? { source } : {}), ...(mend ? { mend: said(mend) } : {}), ...(others ? { others: others.map(said) } : {}) })),
     leastProved: a.leastProved,
-    figures: Object.fromEntries(Object.entries(a.figures).map(([key, f]) => [key, { ...f, label: name(`figure.${key}`), formula: name(f.formula), text: figureText(f, reader) }])),
+    figures: Object.fromEntries(Object.entries(a.figures).map(([key, f]) => [key, { ...f, label: name(f.label), formula: name(f.formula), text: figureText(f, reader) }])),
   };
 }
 

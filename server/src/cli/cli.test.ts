@@ -23,7 +23,8 @@ describe('the headless door', () => {
     expect(result).toMatchObject({ schema: 'v1', verdict: 'stop' });
     for (const r of result.requirements) for (const name of ['rule', 'layer', 'applies', 'anyOf', 'source', 'because', 'metBy', 'missing']) expect(r).toHaveProperty(name);
     expect(result.findings[0]).toMatchObject({ id: `kit/NAV-33/${TRIP}`, level: 'stop' });
-    expect(result.figures.load.text).toBe('113 kg');
+    const load = Object.entries(result.figures).find(([id]) => id.startsWith('boat/load/'));
+    expect(load?.[1]).toMatchObject({ text: '113 kg', label: 'carried' });
     expect(run()).toBe(`${JSON.stringify(result, null, 2)}\n`);
     expect(cli(['assess', '-', '--units', 'us'], bundle).stdout).toContain('249 lb');
   });

@@ -1,5 +1,6 @@
 /** Sentences of water, passage, weather, light and cold. */
 export const DAY_WORDS = {
+  'water.unnamed': 'this water',
   'water.none.title': 'No water chosen',
   'water.none.why': 'Rules, tide, light, forecast and the time zone all hang on where you go: without a water no hour is known.',
   'water.none.mend': 'Choose the water',
@@ -25,7 +26,8 @@ export const DAY_WORDS = {
   'time.past.title': 'The departure is in the past',
   'time.past.why': 'It was {at:day} {at:clock}.',
   'time.past.mend': 'Choose a new day',
-  'launch.tide.title': 'The launch has no water when you {deed}',
+  'launch.tide.leave.title': 'The launch has no water when you leave',
+  'launch.tide.return.title': 'The launch has no water when you return',
   'launch.tide.why': 'At {at:clock} the tide stands at {height:height}; {place} works from {works:height}.',
   'launch.tide.spans': 'It works {spans:list}.',
   'launch.tide.span': '{from:clock} to {until:clock}',
@@ -40,7 +42,6 @@ export const DAY_WORDS = {
   'launch.works.title': 'From which tide {place} works is not known',
   'launch.works.why': 'The water is tidal, and nobody entered the height of tide from which there is water and no mud there.',
   'launch.works.mend': 'Enter the height',
-  'deed.leave': 'leave', 'deed.return': 'return',
   'light.dark.leave.title': 'You leave in the dark',
   'light.dark.leave': 'You leave at {at:clock}, {gap:span} before sunrise at {sunrise:clock}. A white light must be ready in your hand.',
   'light.dark.leave.evening': 'You leave at {at:clock}; the sun set at {sunset:clock} and rises at {sunrise:clock}, {gap:span} later.',
@@ -102,7 +103,7 @@ export const DAY_WORDS = {
   'cold.title': 'Cold water',
   'cold.phases': '{water:temperature}: about a minute to get your breath, hands useful for about {hands:span}.',
   'cold.phases.cool': '{water:temperature}: the first minute still takes your breath. Hands last longer than the ten minutes that are stated up to {upTo:temperature}; how long, nobody states.',
-  'cold.phases.mild': '{water:temperature}: nothing is stated for breath and hands above 15 °C; both go all the same, later.',
+  'cold.phases.mild': '{water:temperature}: nothing is stated for breath and hands above {upTo:temperature}; both go all the same, later.',
   'cold.phases.warm': '{water:temperature} in the hours that are forecast.',
   'cold.body': 'A body in a jacket lasts {low:span} to {high:span}.',
   'cold.body.open': 'A body in a jacket lasts {low:span} or more.',

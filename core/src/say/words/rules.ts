@@ -33,5 +33,6 @@ export const RULE_WORDS = {
   'fact.answer': 'the question about this water',
   'fact.rapids': 'rapids on this water',
   'person.nobody': 'anyone aboard',
+  'person.gone': 'someone no longer in the shed',
   'person.owner': 'its owner',
 } as const;

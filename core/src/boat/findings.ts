@@ -1,0 +1,39 @@
+import type { Boat, Finding, Person, Trip } from '../model';
+import { phrase } from '../say';
+import { goTo, type Figures } from '../verdict';
+import { lieFindings } from './find-lie';
+import { loadFindings } from './find-load';
+import { wayFindings } from './find-ways';
+import { BOAT } from './limits';
+
+/** A boat with a trip's people and things in her. */
+export interface Laden {
+  trip: Trip;
+  boat?: Boat;
+  people: Person[];
+  /** Of the water she floats in, kg/m³. */
+  density: number;
+  /** All the way, out and home, metres. */
+  metres?: number;
+}
+
+/** What holds of a boat whenever she leaves: what is not known of her, load, how she lies, ways home. */
+export function boatFindings(laden: Laden, figures: Figures): Finding[] {
+  return [
+    ...lengthFindings(laden),
+    ...loadFindings(laden, figures),
+    ...lieFindings(laden, figures),
+    ...wayFindings(laden),
+  ];
+}
+
+function lengthFindings({ boat }: Laden): Finding[] {
+  if (!boat || boat.length !== undefined) return [];
+  return [
+    BOAT.finding('boat/length', 'missing', boat.id, {
+      title: phrase('boat.length.title', { boat: boat.name }),
+      because: [phrase('boat.length.why')],
+      mend: { label: phrase('boat.length.mend'), ...goTo.boat(boat.id, '/length') },
+    }),
+  ];
+}

@@ -1,0 +1,108 @@
+import type { WallResult } from '../earth';
+import type { Boat, Finding, Place, Schedule, Trip } from '../model';
+import { phrase } from '../say';
+import { goTo, instant, type Figures, type Pace } from '../verdict';
+import { FIGURES } from './figures';
+import { lightFindings } from './find-light';
+import { turnFindings } from './find-turn';
+import { PASSAGE } from './limits';
+import type { Route } from './route';
+
+/** A trip as its hours see it. */
+export interface Outing {
+  trip: Trip;
+  boat?: Boat;
+  launch?: Place;
+  back?: Place;
+  route?: Route;
+  speed?: Pace;
+  /** The zone of the water; without a water no wall time is an instant. */
+  zone?: string;
+  /** Epoch ms. */
+  now: number;
+}
+
+/** Times, light and turning back over the hours of a trip. @param homeBy the hour wanted at home, epoch ms */
+export function passageFindings(
+  outing: Outing,
+  schedule: Schedule,
+  homeBy: number | undefined,
+  figures: Figures,
+): Finding[] {
+  scheduleFigures(outing, schedule, figures);
+  return [...lightFindings(outing, schedule, figures), ...turnFindings(outing, homeBy, schedule, figures)];
+}
+
+function scheduleFigures({ trip, route, speed }: Outing, schedule: Schedule, figures: Figures): void {
+  const { leave, home, overdue, turnBack } = schedule;
+  if (!route || !speed || home === undefined || overdue === undefined) return;
+  const { guessed } = speed;
+  const halts = route.legs.reduce((sum, leg) => sum + leg.haltSeconds, 0);
+  const distance = { value: route.metres, quantity: 'distance' as const };
+  const pace = { value: speed.value, quantity: 'speed' as const };
+  FIGURES.put(figures, 'passage/distance', trip.id, { value: route.metres });
+  FIGURES.put(figures, 'passage/speed', trip.id, { value: speed.value, guessed });
+  FIGURES.put(figures, 'passage/home', trip.id, {
+    value: home,
+    inputs: { leave: instant(leave), distance, speed: pace, halts: { value: halts, quantity: 'minutes' } },
+    guessed,
+  });
+  FIGURES.put(figures, 'passage/overdue', trip.id, {
+    value: overdue,
+    inputs: { home: instant(home), grace: { value: trip.graceMinutes * 60, quantity: 'minutes' } },
+    guessed,
+  });
+  if (turnBack === undefined) return;
+  FIGURES.put(figures, 'passage/turn-back', trip.id, {
+    value: turnBack,
+    inputs: { leave: instant(leave) },
+    guessed,
+  });
+}
+
+/** Nobody said how fast she goes: no times can be reckoned. */
+export function paceFindings({ trip, boat, speed }: Outing): Finding[] {
+  if (!boat || speed) return [];
+  return [
+    PASSAGE.finding('boat/speed', 'missing', boat.id, {
+      title: phrase('speed.none.title'),
+      because: [phrase('speed.none.why', { boat: boat.name })],
+      mend: { label: phrase('speed.none.mend'), ...goTo.trip(trip.id, '/speed') },
+    }),
+  ];
+}
+
+/** The hour of leaving itself: left out or doubled by the clocks, or past. */
+export function leaveFindings(
+  { trip, now, zone }: Outing,
+  wall: WallResult | undefined,
+  leave: number | undefined,
+): Finding[] {
+  if (wall === undefined || zone === undefined) return [];
+  const values = { zone, time: trip.leave.time };
+  const mend = { label: phrase('time.gap.mend'), ...goTo.trip(trip.id, '/leave/time') };
+  if ('gap' in wall) {
+    if (leave !== undefined) return [];
+    const because = [phrase('time.gap.why', values)];
+    return [
+      PASSAGE.finding('day/gap', 'missing', trip.id, { title: phrase('time.gap.title'), because, mend }),
+    ];
+  }
+  const found: Finding[] = [];
+  if (wall.twice && leave === wall.at) {
+    const because = [phrase('time.twice.why', values)];
+    found.push(
+      PASSAGE.finding('day/twice', 'first', trip.id, { title: phrase('time.twice.title'), because, mend }),
+    );
+  }
+  if (leave !== undefined && leave < now && trip.status === 'planned') {
+    found.push(
+      PASSAGE.finding('day/past', 'past', trip.id, {
+        title: phrase('time.past.title'),
+        because: [phrase('time.past.why', { at: leave })],
+        mend: { label: phrase('time.past.mend'), ...goTo.trip(trip.id, '/leave/date') },
+      }),
+    );
+  }
+  return found;
+}

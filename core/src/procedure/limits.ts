@@ -1,0 +1,5 @@
+import file from '../../data/limits/procedure.json';
+import { roomOf } from '../verdict';
+
+/** How long a look counts for one. */
+export const PROCEDURE = roomOf(file);
