@@ -12,7 +12,7 @@ import { PROCEDURES } from '../src/procedure';
 import { conditionFaults, CREW, packFaults, PACKS } from '../src/rules';
 import { placeholdersOf } from '../src/say';
 import { SOURCES, sourceOf } from '../src/sources';
-import { unitOf, type Quantity } from '../src/units';
+import { isUnit, unitOf, type Quantity } from '../src/units';
 
 const folder = fileURLToPath(new URL('./', import.meta.url));
 const files = readdirSync(folder, { recursive: true, encoding: 'utf8' }).filter((name) =>
@@ -146,6 +146,35 @@ describe('conditions outside the packs', () => {
         'figure "unused" is of no quantity "cubit"',
       ]),
     );
+  });
+});
+
+describe('limits', () => {
+  const rooms = files.filter((name) => name.startsWith('limits/'));
+  const code = (room: string) => {
+    const at = fileURLToPath(new URL(`../src/${room}/`, import.meta.url));
+    const names = readdirSync(at).filter((name) => /^(?!.*test).*\.ts$/.test(name));
+    return names.map((name) => readFileSync(at + name, 'utf8')).join('\n');
+  };
+  test.each(rooms)('%s: every unit is one, and the room uses every kind, case and limit', (name) => {
+    const { kinds, limits } = model.LimitsFile.parse(read(name));
+    const text = code(name.slice('limits/'.length, -'.json'.length));
+    // A kind may be named whole, or its last part may be chosen from a few.
+    const chosen = (kind: string, part: string) =>
+      text.includes(`\`${kind.slice(0, -part.length)}$`) && text.includes(`'${part}'`);
+    const named = (kind: string) =>
+      text.includes(`'${kind}'`) ||
+      [kind.split('/')[1], /[a-z]+$/.exec(kind)![0]].some((part) => chosen(kind, part));
+    for (const [kind, { cases }] of Object.entries(kinds)) {
+      expect([kind, named(kind)]).toEqual([kind, true]);
+      for (const [as, { unit }] of Object.entries(cases)) {
+        expect([kind, as, text.includes(`'${as}'`) || text.includes(`.${as}.`)]).toEqual([kind, as, true]);
+        if (unit !== undefined) expect([kind, as, isUnit(unit)]).toEqual([kind, as, true]);
+      }
+    }
+    for (const [limit, { unit }] of Object.entries(limits)) {
+      expect([limit, isUnit(unit), text.includes(`limit('${limit}')`)]).toEqual([limit, true, true]);
+    }
   });
 });
 

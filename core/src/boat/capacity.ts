@@ -3,6 +3,7 @@ import type { Boat, PoweringData } from '../model';
 import { FOOT, HORSEPOWER, INCH, POUND } from '../units';
 import { whole } from './float';
 import type { Hull } from './hull';
+import { BOAT } from './limits';
 
 /** Craft for which length × beam says nothing (source `no-plate-rule`; the maker's word is the only one). */
 const NO_PERSONS_RULE: ReadonlySet<Boat['kind']> = new Set([
@@ -16,7 +17,7 @@ const NO_PERSONS_RULE: ReadonlySet<Boat['kind']> = new Set([
   'raft',
 ]);
 /** Divisor of the rule, ft² a person. */
-const SQUARE_FEET_EACH = 15;
+const SQUARE_FEET_EACH = BOAT.limit('square-feet');
 
 /**
  * Persons a monohull without a plate carries in calm water: floor(L·B / 15), feet. Source `no-plate-rule`.
@@ -40,7 +41,7 @@ export function personsFromPounds(pounds: number): number {
 }
 
 /** Monohulls under this length carry a capacity plate in the United States (33 CFR 183.21), but for craft of the list above and sailboats. */
-export const PLATED_UNDER = 20 * FOOT;
+export const PLATED_UNDER = BOAT.limit('plated-under');
 
 /** Do subparts B to D of 33 CFR 183 speak of this boat? Undefined while her length is not known. */
 export function plated({
@@ -111,7 +112,7 @@ export function powering(
 }
 
 /** What a builder's plate counts a person as, kg (ISO 14946, source `iso-14946`). */
-export const PLATE_PERSON = 75;
+export const PLATE_PERSON = BOAT.limit('plate-person');
 
 /**
  * What an outboard and its battery and tank weigh by the federal table, kg. Source `cfr-33-183`, recalled.

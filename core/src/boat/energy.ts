@@ -4,7 +4,7 @@ import { BOAT } from './limits';
 import { FOOT, HORSEPOWER, HOUR, KNOT, MILES_AN_HOUR, POUND, US_GALLON } from '../units';
 
 /** What is kept back: of fuel a third for out, a third for home, a third in reserve (source `thirds`). */
-export const RESERVE = 1 / 3;
+export const RESERVE = BOAT.limit('reserve');
 /** Share of a battery that may be used: half of lead, more of lithium; the careful one (source `battery`). */
 export const BATTERY_USABLE = BOAT.limit('battery-usable');
 /** Hours that people keep paddling or rowing: two to three for beginners, five to six when fit (source `paddle-pace`). */

@@ -1,5 +1,6 @@
 import { addUnder, reach, solve3, type Moments } from '../numeric';
 import type { Hull, Strip } from './hull';
+import { BOAT } from './limits';
 
 /** The sea as seen from the boat: height of the water over the keel at (0, 0), and its slopes forward and to port. */
 export interface Plane { h: number; t: number; s: number }
@@ -79,7 +80,7 @@ const MOST_STEPS = 25, CLOSE = 1e-7, STEP = 1e-6, TINY = 1e-12;
 /** Slopes are measured anew when a step leaves more than this share of what was wrong. */
 const KEEP = 0.2;
 /** Slopes beyond which she is over or on end: 45° of heel, 30° of trim. */
-const OVER = 1, ON_END = Math.tan(Math.PI / 6);
+const OVER = Math.tan(BOAT.limit('over')), ON_END = Math.tan(BOAT.limit('on-end'));
 /** Heel and trim from which the search starts: upright first; from a nudge where upright balances on a knife's edge. */
 const NUDGES = [0, 0.08, 0.35];
 

@@ -3,6 +3,7 @@ import type { Boat, FloodData } from '../model';
 import { bisect, rk4, simpson } from '../numeric';
 import { equilibrium, freeboards, pooled, whole, type Body, type Floating, type Weight } from './float';
 import { sheerAt, type Hull } from './hull';
+import { BOAT } from './limits';
 
 export type { FloodData };
 export const FLOODING = flooding as unknown as FloodData;
@@ -102,7 +103,7 @@ interface Stage {
 const STAGES = 14,
   HALVINGS = 5;
 /** Nobody waits longer for an answer. */
-const HOURS = 6 * 3600;
+const HOURS = BOAT.limit('leak-hours');
 
 /** What a leak is reckoned from. */
 export interface Leaking {

@@ -25,7 +25,7 @@ const metres = (hull: Hull, { x, y }: Spot) => ({ x: x * hull.length, y: (y * br
 /** Height of the middle of a seated body over the keel. */
 const bodyAt = (hull: Hull) => hull.depth * hull.form.seat + hull.form.body;
 /** Things laid down by hand lie on the floor. */
-const FLOOR = 0.3;
+const FLOOR = BOAT.limit('floor');
 
 /** Where everyone sits who was given no seat: the seats of her kind in turn, and then behind each other. */
 export function seatOf(hull: Hull, n: number, aboard = 2): Spot {

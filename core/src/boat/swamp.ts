@@ -1,6 +1,7 @@
 import flotation from '../../data/boat/flotation.json';
 import type { Boat, FlotationData, Phrase } from '../model';
 import { phrase } from '../say';
+import { BOAT } from './limits';
 import { equilibrium, freeboards, together, whole, type Body, type Outcome, type Weight } from './float';
 import { breadthAt, keelAt, sheerAt, type Hull, type Strip } from './hull';
 
@@ -223,7 +224,7 @@ export function bearing({ seated, carries }: Pick<Swamped, 'seated' | 'carries'>
 }
 
 /** Density of closed-cell foam, kg/m³ (two pounds a cubic foot). */
-export const FOAM_DENSITY = 32;
+export const FOAM_DENSITY = BOAT.limit('foam-density');
 /** Litres of foam that bear so many kilograms under water. `foamLitres(114.1, 1000)` is 117.9. */
 export const foamLitres = (mass: number, density: number) => (mass / (density - FOAM_DENSITY)) * 1000;
 /** Share of its weight that a material still weighs under fresh water: (SG − 1) / SG; below 0 it floats. Source `cfr-33-183`, table of factors. */

@@ -3,6 +3,7 @@ import { MS } from '../units';
 import { solarNoon } from '../earth';
 import { prepare, type Prepared } from './assess';
 import type { AssessInput } from './context';
+import { TRIP } from './limits';
 
 export interface Change {
   id: 'night' | 'day' | 'one-more' | `boat-${string}` | 'further';
@@ -22,7 +23,7 @@ export function asksOf(requirements: Requirement[], people: number): Asked[] {
 
 /** One nautical mile of latitude in degrees: near enough to ask "a mile further out". */
 const ONE_MILE = 1 / 60;
-const ONE_MORE: Person = { id: '01890000-0000-7000-8000-0000000000e1', name: 'One more', mass: 75, born: '1990' };
+const ONE_MORE: Person = { id: '01890000-0000-7000-8000-0000000000e1', name: 'One more', mass: TRIP.limit('one-more'), born: '1990' };
 /** A departure in the other light: round noon for a trip that is dark somewhere, round midnight for one that is not. */
 function otherLight({ trip, shed }: AssessInput, prepared: Prepared): { dark: boolean; leave: number } | undefined {
   const launch = shed.places.find((p) => p.id === trip.launch);

@@ -88,7 +88,7 @@ export function toSI(value: number, unit: Unit): number {
 /** Units that data files (rule packs) may name beside a limit. */
 const NAMED: Record<string, number> = {
   m: 1, ft: FOOT, in: INCH, kg: 1, lb: POUND, nm: NAUTICAL_MILE, kn: KNOT, 'm/s': 1, h: HOUR, min: MINUTE, kW: 1000, hp: HORSEPOWER, N: 1, '°C': 1, years: 1, days: 1, L: 0.001,
-  cm: 0.01, s: 1, W: 1, '°': Math.PI / 180, '%': 0.01, count: 1,
+  cm: 0.01, s: 1, W: 1, '°': Math.PI / 180, '%': 0.01, share: 1, count: 1, 'kg/m3': 1,
 };
 /** Units that do not start at nought. */
 const OFFSET: Record<string, Unit> = { '°F': { symbol: '°F', size: 5 / 9, offset: 32, digits: 0 } };
