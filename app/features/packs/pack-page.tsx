@@ -5,7 +5,7 @@ import { TextInput } from 'react-native-paper';
 import { readPack } from '@escale/core/formats/pack';
 import type { Condition, OwnPack, Rule, RulePack } from '@escale/core/model';
 import { differences, runExamples, PACKS } from '@escale/core/rules';
-import { phrase, render, type WordKey } from '@escale/core/say';
+import { render, type WordKey, phraseOf } from '@escale/core/say';
 import { sourceOf } from '@escale/core/sources';
 import { Button, Row } from '../../ui/button';
 import { Choice } from '../../ui/choice';
@@ -70,7 +70,7 @@ function Read({ pack, held }: { pack: RulePack; held: Held<'pack'> | undefined }
 
 function RuleCard({ rule, pack }: { rule: Rule; pack: RulePack }) {
   const p = usePalette();
-  const word = (capability: string) => render(phrase(`capability.${capability}` as WordKey), reader);
+  const word = (capability: string) => render(phraseOf(`capability.${capability}` as WordKey), reader);
   const ways = rule.anyOf.map((all) => all.map((d) => `${d.count ?? 1} × ${word(d.capability)}${d.leastLength ? `, ${d.leastLength.value} ${d.leastLength.unit} and more` : ''}`).join(' and '));
   return (
     <View role="group" aria-label={`${rule.id} ${rule.title}`} style={{ borderTopWidth: 1, borderColor: p.line, paddingVertical: 8, gap: 2 }}>

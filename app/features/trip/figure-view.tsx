@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import type { Figure } from '@escale/core/model';
-import { clock, dayOf, phrase, render, type Reader, type WordKey } from '@escale/core/say';
+import { clock, dayOf, render, type Reader, type WordKey, phraseOf } from '@escale/core/say';
 import { sourceOf } from '@escale/core/sources';
 import { figuresNamed } from '@escale/core/verdict';
 import { format, fromSI, spanText, unitOf } from '@escale/core/units';
@@ -20,7 +20,7 @@ export function figureParts({ value, quantity }: Value, reader: Reader): { numbe
 }
 
 const say = (value: Value, reader: Reader) => (value.quantity === 'instant' ? `${dayOf(value.value, reader)} ${clock(value.value, reader)}` : value.quantity === 'duration' ? spanText(value.value) : format(value.value, value.quantity, reader.units));
-const word = (key: string, reader: Reader) => render(phrase(key as WordKey), reader);
+const word = (key: string, reader: Reader) => render(phraseOf(key as WordKey), reader);
 
 /** A computed number that opens: what went in, the formula in words, the source, the range. */
 export function FigureView({ figure, small }: { figure: Figure; small?: boolean }) {

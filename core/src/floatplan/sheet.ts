@@ -1,7 +1,19 @@
-import type { Assessment, Boat, Contact, GearItem, Person, Place, Sheet, Trip, Water } from '../model';
+import type {
+  Assessment,
+  Boat,
+  Contact,
+  GearItem,
+  Person,
+  Phrase,
+  Place,
+  Schedule,
+  Sheet,
+  Trip,
+  Water,
+} from '../model';
 import { CRAFT } from '../model/lists';
-import { phrase, render, clock, dayOf, type Reader } from '../say';
-import { format, spanText } from '../units';
+import { phrase, render, type Reader } from '../say';
+import { format, MS } from '../units';
 
 export interface SheetInput {
   trip: Trip;
@@ -17,71 +29,181 @@ export interface SheetInput {
   inventedWeather?: boolean;
 }
 
-/** Speed in the shed, both units on the sheet: people from both worlds meet there. */
-const bothUnits = (value: number, quantity: 'length' | 'mass') => `${format(value, quantity, 'metric')} (${format(value, quantity, 'us')})`;
+/** Both units stand on the sheet: people from both worlds meet there. */
+const bothUnits = (value: number, quantity: 'length' | 'mass') =>
+  `${format(value, quantity, 'metric')} (${format(value, quantity, 'us')})`;
 
 /** Latitude and longitude as a radio operator reads them: degrees and decimal minutes. */
 export function positionText({ lat, lon }: { lat: number; lon: number }): string {
   const part = (value: number, plus: string, minus: string) => {
-    const whole = Math.abs(value), degrees = Math.floor(whole);
+    const whole = Math.abs(value),
+      degrees = Math.floor(whole);
     const minutes = (whole - degrees) * 60;
     // Rounding must not print 60.000 minutes.
     const rounded = Number(minutes.toFixed(3));
-    return rounded === 60 ? `${degrees + 1}° 00.000′ ${value < 0 ? minus : plus}` : `${degrees}° ${minutes.toFixed(3).padStart(6, '0')}′ ${value < 0 ? minus : plus}`;
+    return rounded === 60
+      ? `${degrees + 1}° 00.000′ ${value < 0 ? minus : plus}`
+      : `${degrees}° ${minutes.toFixed(3).padStart(6, '0')}′ ${value < 0 ? minus : plus}`;
   };
   return `${part(lat, 'N', 'S')}, ${part(lon, 'E', 'W')}`;
 }
 
 /**
  * The complete sheet in words, rendered once when the plan is filed; pages show what was stored and never reckon again.
- * Only what the skipper chose to show: medical notes stay out.
+ * Only what the skipper chose to show: medical notes stay out. Lengths and masses stand in both units.
+ * @throws Error for a trip without a time home: it can't be filed
  */
-export function sheetOf({ trip, boat, people, water, places, gear, contacts, assessment, filedAt, inventedWeather }: SheetInput): Sheet {
+export function sheetOf(input: SheetInput): Sheet {
+  const { trip, boat, people, water, places, assessment, filedAt } = input;
   const reader: Reader = { units: 'metric', zone: water.zone, locale: 'en-GB' };
-  const schedule = assessment.schedule;
+  const { schedule } = assessment;
   if (!schedule?.home || !schedule.overdue) throw new Error('a trip without a time home can’t be filed');
-  const place = (id: string) => places.find((p) => p.id === id);
-  const person = (id: string) => people.find((p) => p.id === id);
-  const skipper = person(trip.crew.find((c) => c.role === 'skipper')?.person ?? trip.crew[0]?.person ?? '');
-  const launch = place(trip.launch ?? '');
-  const route = trip.halts.map((h) => place(h.place)?.name ?? '?');
-  const used = new Set(assessment.requirements.filter((r) => r.applies !== 'no').flatMap((r) => r.metBy.map((u) => u.item)));
+  const { leave, home, overdue } = schedule;
+  const say = (what: Phrase) => render(what, reader);
+  const name = (id: string) => places.find((p) => p.id === id)?.name ?? phrase('sheet.place.gone');
+  const skipperId = trip.crew.find((c) => c.role === 'skipper')?.person ?? trip.crew[0]?.person;
+  const skipper = people.find((p) => p.id === skipperId);
+  const launch = name(trip.launch ?? '');
+  const halts = trip.halts.map((h) => name(h.place));
+  const route = halts.length > 0 ? halts : [launch];
   const kind = CRAFT[boat.kind].toLowerCase();
-  const say = (...args: Parameters<typeof phrase>) => render(phrase(...args), reader);
-  const when = (at: number) => `${dayOf(at, reader)} ${clock(at, reader)}`;
-  const phones = people.filter((p) => p.phone).map((p) => `${p.name} ${p.phone}`);
-  const parked = trip.parked ? `: ${trip.parked}` : '';
-  const common = { kind, n: people.length, launch: launch?.name ?? '?', leave: schedule.leave, route: route.length > 0 ? route : [launch?.name ?? '?'], home: schedule.home, overdue: schedule.overdue };
-  const row = (label: string, text: string | undefined) => (text ? [{ label, text }] : []);
+  const common = { n: people.length, launch, leave, route, home };
+  const phones = people.flatMap(({ name: who, phone }) =>
+    phone ? [phrase('sheet.phone', { who, phone })] : [],
+  );
+  const car = trip.parked ? phrase('sheet.car.where', { parked: trip.parked }) : phrase('sheet.car');
+  const called = boat.marks ? phrase('sheet.boat.marked', { kind, marks: boat.marks }) : kind;
+  const call = () =>
+    water.rescueNumber
+      ? phrase('sheet.call', {
+          ...common,
+          kind,
+          number: water.rescueNumber,
+          who: water.rescueName ?? phrase('sheet.rescue'),
+          water: water.name,
+        })
+      : phrase('sheet.norescue');
   return {
-    title: trip.title, filedAt: new Date(filedAt).toISOString(), zone: water.zone,
+    title: trip.title,
+    filedAt: new Date(filedAt).toISOString(),
+    zone: water.zone,
     lines: [
-      { head: 'People', rows: trip.crew.flatMap((c) => {
-        const who = person(c.person);
-        if (!who) return [];
-        const jacket = gear.find((g) => g.id === assessment.requirements.flatMap((r) => r.metBy).find((u) => u.person === who.id)?.item);
-        const facts = [who.born ? `born ${who.born}` : '', who.mass !== undefined ? bothUnits(who.mass, 'mass') : '', who.swimming ? `swimming ${who.swimming}` : '', jacket ? jacket.name : '', c.clothing ? say(`wears.${c.clothing}`) : '', who.phone ?? ''];
-        return [{ label: who === skipper ? `${who.name}, skipper` : who.name, text: facts.filter(Boolean).join(' · ') }];
-      }) },
-      { head: 'Boat', rows: [
-        ...row('Kind', CRAFT[boat.kind]), ...row('Length', boat.length === undefined ? undefined : bothUnits(boat.length, 'length')),
-        ...row('Colours', [boat.hullColour && `below ${boat.hullColour}`, boat.deckColour && `above ${boat.deckColour}`].filter(Boolean).join(', ')),
-        ...row('Name and marks', [boat.name, boat.marks].filter(Boolean).join(' · ')), ...row('Moved by', boat.propulsion.map((p) => p.kind).join(', ')),
-      ] },
-      { head: 'Where and when', rows: [
-        ...row('Water', water.name), ...row('Launch', launch && `${launch.name}, ${positionText(launch.position)}`), ...row('Leave', when(schedule.leave)),
-        ...schedule.legs.slice(0, -1).map((leg) => ({ label: place(leg.to)?.name ?? '?', text: `${clock(leg.arrives, reader)} · ${format(leg.metres, 'distance', 'metric')} on ${format(leg.bearing, 'bearing', 'metric')} · ${place(leg.to) ? positionText(place(leg.to)!.position) : ''}` })),
-        ...row('Turn back', schedule.turnBack === undefined ? undefined : when(schedule.turnBack)), ...row('Home', when(schedule.home)), ...row('Overdue', when(schedule.overdue)),
-        ...row('Check-ins', schedule.checkIns.map((t) => clock(t, reader)).join(', ')), ...row('Car', trip.parked), ...row('If late', trip.ifLate), ...row('Weather', inventedWeather ? say('sheet.weather') : undefined),
-      ] },
-      { head: 'Carried', rows: row('Kit', gear.filter((g) => used.has(g.id)).map((g) => (g.count > 1 ? `${g.count} × ${g.name}` : g.name)).join(' · ')) },
-      { head: 'Contacts', rows: contacts.map((c) => ({ label: c.name, text: [c.relation, c.phone].filter(Boolean).join(' · ') })) },
+      { head: 'People', rows: peopleRows(input, skipper, say) },
+      { head: 'Boat', rows: boatRows(boat, say) },
+      { head: 'Where and when', rows: hourRows(input, schedule, say) },
+      { head: 'Carried', rows: carriedRows(input, say) },
+      { head: 'Contacts', rows: input.contacts.map(contactRow) },
     ].filter((section) => section.rows.length > 0),
-    expect: [say('sheet.worry', { home: schedule.home }), say('sheet.page'), `Overdue in ${spanText((schedule.overdue - schedule.leave) / 1000)} from leaving: ${when(schedule.overdue)}.`],
-    ifLate: [
-      phones.length > 0 ? say('sheet.first', { phones, parked }) : say('sheet.first.nophone', { parked }),
-      water.rescueNumber ? say('sheet.call', { ...common, number: water.rescueNumber, who: water.rescueName ?? 'the rescue service', water: water.name }) : say('sheet.norescue'),
+    expect: [
+      say(phrase('sheet.worry', { home })),
+      say(phrase('sheet.page')),
+      say(phrase('sheet.overdue', { span: (overdue - leave) / MS.second, overdue })),
     ],
-    read: say('sheet.read', { ...common, skipper: skipper?.name ?? 'the crew', name: boat.marks ? `, marked ${boat.marks}` : '' }),
+    ifLate: [
+      say(
+        phones.length > 0 ? phrase('sheet.first', { phones, car }) : phrase('sheet.first.nophone', { car }),
+      ),
+      say(call()),
+    ],
+    read: say(
+      phrase('sheet.read', {
+        ...common,
+        boat: called,
+        overdue,
+        skipper: skipper?.name ?? phrase('crew.whole'),
+      }),
+    ),
   };
 }
+
+type Say = (what: Phrase) => string;
+type Row = { label: string; text: string };
+const row = (label: string, text: string | undefined): Row[] => (text ? [{ label, text }] : []);
+/** Facts that stand beside each other. */
+const beside = (...facts: (string | undefined)[]) => facts.filter(Boolean).join(' · ');
+
+function peopleRows(
+  { trip, people, gear, assessment }: SheetInput,
+  skipper: Person | undefined,
+  say: Say,
+): Row[] {
+  const uses = assessment.requirements.flatMap((r) => r.metBy);
+  return trip.crew.flatMap(({ person, clothing }) => {
+    const who = people.find((p) => p.id === person);
+    if (!who) return [];
+    const jacket = gear.find((g) => g.id === uses.find((u) => u.person === who.id)?.item);
+    const { name, born, mass, swimming, phone } = who;
+    return [
+      {
+        label: who === skipper ? say(phrase('sheet.skipper', { name })) : name,
+        text: beside(
+          born && say(phrase('sheet.born', { born })),
+          mass === undefined ? undefined : bothUnits(mass, 'mass'),
+          swimming && say(phrase('sheet.swims', { swimming })),
+          jacket?.name,
+          clothing && say(phrase(`wears.${clothing}`)),
+          phone,
+        ),
+      },
+    ];
+  });
+}
+
+function boatRows(boat: Boat, say: Say): Row[] {
+  const { hullColour, deckColour } = boat;
+  const colours = [
+    ...(hullColour ? [phrase('sheet.below', { colour: hullColour })] : []),
+    ...(deckColour ? [phrase('sheet.above', { colour: deckColour })] : []),
+  ];
+  const moved = boat.propulsion.map((p) => phrase(`drive.${p.kind}`));
+  return [
+    ...row('Kind', CRAFT[boat.kind]),
+    ...row('Length', boat.length === undefined ? undefined : bothUnits(boat.length, 'length')),
+    ...row('Colours', colours.length > 0 ? say(phrase('sheet.list', { all: colours })) : undefined),
+    ...row('Name and marks', beside(boat.name, boat.marks)),
+    ...row('Moved by', moved.length > 0 ? say(phrase('sheet.list', { all: moved })) : undefined),
+  ];
+}
+
+function hourRows({ trip, water, places, inventedWeather }: SheetInput, schedule: Schedule, say: Say): Row[] {
+  const { leave, legs, turnBack, home, overdue, checkIns } = schedule;
+  const place = (id: string) => places.find((p) => p.id === id);
+  const when = (at: number | undefined) => (at === undefined ? undefined : say(phrase('sheet.when', { at })));
+  const launch = place(trip.launch ?? '');
+  const there = launch && phrase('sheet.at', { name: launch.name, position: positionText(launch.position) });
+  const hours = checkIns.map((at) => phrase('sheet.hour', { at }));
+  const leg = ({ to, arrives, metres, bearing }: Schedule['legs'][number]): Row => {
+    const at = place(to);
+    const position = at ? positionText(at.position) : phrase('sheet.place.gone');
+    const text = say(phrase('sheet.leg', { arrives, metres, bearing, position }));
+    return { label: at?.name ?? say(phrase('sheet.place.gone')), text };
+  };
+  return [
+    ...row('Water', water.name),
+    ...row('Launch', there && say(there)),
+    ...row('Leave', when(leave)),
+    ...legs.slice(0, -1).map(leg),
+    ...row('Turn back', when(turnBack)),
+    ...row('Home', when(home)),
+    ...row('Overdue', when(overdue)),
+    ...row('Check-ins', hours.length > 0 ? say(phrase('sheet.list', { all: hours })) : undefined),
+    ...row('Car', trip.parked),
+    ...row('If late', trip.ifLate),
+    ...row('Weather', inventedWeather ? say(phrase('sheet.weather')) : undefined),
+  ];
+}
+
+function carriedRows({ gear, assessment }: SheetInput, say: Say): Row[] {
+  const asked = assessment.requirements.filter((r) => r.applies !== 'no');
+  const used = new Set(asked.flatMap((r) => r.metBy.map((u) => u.item)));
+  const carried = gear.filter((g) => used.has(g.id));
+  const named = carried.map(({ count, name: item }) =>
+    count > 1 ? say(phrase('kit.use.count', { count, item })) : item,
+  );
+  return row('Kit', beside(...named));
+}
+
+const contactRow = ({ name, relation, phone }: Contact): Row => ({
+  label: name,
+  text: beside(relation, phone),
+});

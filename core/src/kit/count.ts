@@ -15,7 +15,7 @@ import type {
   Trip,
 } from '../model';
 import { STOWAGE } from '../model/lists';
-import { phrase, type WordKey } from '../say';
+import { phrase, phraseOf, type WordKey } from '../say';
 import { asPrinted, siOf } from '../units';
 import { approvalOf } from './approval';
 
@@ -44,7 +44,7 @@ export function reason(
   unknown = false,
   word?: WordKey,
 ): Reason {
-  return { code, phrase: phrase(word ?? (`reason.${code}` as WordKey), values), unknown };
+  return { code, phrase: phraseOf(word ?? (`reason.${code}` as WordKey), values), unknown };
 }
 
 export interface CountContext {

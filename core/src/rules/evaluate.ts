@@ -1,5 +1,5 @@
 import type { Because, Condition, Phrase, Truth } from '../model';
-import { phrase, type WordKey } from '../say';
+import { phrase, phraseOf, type WordKey } from '../say';
 import { limitInSI } from '../units';
 import { MOST_WORK, strangeUnit, type Leaf } from './conditions';
 import { FACTS, QUESTION, type Facts, type FactValue } from './facts';
@@ -126,7 +126,7 @@ function leaf(condition: Leaf, world: World, person?: Person): Evaluation {
   }
   const { truth, word, limit } = compare(condition, value);
   const because: Because = {
-    phrase: phrase(word, {
+    phrase: phraseOf(word, {
       fact,
       value: shown(condition.fact, value),
       ...(limit === undefined ? {} : { limit: shown(condition.fact, limit) }),
@@ -183,7 +183,7 @@ function inSI(value: boolean | number | string | { value: number; unit: string }
 function nameOf(fact: string, world: World, person?: Person): Phrase {
   if (fact.startsWith(QUESTION))
     return phrase('fact.question', { ask: world.questions?.[fact.slice(QUESTION.length)] ?? fact });
-  const name = phrase(FACTS[fact]?.word ?? 'fact.question', {
+  const name = phraseOf(FACTS[fact]?.word ?? 'fact.question', {
     person: person?.name ?? phrase('person.nobody'),
     ask: fact,
   });
@@ -217,5 +217,5 @@ const NUMBER_WORDS: Partial<Record<string, WordKey>> = {
   days: 'value.days',
 };
 function number(value: number, quantity: string | undefined): Phrase {
-  return phrase(NUMBER_WORDS[quantity ?? ''] ?? 'value.plain', { v: value });
+  return phraseOf(NUMBER_WORDS[quantity ?? ''] ?? 'value.plain', { v: value });
 }

@@ -1,5 +1,5 @@
-import type { Boat, CrewRow, Finding, Person, Trip, Water } from '../model';
-import { phrase, type WordKey } from '../say';
+import type { Boat, CrewRow, Finding, Person, Phrase, Trip, Water } from '../model';
+import { phrase } from '../say';
 import type { SourceId } from '../sources';
 import { goTo, sure } from '../verdict';
 import { CREW } from './crew';
@@ -59,14 +59,14 @@ function swimFindings({ id, name: person, swimming }: Person): Finding[] {
 }
 
 /** What can be unsaid of a person, in few words. */
-const UNSAID = new Map<string, WordKey>([
-  ['person.age', 'crew.unsaid.age'],
-  ['person.inWater', 'crew.unsaid.inWater'],
-  ['person.today', 'crew.unsaid.today'],
-  ['person.skill', 'crew.unsaid.skill'],
-  ['person.sincePractice', 'crew.unsaid.practice'],
-  ['person.weakArm', 'crew.unsaid.weakArm'],
-]);
+const UNSAID: Record<string, Phrase> = {
+  'person.age': phrase('crew.unsaid.age'),
+  'person.inWater': phrase('crew.unsaid.inWater'),
+  'person.today': phrase('crew.unsaid.today'),
+  'person.skill': phrase('crew.unsaid.skill'),
+  'person.sincePractice': phrase('crew.unsaid.practice'),
+  'person.weakArm': phrase('crew.unsaid.weakArm'),
+};
 
 /** What a person has not said of themselves and a row turns on: one finding for all of it, so that nothing is passed in silence. */
 function unsaidFinding(rows: CrewRow[], { trip }: Aboard, world: PlainWorld, person: Person): Finding[] {
@@ -78,7 +78,7 @@ function unsaidFinding(rows: CrewRow[], { trip }: Aboard, world: PlainWorld, per
     .flatMap((found) => found.missing.filter((fact) => fact.endsWith(`@${person.id}`)));
   const unsaid = [...new Set(missing)].filter((fact) => !fact.startsWith('person.swims'));
   if (unsaid.length === 0) return [];
-  const what = unsaid.map((fact) => phrase(UNSAID.get(fact.split('@')[0]) ?? 'crew.unsaid.other'));
+  const what = unsaid.map((fact) => UNSAID[fact.split('@')[0]] ?? phrase('crew.unsaid.other'));
   const mend = mendFact(unsaid[0], { trip });
   return [
     RULES.finding('crew/unsaid', 'unsaid', person.id, {

@@ -1,5 +1,5 @@
 import type { Mend } from '../model';
-import { phrase } from '../say';
+import { phrase, phraseOf } from '../say';
 import { FACTS, QUESTION } from './facts';
 
 /** The things of a trip on which a missing fact may be settled. */
@@ -22,6 +22,6 @@ export function mendFact(fact: string, { trip, boatId, waterId }: Settling): Men
   const spec = FACTS[name];
   if (!spec) return undefined;
   const id = { boat: boatId, trip: trip.id, person: who }[spec.at.type as string];
-  const what = phrase(spec.word, { person: phrase('person.nobody'), ask: name });
+  const what = phraseOf(spec.word, { person: phrase('person.nobody'), ask: name });
   return { label: phrase('mend.fact', { fact: what }), go: { ...spec.at, ...(id ? { id } : {}) } };
 }

@@ -9,8 +9,45 @@ export interface Reader {
   locale: string;
 }
 
-/** A sentence by its template's name. The type refuses a name that has no template. */
-export function phrase(say: WordKey, values?: Record<string, PhraseValue>): Phrase {
+/** What a placeholder takes, by how it is printed. */
+type Printed<As extends string> = As extends 'list' | 'or'
+  ? (string | Phrase)[]
+  : As extends 'date'
+    ? string
+    : number;
+type Hole<H extends string> = H extends `${infer N}#${string}`
+  ? { [K in N]: number }
+  : H extends `${infer N}:${infer As}`
+    ? { [K in N]: Printed<As> }
+    : { [K in H]: string | number | Phrase };
+/** All that a template's placeholders take. */
+type Holes<T extends string> = T extends `${string}{${infer H}}${infer Rest}`
+  ? Hole<H> & Holes<Rest>
+  : unknown;
+
+type Words = typeof WORDS;
+/** Of several templates all must be filled: what every one of them takes, together. */
+type Together<U> = (U extends unknown ? (u: U) => void : never) extends (i: infer I) => void ? I : never;
+type Takes<K extends WordKey> =
+  Together<K extends WordKey ? { values: Holes<Words[K]> } : never> extends {
+    values: infer V;
+  }
+    ? V
+    : never;
+
+/**
+ * A sentence by its template's name. The type refuses a name that has no template, a value that the template does not take,
+ * and a template whose values are missing: `phrase('load.unknown.why', { who: ['Ada'] })`.
+ */
+export function phrase<const K extends WordKey>(
+  say: K,
+  ...values: keyof Takes<K> extends never ? [] : [Takes<K>]
+): Phrase {
+  return phraseOf(say, values[0] as Record<string, PhraseValue> | undefined);
+}
+
+/** The same where data chooses the template, so that nobody knows beforehand what it takes; `render` throws on a hole. */
+export function phraseOf(say: WordKey, values?: Record<string, PhraseValue>): Phrase {
   return values ? { say, with: values } : { say };
 }
 
@@ -20,7 +57,12 @@ export function own(template: string, values?: Record<string, PhraseValue>): Phr
 }
 
 const formatters = new Map<string, Intl.DateTimeFormat>();
-function formatter(zone: string, locale: string, options: Intl.DateTimeFormatOptions, key: string): Intl.DateTimeFormat {
+function formatter(
+  zone: string,
+  locale: string,
+  options: Intl.DateTimeFormatOptions,
+  key: string,
+): Intl.DateTimeFormat {
   const name = `${key} ${locale} ${zone}`;
   let made = formatters.get(name);
   if (!made) formatters.set(name, (made = new Intl.DateTimeFormat(locale, { timeZone: zone, ...options })));
@@ -29,17 +71,26 @@ function formatter(zone: string, locale: string, options: Intl.DateTimeFormatOpt
 
 /** Wall clock of an instant (epoch ms) in a zone: `06:10`. */
 export function clock(at: number, reader: Pick<Reader, 'zone' | 'locale'>): string {
-  return formatter(reader.zone, reader.locale, { hour: '2-digit', minute: '2-digit', hourCycle: 'h23' }, 'clock').format(at);
+  return formatter(
+    reader.zone,
+    reader.locale,
+    { hour: '2-digit', minute: '2-digit', hourCycle: 'h23' },
+    'clock',
+  ).format(at);
 }
 
 /** Day of an instant in a zone: `Tue 25 Nov`. */
 export function dayOf(at: number, reader: Pick<Reader, 'zone' | 'locale'>): string {
-  return formatter(reader.zone, reader.locale, { weekday: 'short', day: 'numeric', month: 'short' }, 'day').format(at).replace(',', '');
+  return formatter(reader.zone, reader.locale, { weekday: 'short', day: 'numeric', month: 'short' }, 'day')
+    .format(at)
+    .replace(',', '');
 }
 
 /** A civil date (`2026-05-12`) as people write it: `12 May 2026`. It has no zone. */
 export function dateOf(date: string, reader: Pick<Reader, 'locale'>): string {
-  return formatter('UTC', reader.locale, { day: 'numeric', month: 'short', year: 'numeric' }, 'date').format(Date.parse(`${date}T00:00:00Z`));
+  return formatter('UTC', reader.locale, { day: 'numeric', month: 'short', year: 'numeric' }, 'date').format(
+    Date.parse(`${date}T00:00:00Z`),
+  );
 }
 
 const PLACEHOLDER = /\{(\w+)(?::([\w-]+)|#([^}|]*)\|([^}]*))?\}/g;
@@ -50,12 +101,15 @@ const PLACEHOLDER = /\{(\w+)(?::([\w-]+)|#([^}|]*)\|([^}]*))?\}/g;
  * @throws Error for an unknown template or a missing value: a sentence with a hole never reaches a screen.
  */
 export function render(what: Phrase, reader: Reader): string {
-  return templateOf(what).replace(PLACEHOLDER, (_whole, name: string, as: string | undefined, one: string | undefined, many: string | undefined) => {
-    const value = what.with?.[name];
-    if (value === undefined) throw new Error(`"${what.say}" needs a value for {${name}}`);
-    if (one !== undefined) return `${Number(value)} ${Number(value) === 1 ? one : many}`;
-    return word(value, as, reader);
-  });
+  return templateOf(what).replace(
+    PLACEHOLDER,
+    (_whole, name: string, as: string | undefined, one: string | undefined, many: string | undefined) => {
+      const value = what.with?.[name];
+      if (value === undefined) throw new Error(`"${what.say}" needs a value for {${name}}`);
+      if (one !== undefined) return `${Number(value)} ${Number(value) === 1 ? one : many}`;
+      return word(value, as, reader);
+    },
+  );
 }
 
 function templateOf({ say, own: data }: Phrase): string {
@@ -66,11 +120,19 @@ function templateOf({ say, own: data }: Phrase): string {
 
 /** The placeholders of a template: what each is called, and as what it is printed. */
 export function placeholdersOf(template: string): { name: string; as?: string }[] {
-  return [...template.matchAll(PLACEHOLDER)].map(([, name, as]) => ({ name, ...(as === undefined ? {} : { as }) }));
+  return [...template.matchAll(PLACEHOLDER)].map(([, name, as]) => ({
+    name,
+    ...(as === undefined ? {} : { as }),
+  }));
 }
 
 function word(value: PhraseValue, as: string | undefined, reader: Reader): string {
-  if (Array.isArray(value)) return listOf(value.map((v) => (typeof v === 'string' ? v : render(v, reader))), as, reader);
+  if (Array.isArray(value))
+    return listOf(
+      value.map((v) => (typeof v === 'string' ? v : render(v, reader))),
+      as,
+      reader,
+    );
   if (typeof value === 'object') return render(value, reader);
   if (typeof value === 'string') return as === 'date' ? dateOf(value, reader) : value;
   if (as === 'clock') return clock(value, reader);

@@ -33,18 +33,16 @@ export function mayday(
 ): Phrase[] {
   const name = boat.marks || boat.name;
   const colours = boat.hullColour ?? boat.deckColour;
+  const worn = phrase(`mayday.jackets.${jackets}`);
+  const who = { name, position: positionOf(spot), kind: CRAFT[boat.kind], n: persons };
   return [
     phrase('mayday.open', { name }),
-    phrase('mayday.body', {
-      name,
-      position: phrase(`mayday.position.${spot.from}`, { position: spot.text }),
-      kind: CRAFT[boat.kind],
-      n: persons,
-      colours: colours ? `, ${colours}` : '',
-    }),
-    phrase('mayday.gear', {
-      jackets: phrase(`mayday.jackets.${jackets}`),
-      signals: signals.length > 0 ? phrase('mayday.signals', { signals }) : '',
-    }),
+    colours ? phrase('mayday.body.colours', { ...who, colours }) : phrase('mayday.body', who),
+    signals.length > 0
+      ? phrase('mayday.gear.signals', { jackets: worn, signals })
+      : phrase('mayday.gear', { jackets: worn }),
   ];
 }
+
+const positionOf = ({ from, text }: Spot): Phrase =>
+  from === 'none' ? phrase('mayday.position.none') : phrase(`mayday.position.${from}`, { position: text });

@@ -1,5 +1,5 @@
 import type { Finding, Phrase, Schedule } from '../model';
-import { phrase, type WordKey } from '../say';
+import { phrase } from '../say';
 import { asPrinted, MS } from '../units';
 import { goTo, leaning, leanOnPace, type Figures } from '../verdict';
 import { FIGURES } from './figures';
@@ -135,11 +135,11 @@ function skyFindings({ trip, forecast }: OnWater, { thunder, dimmest, whole }: W
     const because = [leansOnForecast(forecast, phrase('fog.why', { visibility, at: dimmest!.ms }))];
     found.push(WATER.finding('day/fog', 'poor', trip.id, { title: phrase('fog.title'), because, mend }));
   }
-  const lacks: WordKey[] = [];
-  if (!whole.visibility && !poor) lacks.push('forecast.lacks.visibility');
-  if (!whole.thunder && !thunder) lacks.push('forecast.lacks.thunder');
+  const lacks: Phrase[] = [];
+  if (!whole.visibility && !poor) lacks.push(phrase('forecast.lacks.visibility'));
+  if (!whole.thunder && !thunder) lacks.push(phrase('forecast.lacks.thunder'));
   if (lacks.length > 0) {
-    const because = [phrase('forecast.lacks', { what: lacks.map((word) => phrase(word)) })];
+    const because = [phrase('forecast.lacks', { what: lacks })];
     found.push(
       WATER.finding('day/forecast-lacks', 'lacks', trip.id, {
         title: phrase('forecast.lacks.title'),

@@ -1,5 +1,5 @@
 import type { Bundle, Figure, Finding, Mend, Phrase, Requirement } from '@escale/core/model';
-import { clock, dayOf, phrase, render, type Reader, type WordKey } from '@escale/core/say';
+import { clock, dayOf, render, type Reader, type WordKey, phraseOf } from '@escale/core/say';
 import { assess } from '@escale/core/trip';
 import { format, spanText, type UnitSystem } from '@escale/core/units';
 import { Refused } from './refused';
@@ -35,7 +35,7 @@ export function assessBundle(bundle: Bundle, { at = Date.parse(bundle.asOf), tri
   const reader: Reader = { units, zone: water?.zone ?? 'UTC', locale: 'en-GB' };
   const words = (p: Phrase) => render(p, reader);
   const said = (mend: Mend) => ({ ...mend, label: words(mend.label) });
-  const name = (key: string) => render(phrase(key as WordKey), reader);
+  const name = (key: string) => render(phraseOf(key as WordKey), reader);
   return {
     escale: 'assessment', schema: 'v1', core: a.core, trip: { id: trip.id, title: trip.title, ...(a.leave === undefined ? {} : { leave: new Date(a.leave).toISOString() }) }, at: new Date(at).toISOString(),
     verdict: worstLevel(a.findings), counts: countLevels(a.findings), packs: a.packs,

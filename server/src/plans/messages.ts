@@ -1,6 +1,6 @@
 import { v7 as uuidv7 } from 'uuid';
 import type { PhraseValue, PlanTimes } from '@escale/core/model';
-import { phrase, render, type WordKey } from '@escale/core/say';
+import { render, type WordKey, phraseOf } from '@escale/core/say';
 import { message } from '../db/schema';
 import type { Db } from '../db/open';
 import { mintLink } from './tokens';
@@ -24,7 +24,7 @@ const WITH_LINK: ReadonlySet<string> = new Set(['filed', 'amended', 'overdue', '
 export async function writeMessages(tx: Db, kind: 'filed' | 'amended' | 'late' | 'check-in-missed' | 'overdue' | 'alarm' | 'closed' | 'cancelled', to: Addressee[], context: MessageContext, more: Record<string, PhraseValue> = {}): Promise<void> {
   for (const { id, name, phone } of to) {
     const link = id && WITH_LINK.has(kind) ? await mintLink(tx, context.base, context.plan, id, context.now) : undefined;
-    const words = phrase(`message.${kind}` as WordKey, { title: context.title, skipper: context.skipper, home: context.times.home, overdue: context.times.overdue, link: LINK, ...more });
+    const words = phraseOf(`message.${kind}` as WordKey, { title: context.title, skipper: context.skipper, home: context.times.home, overdue: context.times.overdue, link: LINK, ...more });
     const text = render(words, { units: 'metric', zone: context.zone, locale: 'en-GB' });
     await tx.insert(message).values({ id: uuidv7(), household: context.household, plan: context.plan, contact: id ?? null, to: name, phone: phone ?? null, kind, text, link: link ?? null, madeAt: new Date(context.now) });
   }
