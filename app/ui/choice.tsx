@@ -7,6 +7,9 @@ import { usePalette } from './theme';
 import { TOUCH } from './tokens';
 
 export interface Option { value: string; label: string; note?: string }
+
+/** Options out of a list of words: each label stands once, in core. */
+export const optionsOf = (words: Readonly<Record<string, string>>): Option[] => Object.entries(words).map(([value, label]) => ({ value, label }));
 interface Props {
   label: string;
   options: Option[];

@@ -8,7 +8,7 @@ import type { StartingPoint } from '@escale/core/model';
 import { CRAFT, type Craft } from '@escale/core/model/lists';
 import { format } from '@escale/core/units';
 import { Button, Row } from '../../ui/button';
-import { Choice } from '../../ui/choice';
+import { Choice, optionsOf } from '../../ui/choice';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
 import { useReader } from '../../data/settings';
@@ -16,7 +16,7 @@ import { create, newId } from '../../data/send';
 import { HullShape } from '../load/hull-shape';
 import { startBoat, STARTING_POINTS } from '@escale/core/boat/start';
 
-const KINDS = Object.entries(CRAFT).map(([value, label]) => ({ value, label }));
+const KINDS = optionsOf(CRAFT);
 
 /** A boat in two minutes: her kind, the one she is most like, her name. Everything else is a guess until it is said. */
 export function NewBoat({ blank }: { blank: () => void }) {

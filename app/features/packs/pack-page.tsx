@@ -4,7 +4,7 @@ import { useLocalSearchParams, useRouter } from 'expo-router';
 import { TextInput } from 'react-native-paper';
 import { readPack } from '@escale/core/formats/pack';
 import type { Condition, OwnPack, Rule, RulePack } from '@escale/core/model';
-import { differences, runExamples, PACKS } from '@escale/core/rules';
+import { differences, runExamples, PACKS, conditionPhrase, questionsOf } from '@escale/core/rules';
 import { render, type WordKey, phraseOf } from '@escale/core/say';
 import { sourceOf } from '@escale/core/sources';
 import { Button, Row } from '../../ui/button';
@@ -84,20 +84,8 @@ function RuleCard({ rule, pack }: { rule: Rule; pack: RulePack }) {
   );
 }
 
-/** A condition in words, for reading; the evaluator explains itself in the same names. */
-function inWords(c: Condition, pack: RulePack): string {
-  if ('always' in c) return 'always';
-  if ('all' in c) return c.all.map((x) => inWords(x, pack)).join(', and ');
-  if ('any' in c) return `(${c.any.map((x) => inWords(x, pack)).join(', or ')})`;
-  if ('not' in c) return `not: ${inWords(c.not, pack)}`;
-  if ('some' in c) return `for someone aboard ${inWords(c.where, pack)}`;
-  const name = c.fact.startsWith('question.') ? (pack.questions?.find((q) => `question.${q.id}` === c.fact)?.ask ?? c.fact) : c.fact.replace(/^(boat|day|crew|person|water)\./, '').replace(/([A-Z])/g, ' $1').toLowerCase();
-  const limit = (v: unknown) => (typeof v === 'object' && v !== null ? `${(v as { value: number }).value} ${(v as { unit: string }).unit}` : v === true ? 'yes' : v === false ? 'no' : String(v));
-  if ('in' in c) return `${name}: ${c.in.join(' or ')}`;
-  if ('over' in c) return `${name} over ${limit(c.over)}`;
-  if ('atMost' in c) return `${name} ${limit(c.atMost)} at most`;
-  return 'under' in c ? `${name} under ${limit(c.under)}` : 'atLeast' in c ? `${name} ${limit(c.atLeast)} and more` : `${name}: ${limit(c.is)}`;
-}
+/** A condition in words, for reading: the names are those by which the evaluator explains itself. */
+const inWords = (condition: Condition, pack: RulePack) => render(conditionPhrase(condition, { questions: questionsOf(pack) }), reader);
 
 const TRUTH = { yes: 'applies', no: 'does not apply', unknown: 'stays open' } as const;
 

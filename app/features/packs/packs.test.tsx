@@ -44,7 +44,7 @@ describe('rule packs', () => {
     at({ id: 'ireland' });
     show(<PackPage />);
     const rule = await screen.findByRole('group', { name: /^IE-WORN-7/ });
-    expect(rule.textContent).toMatch(/When: length under 7 m.*S\.I\. 921\/2005.*quite sure.*not verified.*noted 2026/);
+    expect(rule.textContent).toMatch(/When: Length under 7 m.*S\.I\. 921\/2005.*quite sure.*not verified.*noted 2026/);
     await user.click(screen.getByRole('button', { name: /Its own examples: 5 of 5 hold/ }));
     expect(screen.getByText(/holds · Seven metres: IE-WORN-7 does not apply/)).toBeTruthy();
   });

@@ -1,10 +1,10 @@
 import { View } from 'react-native';
 import { Link, useLocalSearchParams } from 'expo-router';
 import type { Assessment, Trip } from '@escale/core/model';
-import { CLOTHING, CRAFT } from '@escale/core/model/lists';
+import { CLOTHING, CRAFT, ROLES, TODAY } from '@escale/core/model/lists';
 import { format } from '@escale/core/units';
 import { Button, Row } from '../../ui/button';
-import { Choice } from '../../ui/choice';
+import { Choice, optionsOf } from '../../ui/choice';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
 import { fieldId, thingHref } from '../../data/where';
@@ -17,8 +17,7 @@ import { fellows, towing } from '@escale/core/boat';
 
 type Member = Trip['crew'][number];
 const JACKETS = kindsSupplying('wearable');
-const ROLES = [{ value: 'skipper', label: 'Skipper' }, { value: 'crew', label: 'Crew' }, { value: 'driver', label: 'Second driver' }];
-const WEARS = Object.entries(CLOTHING).map(([value, label]) => ({ value, label }));
+const WEARS = optionsOf(CLOTHING);
 
 export function BoatSection() {
   const { trip, shed } = useTrip();
@@ -81,7 +80,6 @@ function paceOf({ figures }: Assessment): Pace | undefined {
   const speed = figureNamed(figures, 'passage/speed');
   return speed && { value: speed.value, guessed: speed.guessed === true };
 }
-const TODAY = [{ value: 'well', label: 'Well' }, { value: 'tired', label: 'Tired' }, { value: 'ill', label: 'Ill' }, { value: 'hung-over', label: 'Hung over' }];
 
 function CrewCard({ member, i, put }: { member: Member; i: number; put: (next: Member | undefined) => void }) {
   const p = usePalette();
@@ -99,9 +97,9 @@ function CrewCard({ member, i, put }: { member: Member; i: number; put: (next: M
         {person ? <Link href={thingHref('person', person.id)}><T as="strong" style={{ fontSize: 17, textDecorationLine: 'underline' }}>{person.name}</T></Link> : <T as="strong">No longer in the shed</T>}
         <Button kind="quiet" label={`${person?.name ?? 'They'} stays ashore`} onPress={() => put(undefined)}>stays ashore</Button>
       </View>
-      <Choice label={`Role of ${person?.name ?? 'crew'}`} options={ROLES} value={member.role} onChange={(role) => role && put({ ...member, role: role as Member['role'] })} />
+      <Choice label={`Role of ${person?.name ?? 'crew'}`} options={optionsOf(ROLES)} value={member.role} onChange={(role) => role && put({ ...member, role: role as Member['role'] })} />
       <T as="label">Today</T>
-      <Choice label={`${person?.name ?? 'Crew'} today`} options={TODAY} value={member.today} clearable onChange={(today) => put(today ? { ...member, today: today as Member['today'] } : without(member, 'today'))} />
+      <Choice label={`${person?.name ?? 'Crew'} today`} options={optionsOf(TODAY)} value={member.today} clearable onChange={(today) => put(today ? { ...member, today: today as Member['today'] } : without(member, 'today'))} />
       {others.length > 0 ? (
         <>
           <T as="label">Keeps an eye on</T>

@@ -6,7 +6,7 @@ import { procedureOf, PROCEDURES } from '@escale/core/procedure';
 import { evaluate, type World } from '@escale/core/rules';
 import { dayOf } from '@escale/core/say';
 import { Button } from '../../ui/button';
-import { Choice } from '../../ui/choice';
+import { Choice, optionsOf } from '../../ui/choice';
 import { Page } from '../../ui/page';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
@@ -39,7 +39,7 @@ export function PracticePage() {
 const WITH = [{ value: 'alone', label: 'Alone' }, { value: 'others', label: 'With others' }];
 const WHEN = [{ value: 'day', label: 'By day' }, { value: 'dark', label: 'In the dark' }];
 const MOVED = [{ value: 'hand', label: 'By hand' }, { value: 'motor', label: 'With an engine' }, { value: 'electric', label: 'With an electric motor' }];
-const CRAFTS = Object.entries(CRAFT).map(([value, label]) => ({ value, label }));
+const CRAFTS = optionsOf(CRAFT);
 
 interface Drill { kind?: string; company?: string; light?: string; moved?: string }
 

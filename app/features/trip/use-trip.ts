@@ -63,8 +63,3 @@ export function useTrip(): TripView {
   if (!view) throw new Error('no trip at hand: this part stands outside a trip’s pages');
   return view;
 }
-
-/** What is open about a departure while it is being dragged: the same trip at another hour. */
-export function useAt(view: TripView, leave: number | undefined): Assessment {
-  return useMemo(() => (leave === undefined ? view.assessment : view.prepared.at(leave)), [view, leave]);
-}

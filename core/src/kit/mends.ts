@@ -12,6 +12,7 @@ import type {
 } from '../model';
 import { mendFact } from '../rules';
 import { phrase } from '../say';
+import { doTo, goTo, type Pointer } from '../verdict';
 import { SAID } from './deeds';
 
 export interface KitFindingContext {
@@ -72,7 +73,7 @@ const rankOf = (miss: NearMiss) =>
 /** What lacks least and is mended cheapest stands first. */
 export const byHope = (misses: NearMiss[]) =>
   misses.toSorted((a, b) => a.reasons.length - b.reasons.length || rankOf(a) - rankOf(b));
-const POINTER: Partial<Record<ReasonCode, string>> = {
+const POINTER: Partial<Record<ReasonCode, Pointer<GearItem>>> = {
   'not-tested': '/inspected',
   uncharged: '/charge',
   'charge-unknown': '/charge',
@@ -138,10 +139,9 @@ function deedMends(requirement: Requirement, { trip, people, fellow }: KitFindin
     const name = (id: string) => people.find((p) => p.id === id)?.name ?? '?';
     const silent = concerned.filter((c) => c[SAID[deed]] === undefined);
     const against = concerned.filter((c) => c[SAID[deed]] === false);
-    const go = { type: 'trip' as const, id: trip.id };
     if (fellow)
       return silent.length + against.length > 0
-        ? [{ label: phrase('company.mend'), go: { ...go, pointer: '/company' } }]
+        ? [{ label: phrase('company.mend'), ...goTo.trip(trip.id, '/company') }]
         : [];
     const tap =
       silent.length > 0
@@ -150,14 +150,15 @@ function deedMends(requirement: Requirement, { trip, people, fellow }: KitFindin
               label: phrase(`mend.${deed === 'worn' ? 'wear' : 'cord'}` as const, {
                 people: silent.map((c) => name(c.person)),
               }),
-              do: {
-                ...go,
-                patch: silent.map((c) => ({
+              ...doTo(
+                'trip',
+                trip.id,
+                silent.map((c) => ({
                   op: 'set' as const,
                   pointer: `/crew/${c.i}/${SAID[deed]}`,
                   value: true,
                 })),
-              },
+              ),
             },
           ]
         : [];
@@ -168,7 +169,7 @@ function deedMends(requirement: Requirement, { trip, people, fellow }: KitFindin
               label: phrase('mend.ask', {
                 people: against.length > 0 ? against.map((c) => name(c.person)) : [phrase('crew.whole')],
               }),
-              go: { ...go, pointer: '/crew' },
+              ...goTo.trip(trip.id, '/crew'),
             },
           ]
         : [];
@@ -191,7 +192,7 @@ function newOnes(requirement: Requirement, context: KitFindingContext): Mend[] {
       ? [
           {
             label: phrase('mend.replace', { item: itemName(ended.item, context) }),
-            go: { type: 'gear' as const, id: ended.item, pointer: POINTER[ended.reasons[0].code] ?? '' },
+            ...goTo.gear(ended.item, POINTER[ended.reasons[0].code] ?? ''),
           },
         ]
       : []),
@@ -227,11 +228,10 @@ function mendMiss(miss: NearMiss, requirement: Requirement, context: KitFindingC
     if (worn)
       return {
         label: phrase('mend.move', { item, host: itemName(worn, context) }),
-        do: { type: 'gear', id: miss.item, patch: [{ op: 'set', pointer: '/on', value: worn }] },
+        ...doTo('gear', miss.item, [{ op: 'set', pointer: '/on', value: worn }]),
       };
   }
-  if (code === 'not-worn')
-    return { label: phrase('mend.worn'), go: { type: 'trip', id: context.trip.id, pointer: '/crew' } };
+  if (code === 'not-worn') return { label: phrase('mend.worn'), ...goTo.trip(context.trip.id, '/crew') };
   if (code === 'stays-home' || code === 'out-of-reach' || code === 'host-stays' || code === 'where-unknown') {
     const label =
       code === 'stays-home'
@@ -239,7 +239,7 @@ function mendMiss(miss: NearMiss, requirement: Requirement, context: KitFindingC
         : phrase('mend.stow', { item, where: phrase(`where.${within}`) });
     return {
       label,
-      do: { type: 'trip', id: context.trip.id, patch: stowPatch(context.trip, miss.item, within) },
+      ...doTo('trip', context.trip.id, stowPatch(context.trip, miss.item, within)),
     };
   }
   const person =
@@ -249,12 +249,12 @@ function mendMiss(miss: NearMiss, requirement: Requirement, context: KitFindingC
   if (person)
     return {
       label: phrase('mend.look', { item: person.name }),
-      go: { type: 'person', id: person.id, pointer: code === 'mass-unknown' ? '/mass' : '/born' },
+      ...goTo.person(person.id, code === 'mass-unknown' ? '/mass' : '/born'),
     };
   if (code === 'rapids-unknown' && context.waterId)
     return {
       label: phrase('mend.fact', { fact: phrase('fact.rapids') }),
-      go: { type: 'water', id: context.waterId, pointer: '/rapids' },
+      ...goTo.water(context.waterId, '/rapids'),
     };
   const word =
     code === 'not-tested'
@@ -264,7 +264,7 @@ function mendMiss(miss: NearMiss, requirement: Requirement, context: KitFindingC
         : 'mend.look';
   return {
     label: phrase(word, { item }),
-    go: { type: 'gear', id: miss.item, pointer: (code && POINTER[code]) ?? '' },
+    ...goTo.gear(miss.item, (code && POINTER[code]) ?? ''),
   };
 }
 

@@ -13,6 +13,22 @@ export type Stowage = keyof typeof STOWAGE;
 export const CLOTHING = { light: 'Light clothes', 'wetsuit-3': 'Wetsuit, 3 mm', 'wetsuit-5': 'Wetsuit, 5 mm', 'dry-suit': 'Dry suit with layers', 'flotation-suit': 'Flotation suit' } as const;
 export type ClothingKind = keyof typeof CLOTHING;
 
+/** Answers that people give of themselves and of a trip, and kinds of water: each label stands here and nowhere else. */
+export const SWIMMING = { none: 'Cannot swim', weak: 'Weak', fair: 'Fair', strong: 'Strong' } as const;
+export const IN_WATER = { never: 'Never tried it', once: 'Tried it once', often: 'Done it often' } as const;
+export const TODAY = { well: 'Well', tired: 'Tired', ill: 'Ill', 'hung-over': 'Hung over' } as const;
+export const ROLES = { skipper: 'Skipper', crew: 'Crew', driver: 'Second driver' } as const;
+export const SKILLED = { new: 'New to it', some: 'Knows it in calm', sure: 'Sure of it' } as const;
+export const WATERS = {
+  pond: 'Pond',
+  lake: 'Lake',
+  'great-lake': 'Great lake',
+  river: 'River',
+  'sheltered-tidal': 'Sheltered tidal',
+  coastal: 'Coastal',
+  'open-sea': 'Open sea',
+} as const;
+
 /** Kinds of shore, and whether one can land there. */
 export const SHORES = {
   beach: 'Beach one can land on',

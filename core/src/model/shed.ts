@@ -1,12 +1,12 @@
 import * as z from 'zod';
 import { CivilDate, Note, PartialDate, Position, Text, Zone, choice, measure, ref, thing, titled, type FieldMeta } from './common';
 
-import { CRAFT, SHORES, STOWAGE } from './lists';
+import { CRAFT, IN_WATER, SHORES, SKILLED, STOWAGE, SWIMMING, WATERS } from './lists';
 
 
 export const Skill = z.strictObject({
   craft: choice('Craft', CRAFT),
-  level: choice('How well', { new: 'New to it', some: 'Knows it in calm', sure: 'Sure of it' }),
+  level: choice('How well', SKILLED),
   practised: titled(CivilDate.optional(), 'Last practised a recovery'),
 });
 
@@ -15,9 +15,9 @@ export const Person = z.strictObject({
   name: titled(Text, 'Name'),
   born: titled(PartialDate.optional(), 'Born', { help: 'A year is enough; a day settles the rules that turn on an age.' }),
   mass: measure('mass', 'Weight', 2, 250, 'Decides which jacket fits and what the boat carries.').optional(),
-  swimming: choice('Swimming', { none: 'Cannot swim', weak: 'Weak', fair: 'Fair', strong: 'Strong' }).optional(),
+  swimming: choice('Swimming', SWIMMING).optional(),
   units: choice('Units', { metric: 'Metres, kilograms, °C', us: 'Feet, pounds, °F' }).optional(),
-  inWater: choice('In the water in a jacket', { never: 'Never tried it', once: 'Tried it once', often: 'Done it often' }).optional(),
+  inWater: choice('In the water in a jacket', IN_WATER).optional(),
   drives: titled(z.boolean().optional(), 'Can start and drive a motorboat'),
   weakArm: titled(z.boolean().optional(), 'Bad shoulder, arm or back', { help: 'Doesn’t mean staying home; it changes the seat.' }),
   skills: titled(z.array(Skill).max(20).optional(), 'Skill in each craft'),
@@ -187,7 +187,7 @@ export type TideStation = z.infer<typeof TideStation>;
 export const Water = z.strictObject({
   ...thing,
   name: titled(Text, 'Name'),
-  class: choice('Kind of water', { pond: 'Pond', lake: 'Lake', 'great-lake': 'Great lake', river: 'River', 'sheltered-tidal': 'Sheltered tidal', coastal: 'Coastal', 'open-sea': 'Open sea' }),
+  class: choice('Kind of water', WATERS),
   jurisdiction: titled(z.array(z.string().max(12)).max(6), 'Whose rules hold', { hidden: true }),
   zone: titled(Zone, 'Time zone'),
   tide: titled(TideStation.optional(), 'Tide station', { hidden: true }),

@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import { CivilDate, Id, Note, Text, WallTime, choice, measure, ref, thing, titled, type FieldMeta } from './common';
-import { CLOTHING, LIQUIDS, STOWAGE, type Stowage } from './lists';
+import { CLOTHING, LIQUIDS, ROLES, STOWAGE, TODAY, type Stowage } from './lists';
 
 const LIQUID_WORDS = Object.fromEntries(Object.entries(LIQUIDS).map(([id, { words }]) => [id, words])) as { [K in keyof typeof LIQUIDS]: (typeof LIQUIDS)[K]['words'] };
 
@@ -11,14 +11,14 @@ export type Spot = z.infer<typeof Spot>;
 
 export const CrewMember = z.strictObject({
   person: ref('person', 'Person'),
-  role: choice('Role', { skipper: 'Skipper', crew: 'Crew', driver: 'Second driver' }),
+  role: choice('Role', ROLES),
   clothing: choice('Wears', CLOTHING).optional(),
   /** Declared by the crew, never the result of matching. */
   wearsJacket: titled(z.boolean().optional(), 'Wears the jacket from launch to landing'),
   /** Declared as well: the kill cord on whoever drives, whenever she runs. */
   cord: titled(z.boolean().optional(), 'Kill cord on while driving'),
   jacket: ref('gear', 'Which jacket').optional(),
-  today: choice('Today', { well: 'Well', tired: 'Tired', ill: 'Ill', 'hung-over': 'Hung over' }).optional(),
+  today: choice('Today', TODAY).optional(),
   buddy: ref('person', 'Keeps an eye on').optional(),
   seat: Spot.optional(),
 });

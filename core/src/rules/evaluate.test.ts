@@ -186,7 +186,7 @@ describe('the sentence is made from the explanation', () => {
       { fact: 'question.z', is: true },
       ['unknown: question.z: not known.'],
     ],
-    ['of a person', { fact: 'person.swims', in: ['weak', 'none'] }, ['yes: Swimming of Ann: weak.']],
+    ['of a person', { fact: 'person.swims', in: ['weak', 'none'] }, ['yes: Swimming of Ann: Weak.']],
     [
       'an age',
       { fact: 'person.age', under: { value: 13, unit: 'years' } },

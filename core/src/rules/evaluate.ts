@@ -1,8 +1,9 @@
-import type { Because, Condition, Phrase, Truth } from '../model';
+import type { Because, Condition, Truth } from '../model';
 import { phrase, phraseOf, type WordKey } from '../say';
 import { limitInSI } from '../units';
 import { MOST_WORK, strangeUnit, type Leaf } from './conditions';
-import { FACTS, QUESTION, type Facts, type FactValue } from './facts';
+import type { Facts, FactValue } from './facts';
+import { factPhrase, valuePhrase } from './words';
 
 export interface Person {
   id: string;
@@ -106,7 +107,7 @@ function combine(parts: Evaluation[], settles: Truth, otherwise: Truth): Evaluat
 function leaf(condition: Leaf, world: World, person?: Person): Evaluation {
   const own = person && condition.fact.startsWith('person.');
   const value = own ? person.facts[condition.fact] : world.facts[condition.fact];
-  const fact = nameOf(condition.fact, world, person);
+  const fact = factPhrase(condition.fact, world, person?.name);
   const missing = own ? `${condition.fact}@${person.id}` : condition.fact;
   if (value === undefined) {
     const truth: Truth = 'is' in condition && condition.unsaid !== undefined ? condition.unsaid : 'unknown';
@@ -128,8 +129,8 @@ function leaf(condition: Leaf, world: World, person?: Person): Evaluation {
   const because: Because = {
     phrase: phraseOf(word, {
       fact,
-      value: shown(condition.fact, value),
-      ...(limit === undefined ? {} : { limit: shown(condition.fact, limit) }),
+      value: valuePhrase(condition.fact, value),
+      ...(limit === undefined ? {} : { limit: valuePhrase(condition.fact, limit) }),
     }),
     truth,
   };
@@ -178,44 +179,4 @@ const yesNo = (holds: boolean): Truth => (holds ? 'yes' : 'no');
 
 function inSI(value: boolean | number | string | { value: number; unit: string }): boolean | number | string {
   return typeof value === 'object' ? limitInSI(value) : value;
-}
-
-function nameOf(fact: string, world: World, person?: Person): Phrase {
-  if (fact.startsWith(QUESTION))
-    return phrase('fact.question', { ask: world.questions?.[fact.slice(QUESTION.length)] ?? fact });
-  const name = phraseOf(FACTS[fact]?.word ?? 'fact.question', {
-    person: person?.name ?? phrase('person.nobody'),
-    ask: fact,
-  });
-  return world.invented?.has(fact) ? phrase('fact.invented', { fact: name }) : name;
-}
-
-function shown(fact: string, value: FactValue): Phrase | string {
-  const spec = FACTS[fact];
-  if (typeof value === 'boolean') return phrase(value ? 'value.yes' : 'value.no');
-  if (typeof value === 'string') return spec?.words?.[value] ?? value;
-  if (typeof value === 'object' && value.high === Infinity)
-    return phrase('value.more', { v: number(value.low, spec?.quantity) });
-  if (typeof value === 'object' && value.low === -Infinity)
-    return phrase('value.less', { v: number(value.high, spec?.quantity) });
-  if (typeof value === 'object' && value.low !== value.high)
-    return phrase('value.range', {
-      low: number(value.low, spec?.quantity),
-      high: number(value.high, spec?.quantity),
-    });
-  return number(typeof value === 'object' ? value.low : value, spec?.quantity);
-}
-
-const NUMBER_WORDS: Partial<Record<string, WordKey>> = {
-  length: 'value.length',
-  temperature: 'value.temperature',
-  duration: 'value.duration',
-  distance: 'value.distance',
-  power: 'value.power',
-  speed: 'value.speed',
-  age: 'value.age',
-  days: 'value.days',
-};
-function number(value: number, quantity: string | undefined): Phrase {
-  return phraseOf(NUMBER_WORDS[quantity ?? ''] ?? 'value.plain', { v: value });
 }

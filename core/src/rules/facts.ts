@@ -1,5 +1,5 @@
 import type { FieldRef } from '../model';
-import { CRAFT } from '../model/lists';
+import { CRAFT, IN_WATER, ROLES, SKILLED, SWIMMING, TODAY, WATERS } from '../model/lists';
 import type { WordKey } from '../say';
 import type { Quantity } from '../units';
 
@@ -15,21 +15,6 @@ export interface FactSpec {
   /** Where a person settles it. */
   at: Omit<FieldRef, 'id'>;
 }
-
-const SWIMMING = { none: 'cannot', weak: 'weak', fair: 'fair', strong: 'strong' };
-const IN_WATER = { never: 'never tried it', once: 'tried it once', often: 'done it often' };
-const TODAY = { well: 'well', tired: 'tired', ill: 'ill', 'hung-over': 'hung over' };
-const ROLES = { skipper: 'skipper', crew: 'crew', driver: 'second driver' };
-const SKILL = { new: 'new to it', some: 'knows it in calm', sure: 'sure of it' };
-const WATERS = {
-  pond: 'pond',
-  lake: 'lake',
-  'great-lake': 'great lake',
-  river: 'river',
-  'sheltered-tidal': 'sheltered tidal',
-  coastal: 'coastal',
-  'open-sea': 'open sea',
-};
 
 /** Every fact a condition may name. A pack that names another is refused. */
 export const FACTS: Record<string, FactSpec> = {
@@ -79,7 +64,7 @@ export const FACTS: Record<string, FactSpec> = {
   },
   'person.today': { word: 'fact.person.today', words: TODAY, at: { type: 'trip', pointer: '/crew' } },
   'person.role': { word: 'fact.person.role', words: ROLES, at: { type: 'trip', pointer: '/crew' } },
-  'person.skill': { word: 'fact.person.skill', words: SKILL, at: { type: 'person', pointer: '/skills' } },
+  'person.skill': { word: 'fact.person.skill', words: SKILLED, at: { type: 'person', pointer: '/skills' } },
   'person.sincePractice': {
     word: 'fact.person.sincePractice',
     quantity: 'days',

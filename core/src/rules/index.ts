@@ -4,6 +4,7 @@
 export * from './conditions';
 export * from './evaluate';
 export * from './facts';
+export * from './words';
 export * from './packs';
 export * from './library';
 export * from './crew';

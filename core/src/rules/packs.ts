@@ -4,6 +4,7 @@ import type { Because, Condition, Demand, Rule, RulePack, Truth } from '../model
 import { phrase } from '../say';
 import { isUnit } from '../units';
 import { conditionFaults } from './conditions';
+import { questionsOf } from './words';
 import { budget, evaluateWithin, type Budget, type World } from './evaluate';
 
 export interface RuleResult {
@@ -34,7 +35,7 @@ export function applyPacks(
   // Two packs may name a rule alike: the second is told apart by its pack, so that no finding stands twice.
   const named = new Set<string>();
   return packs.flatMap((pack) => {
-    const questions = Object.fromEntries((pack.questions ?? []).map((q) => [q.id, q.ask]));
+    const questions = questionsOf(pack);
     const inPack = { ...world, questions };
     return pack.rules.map((original): RuleResult => {
       const instead = packs.find((other) =>

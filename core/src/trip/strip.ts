@@ -1,7 +1,7 @@
 import { dayLight, skySpans, type Sky } from '../earth';
 import type { Assessment } from '../model';
 import { MS } from '../units';
-import { spansAbove, tideOf, weatherAt, sortForecast } from '../water';
+import { conditionsAt, sortForecast, spansAbove, tideOf } from '../water';
 import type { AssessInput } from './context';
 
 /** Everything the day strip draws, on one axis. Instants epoch ms, heights metres, speeds m/s. */
@@ -19,27 +19,47 @@ const WIND_STEP = MS.hour;
 const LEAST_SPAN = 12 * MS.hour;
 
 /** The axis: from an hour before first light (or leaving) to an hour past overdue, at least twelve hours. It stands still while the departure is dragged. */
-export function stripAxis({ trip, shed }: Pick<AssessInput, 'trip' | 'shed'>, assessment: Pick<Assessment, 'leave' | 'schedule'>): { from: number; until: number } | undefined {
+export function stripAxis(
+  { trip, shed }: Pick<AssessInput, 'trip' | 'shed'>,
+  assessment: Pick<Assessment, 'leave' | 'schedule'>,
+): { from: number; until: number } | undefined {
   const launch = shed.places.find((p) => p.id === trip.launch);
   const leave = assessment.schedule?.leave ?? assessment.leave;
   if (leave === undefined) return undefined;
   const dawn = launch && dayLight(launch.position, leave).dawn;
   const from = Math.floor(Math.min(leave - MS.hour, (dawn ?? leave) - MS.hour) / MS.hour) * MS.hour;
-  const until = Math.ceil(Math.max((assessment.schedule?.overdue ?? leave) + MS.hour, from + LEAST_SPAN) / MS.hour) * MS.hour;
+  const until =
+    Math.ceil(Math.max((assessment.schedule?.overdue ?? leave) + MS.hour, from + LEAST_SPAN) / MS.hour) *
+    MS.hour;
   return { from, until };
 }
 
-export function stripOf({ trip, shed, conditions }: Pick<AssessInput, 'trip' | 'shed' | 'conditions'>, axis: { from: number; until: number }): Strip {
+/** What the strip draws over its axis, at the launch. */
+export function stripOf(
+  { trip, shed, conditions }: Pick<AssessInput, 'trip' | 'shed' | 'conditions'>,
+  axis: { from: number; until: number },
+): Strip {
   const launch = shed.places.find((p) => p.id === trip.launch);
-  const station = shed.waters.find((w) => w.id === trip.water)?.tide;
-  const tide = station && tideOf(station);
+  const water = shed.waters.find((w) => w.id === trip.water);
+  const tide = water?.tide && tideOf(water.tide);
   const forecast = conditions.forecast && sortForecast(conditions.forecast);
-  const steps = (step: number) => Array.from({ length: Math.floor((axis.until - axis.from) / step) + 1 }, (_, i) => axis.from + i * step);
+  const at = conditionsAt({ ...(water ? { water } : {}), ...(forecast ? { forecast } : {}) });
+  // Wind and tide are drawn where no launch is chosen yet, too: both stand for the whole water.
+  const where = launch?.position ?? water?.forecastAt ?? NOWHERE;
+  const steps = (step: number) =>
+    Array.from({ length: Math.floor((axis.until - axis.from) / step) + 1 }, (_, i) => axis.from + i * step);
   return {
     ...axis,
     sky: launch ? skySpans(launch.position, axis.from, axis.until) : [],
-    tide: tide ? steps(TIDE_STEP).flatMap((at) => { const height = tide.heightAt(at); return height === undefined ? [] : [{ at, height }]; }) : [],
+    tide: steps(TIDE_STEP).flatMap((instant) => {
+      const height = tide?.heightAt(instant);
+      return height === undefined ? [] : [{ at: instant, height }];
+    }),
     works: tide && launch?.works !== undefined ? spansAbove(tide, launch.works, axis.from, axis.until) : [],
-    wind: forecast ? steps(WIND_STEP).flatMap((at) => { const w = weatherAt(forecast, at); return w ? [{ at, wind: w.wind, gust: w.gust, from: w.from }] : []; }) : [],
+    wind: steps(WIND_STEP).flatMap((instant) => {
+      const wind = at(where, instant).wind?.value;
+      return wind ? [{ at: instant, wind: wind.speed, gust: wind.gust, from: wind.direction }] : [];
+    }),
   };
 }
+const NOWHERE = { lat: 0, lon: 0 };

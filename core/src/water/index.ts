@@ -1,6 +1,7 @@
 /**
  * water: tide and weather over the water. Stream and waves come into this room when they are reckoned.
  */
+export * from './conditions';
 export * from './density';
 export * from './tide';
 export * from './weather';

@@ -23,7 +23,6 @@ export const PLAN_WORDS = {
   'plan.rescue.mend': 'Enter the number',
   'ready.title': 'Get up at {at:clock}',
   'ready.why': 'To leave at {leave:clock}: {work:span} of work and {drive:span} of driving.',
-  'ready.early.title': 'You get up at {at:clock}',
   'ready.early.why': 'That leaves a short night. Tired people forget plugs and misjudge water.',
   'ready.drive.title': 'The drive is not known',
   'ready.drive.why': 'How long you drive to the launch was not entered, so getting up can’t be reckoned.',
