@@ -18,13 +18,41 @@ const GONE = new Set([502, 503, 504]);
  * @throws NoSignal when it can't be reached, Refusal when it says no
  */
 export async function ask(path: string, body?: unknown): Promise<unknown> {
+  const write = { method: 'POST', headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) };
+  return jsonOf(await reach(path, body === undefined ? {} : write));
+}
+
+/** The last answer to each path that is read again and again, and the mark by which the server knows it. */
+const last = new Map<string, { mark: string; body: unknown }>();
+const NOT_MODIFIED = 304;
+
+/**
+ * Read again what may not have changed: where it has not, the very object of the last answer comes back, so that nothing is
+ * parsed, stored or reckoned anew.
+ * @throws as `ask` does
+ */
+export async function askAgain(path: string): Promise<unknown> {
+  const known = last.get(path);
+  const answer = await reach(path, known ? { headers: { 'If-None-Match': known.mark } } : {});
+  if (known && answer.status === NOT_MODIFIED) return known.body;
+  const body = await jsonOf(answer);
+  const mark = answer.headers.get('ETag');
+  if (mark) last.set(path, { mark, body });
+  return body;
+}
+
+async function reach(path: string, init: RequestInit): Promise<Response> {
   let answer: Response;
   try {
-    answer = await fetch(path, { ...(body === undefined ? {} : { method: 'POST', headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) }), signal: AbortSignal.timeout(PATIENCE) });
+    answer = await fetch(path, { ...init, signal: AbortSignal.timeout(PATIENCE) });
   } catch (error) {
     throw new NoSignal('The server can’t be reached.', { cause: error });
   }
   if (GONE.has(answer.status)) throw new NoSignal('The server can’t be reached.');
+  return answer;
+}
+
+async function jsonOf(answer: Response): Promise<unknown> {
   const text = await answer.text();
   let json: unknown;
   try {

@@ -1,7 +1,7 @@
 import { useEffect, useMemo, useSyncExternalStore } from 'react';
 import useSWR, { mutate } from 'swr';
 import { Conditions, evolve, FIRST, type MessageView, type PlanView, type ThingType } from '@escale/core/model';
-import { ask, NoSignal } from './api';
+import { askAgain, NoSignal } from './api';
 import { deviceId, flush, settle } from './send';
 import { keep, kept, outbox, type Queued } from './store';
 import { overlay, readThings, shedOf, type Held } from './things';
@@ -12,10 +12,16 @@ export interface Answer<T> { body: T; /** No signal: this is what the device had
 
 const THINGS = '/api/things';
 
+/** What of each path lies in this device's store already. */
+const stored = new Map<string, unknown>();
+
 async function read(path: string): Promise<Answer<unknown>> {
   try {
-    const body = await ask(path === THINGS ? `${THINGS}?device=${await deviceId()}` : path);
-    await keep(path, body);
+    const body = await askAgain(path === THINGS ? `${THINGS}?device=${await deviceId()}` : path);
+    if (stored.get(path) !== body) {
+      await keep(path, body);
+      stored.set(path, body);
+    }
     return { body };
   } catch (error) {
     if (!(error instanceof NoSignal)) throw error;
@@ -155,7 +161,7 @@ function subscribe(listener: () => void): () => void {
 export function useNow(step = 1000): number {
   const { served } = useThings();
   const own = useSyncExternalStore(subscribe, () => Math.floor(seconds / step) * step);
-  return served?.simulated ? served.now : own;
+  return served?.simulated ? (served.now ?? own) : own;
 }
 
 /** Today, as a civil date in UTC: for ages of notes, never for a limit. */

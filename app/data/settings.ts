@@ -1,3 +1,4 @@
+import { useMemo } from 'react';
 import useSWR, { mutate } from 'swr';
 import * as z from 'zod';
 import type { UnitSystem } from '@escale/core/units';
@@ -25,5 +26,6 @@ export async function setSettings(next: Partial<Settings>): Promise<void> {
 
 /** Who reads this screen: the units of this device, the zone of the water. */
 export function useReader(zone: string): { units: UnitSystem; zone: string; locale: string } {
-  return { units: useSettings().units, zone, locale: 'en-GB' };
+  const { units } = useSettings();
+  return useMemo(() => ({ units, zone, locale: 'en-GB' }), [units, zone]);
 }

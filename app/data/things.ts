@@ -8,7 +8,7 @@ export interface Held<T extends ThingType = ThingType> { id: string; type: T; ve
 export type Deed = { kind: 'create'; doc: Record<string, unknown> } | { kind: 'patch'; patch: Patch[] } | { kind: 'remove' } | { kind: 'restore' };
 export interface Command { id: string; device: string; type: ThingType; thing: string; baseVersion: number; /** Version of such documents when it was written. */ schema: number; deed: Deed }
 
-export interface ThingsAnswer { now: number; simulated: boolean; /** Ids of this device's commands that the answer holds. */ done: string[]; things: Held[] }
+export interface ThingsAnswer { /** Where the server keeps a simulated time. */ now?: number; simulated: boolean; /** Ids of this device's commands that the answer holds. */ done: string[]; things: Held[] }
 
 /** What came from the server or from this device's store passes its schema once; a document that does not is left out and counted. */
 export function readThings(body: unknown): ThingsAnswer & { unreadable: number } {
@@ -17,7 +17,7 @@ export function readThings(body: unknown): ThingsAnswer & { unreadable: number }
     const read = THINGS[held.type]?.safeParse(grown(held));
     return read?.success ? [{ ...held, doc: read.data } as Held] : [];
   });
-  return { now, simulated, done, things: good, unreadable: things.length - good.length };
+  return { ...(now === undefined ? {} : { now }), simulated, done, things: good, unreadable: things.length - good.length };
 }
 
 /** A kept answer may be older than the program that reads it, or newer: then the document is not readable here. */

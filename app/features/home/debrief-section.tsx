@@ -4,14 +4,16 @@ import { civilDate } from '@escale/core/earth';
 import type { Debrief } from '@escale/core/model';
 import { Button } from '../../ui/button';
 import { T } from '../../ui/text';
-import { useKind } from '../../data/hooks';
+import { useKind, useNow } from '../../data/hooks';
+import { MS } from '@escale/core/units';
 import { change, create, newId } from '../../data/send';
 import { ThingForm } from '../forms/thing-form';
 import { useTrip } from '../trip/use-trip';
 
 /** What was forgotten and what broke. What stands here comes back, first, on the next packing list. */
 export function DebriefSection() {
-  const { trip, now, reader } = useTrip();
+  const { trip, reader } = useTrip();
+  const now = useNow(MS.minute);
   const held = useKind('debrief').find((d) => d.doc.trip === trip.id);
   const [begun, setBegun] = useState(false);
   const begin = () => {

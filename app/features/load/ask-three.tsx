@@ -1,9 +1,10 @@
-import { useEffect, useMemo, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { afloat, bearing, emptyWeight, floaters, holesOf, leak, leaning, shutHull, spaceOf, swamped, type Body, type Hole, type Hull, type Leak, type Outcome, type Swamped, FLOODING, FLOTATION } from '@escale/core/boat';
+import { afloat, bearing, emptyWeight, floaters, holesOf, leaning, shutHull, swamped, type Body, type Leak, type Outcome, type Swamped, FLOODING, FLOTATION } from '@escale/core/boat';
 import type { Boat } from '@escale/core/model';
 import { render } from '@escale/core/say';
 import { format, MINUTE, spanText } from '@escale/core/units';
+import { useJob } from '../../data/jobs';
 import { Choice } from '../../ui/choice';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
@@ -97,7 +98,12 @@ function Leaks({ boat, now: { hull, lie, density } }: { boat: Boat; now: Lie }) 
   const [by, setBy] = useState('none');
   const [sea, setSea] = useState(FLOODING.wash.usual);
   const holes = useMemo(() => holesOf(boat, hull), [boat, hull]);
-  const found = useLeaks(boat, hull, holes, lie.weight, density, by, sea);
+  const { weight } = lie;
+  const job = useMemo(() => {
+    const relief = { pump: PUMPED.has(by) ? FLOODING.pump.rated : 0, bailers: BAILED.has(by) ? 1 : 0 };
+    return { boat, weight, density, relief, sea };
+  }, [boat, weight, density, by, sea]);
+  const { parts: found, failed } = useJob('leaks', job);
   const seas = FLOODING.wash.seas.map((height) => ({ value: String(height), label: height === 0 ? 'Flat' : format(height, 'height', reader.units) }));
   if (holes.length === 0) return <T as="soft">No openings are on her page yet: plug, bungs, hatches, scuppers. Add them there.</T>;
   return (
@@ -109,7 +115,7 @@ function Leaks({ boat, now: { hull, lie, density } }: { boat: Boat; now: Lie }) 
       <View role="list" aria-label="She leaks">
         {holes.map((hole, i) => (
           <Answer
-            key={`${hole.name} ${i}`} title={`${hole.name} open`} word={found[i] ? leakWord(found[i]) : '…'}
+            key={`${hole.name} ${i}`} title={`${hole.name} open`} word={found[i] ? leakWord(found[i]) : failed ? 'could not be reckoned' : '…'}
             lines={found[i] ? leakLines(found[i], hole.guessed, boat, (q) => format(q, 'volume', reader.units)) : []}
           />
         ))}
@@ -119,25 +125,7 @@ function Leaks({ boat, now: { hull, lie, density } }: { boat: Boat; now: Lie }) 
   );
 }
 
-/** One opening after the other, each in a turn of its own, so that the page stays quick under the hand. */
-function useLeaks(boat: Boat, hull: Hull, holes: Hole[], weight: Lie['lie']['weight'], density: number, by: string, sea: number): (Leak | undefined)[] {
-  const job = useMemo(() => ({ boat, hull, holes, weight, density, by, sea }), [boat, hull, holes, weight, density, by, sea]);
-  const [held, setHeld] = useState<{ job: object; found: Leak[] }>();
-  useEffect(() => {
-    const relief = { pump: job.by === 'pump' || job.by === 'both' ? FLOODING.pump.rated : 0, bailers: job.by === 'bail' || job.by === 'both' ? 1 : 0 };
-    const found: Leak[] = [];
-    const next = (): ReturnType<typeof setTimeout> => setTimeout(() => {
-      if (found.length === job.holes.length) return;
-      const hole = job.holes[found.length];
-      found.push(leak({ hull: job.hull, hole, space: spaceOf(job.boat, job.hull, hole), weight: job.weight, density: job.density, relief, sea: job.sea }));
-      setHeld({ job, found: [...found] });
-      timer = next();
-    }, 0);
-    let timer = next();
-    return () => clearTimeout(timer);
-  }, [job]);
-  return held?.job === job ? held.found : [];
-}
+const PUMPED: ReadonlySet<string> = new Set(['pump', 'both']), BAILED: ReadonlySet<string> = new Set(['bail', 'both']);
 
 export const leakWord = ({ swamped: at, end, inflow }: Leak) => (inflow <= 0 ? 'stays over the water' : at === undefined ? 'not swamped in six hours' : `${at < MINUTE ? 'under a minute' : spanText(at)} to ${end === 'capsized' ? 'capsize' : 'swamped'}`);
 function leakLines({ inflow, third, atThird, aboard, swamped: at }: Leak, guessed: boolean, boat: Boat, volume: (q: number) => string): string[] {

@@ -3,6 +3,7 @@ import { View } from 'react-native';
 import { clock, dayOf } from '@escale/core/say';
 import { lastLook, packGroups, packList } from '@escale/core/kit';
 import { MS } from '@escale/core/units';
+import { useNow } from '../../data/hooks';
 import { Choice, Tick } from '../../ui/choice';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
@@ -53,7 +54,8 @@ function Backwards() {
 
 /** Ticks are shared between the phones of a household; the latest word on each thing holds. */
 function Packing() {
-  const { trip, prepared, assessment, shed, ticks, now } = useTrip();
+  const { trip, prepared, assessment, shed, ticks } = useTrip();
+  const now = useNow(MS.minute);
   const { kit } = prepared.match(assessment.leave);
   const wornBy = new Map([...kit.jackets.fits].map(([person, fit]) => [fit.piece.item.id, person]));
   const entries = packList(kit.pieces, assessment.requirements, shed.debriefs.filter((d) => d.trip !== trip.id), wornBy);
@@ -76,7 +78,8 @@ function Packing() {
 
 /** At most ten things that sink or kill, at the boat, after everything else. */
 function LastLook() {
-  const { trip, prepared, assessment, ticks, now } = useTrip();
+  const { trip, prepared, assessment, ticks } = useTrip();
+  const now = useNow(MS.minute);
   const { facts } = prepared.match(assessment.leave).world;
   const has = new Set([['motor', 'boat.motor'], ['combustion', 'boat.combustion'], ['manual', 'boat.manual'], ['dark', 'day.dark']].flatMap(([word, fact]) => (facts[fact] === false ? [] : [word])));
   const looks = lastLook(has);

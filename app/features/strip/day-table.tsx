@@ -1,6 +1,6 @@
 import { View } from 'react-native';
 import type { Schedule } from '@escale/core/model';
-import { clock, dayOf, type Reader } from '@escale/core/say';
+import { clock, dayOf, phrase, render, type Reader } from '@escale/core/say';
 import type { Departure, Strip } from '@escale/core/trip';
 import { format, MS } from '@escale/core/units';
 import { T } from '../../ui/text';
@@ -9,6 +9,12 @@ import { LEVEL_WORD } from '../trip/finding-card';
 
 const SKY = { night: 'Night', twilight: 'Twilight', day: 'Day' } as const;
 const EVERY = 2 * MS.hour;
+
+/** How grave it is to leave then, and the first thing that makes it so. */
+function leavingWords({ worst, reason }: Departure, reader: Reader): string {
+  const level = LEVEL_WORD[worst];
+  return worst === 'ready' || !reason ? level : render(phrase('strip.leaving', { level, why: reason.title }), reader);
+}
 
 /** The day strip for people who prefer to read, and for readers of screens. */
 export function DayTable({ strip, schedule, departures, reader, name }: { strip: Strip; schedule: Schedule | undefined; departures: Departure[]; reader: Reader; name: (place: string) => string }) {
@@ -28,7 +34,7 @@ export function DayTable({ strip, schedule, departures, reader, name }: { strip:
         <View role="row" style={{ flexDirection: 'row', borderBottomWidth: 2, borderColor: p.ink }}>{['Time', 'Light', 'Tide', 'Wind, gust', 'Leaving then'].map((head) => <View key={head} role="columnheader" style={cell}><T as="label">{head}</T></View>)}</View>
         {hours.map((t) => {
           const sky = strip.sky.find((s) => t >= s.from && t < s.until), tide = near(strip.tide, t), wind = near(strip.wind, t), leaving = departures.find((d) => Math.abs(d.leave - t) < EVERY / 8);
-          const cells = [at(t), sky ? SKY[sky.sky] : '', tide ? format(tide.height, 'height', reader.units) : '', wind ? `${format(wind.wind, 'speed', reader.units)}, ${format(wind.gust, 'speed', reader.units)} from ${Math.round(wind.from)}°` : '', leaving ? LEVEL_WORD[leaving.worst] : ''];
+          const cells = [at(t), sky ? SKY[sky.sky] : '', tide ? format(tide.height, 'height', reader.units) : '', wind ? `${format(wind.wind, 'speed', reader.units)}, ${format(wind.gust, 'speed', reader.units)} from ${Math.round(wind.from)}°` : '', leaving ? leavingWords(leaving, reader) : ''];
           return <View key={t} role="row" style={{ flexDirection: 'row', borderBottomWidth: 1, borderColor: p.line }}>{cells.map((text, i) => <View key={i} role="cell" style={cell}><T as="small">{text}</T></View>)}</View>;
         })}
       </View>

@@ -3,7 +3,7 @@ import { View } from 'react-native';
 import { Link, Slot, useLocalSearchParams, usePathname, useRouter } from 'expo-router';
 import { civilDate, wallTime } from '@escale/core/earth';
 import { dayOf, clock } from '@escale/core/say';
-import { stripOf } from '@escale/core/trip';
+import { stripOf, type Departure } from '@escale/core/trip';
 import { MS, spanText } from '@escale/core/units';
 import { Button } from '../../ui/button';
 import { Logo } from '../../ui/logo';
@@ -12,7 +12,8 @@ import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
 import { FONT } from '../../ui/tokens';
 import { change } from '../../data/send';
-import { useSweep } from '../../data/sweeper';
+import { useNow } from '../../data/hooks';
+import { useJob } from '../../data/jobs';
 import { DayStrip } from '../strip/day-strip';
 import { DayTable } from '../strip/day-table';
 import { PHASES, PHASE_TITLE } from './sections';
@@ -59,11 +60,12 @@ function Framed({ view }: { view: TripView }) {
 
 function Header({ view: { trip, shed, reader, assessment, input } }: { view: TripView }) {
   const wide = useWide();
+  const now = useNow(MS.minute);
   const boat = shed.boats.find((b) => b.id === trip.boat), water = shed.waters.find((w) => w.id === trip.water);
   const crew = trip.crew.length === 1 ? 'alone' : trip.crew.length > 1 ? `${trip.crew.length} aboard` : undefined;
   const invented = input.conditions.forecast?.invented === true;
   const issued = input.conditions.forecast?.issuedAt;
-  const age = issued === undefined ? undefined : (input.now - Date.parse(issued)) / MS.second;
+  const age = issued === undefined ? undefined : (now - Date.parse(issued)) / MS.second;
   return (
     <View role="banner" style={{ flexDirection: 'row', alignItems: 'center', gap: 10, paddingHorizontal: wide ? 24 : 12, paddingTop: 8, paddingBottom: 6 }}>
       {wide ? null : <Logo />}
@@ -76,6 +78,10 @@ function Header({ view: { trip, shed, reader, assessment, input } }: { view: Tri
   );
 }
 
+/** How long an edit must rest before its day is swept, ms. */
+const REST = 250;
+const NONE: Departure[] = [];
+
 function Strip({ view, axis, folded, onMove }: { view: TripView; axis: { from: number; until: number }; folded: boolean; onMove: (leave: number | undefined) => void }) {
   const { input, held, reader, shed, assessment } = view;
   const p = usePalette();
@@ -83,7 +89,8 @@ function Strip({ view, axis, folded, onMove }: { view: TripView; axis: { from: n
   const { trip, conditions, now } = input;
   const strip = useMemo(() => stripOf({ trip, shed, conditions }, axis), [trip, shed, conditions, axis]);
   const job = useMemo(() => ({ input: { trip, shed, conditions, now }, from: axis.from, until: axis.until, step: 20 * MS.minute }), [trip, shed, conditions, now, axis]);
-  const departures = useSweep(job);
+  const swept = useJob('sweep', job, REST);
+  const departures = swept.parts.at(-1) ?? NONE;
   const leaveAt = useCallback((leave: number) => {
     onMove(undefined);
     const next = { date: civilDate(leave, reader.zone), time: wallTime(leave, reader.zone) };

@@ -1,8 +1,8 @@
-import { createContext, useContext, useMemo } from 'react';
+import { createContext, useContext, useEffect, useMemo, useState } from 'react';
 import { isOpen } from '@escale/core/floatplan';
 import type { Assessment, PlanView, Shed, Trip } from '@escale/core/model';
 import type { Reader } from '@escale/core/say';
-import { prepare, stripAxis, type AssessInput, type Prepared } from '@escale/core/trip';
+import { changesAt, prepare, stripAxis, type AssessInput, type Prepared } from '@escale/core/trip';
 import { useConditions, useKind, useNow, usePlans, useThings, useTicks } from '../../data/hooks';
 import { useReader } from '../../data/settings';
 import type { Held } from '../../data/things';
@@ -25,10 +25,9 @@ export interface TripView {
   ticks: ReadonlyMap<string, number>;
   /** The day strip's axis; it stands still while the departure is dragged. */
   axis?: { from: number; until: number };
-  now: number;
 }
 
-/** Core is told the time by the minute: nothing in it changes faster. */
+/** Nothing that core says of a trip changes faster. */
 const MINUTE = 60_000;
 
 export function useTripView(id: string): TripView | 'loading' | 'gone' {
@@ -39,20 +38,31 @@ export function useTripView(id: string): TripView | 'loading' | 'gone' {
   const plans = usePlans();
   const ticks = useTicks(packListOf(id));
   const now = useNow(MINUTE);
+  const [asOf, setAsOf] = useState(now);
   const plan = useMemo(() => plans?.filter((p) => p.trip === id).sort((a, b) => Number(isOpen(b.state)) - Number(isOpen(a.state)) || b.times.leave - a.times.leave)[0], [plans, id]);
   const water = shed.waters.find((w) => w.id === trip?.water);
   const reader = useReader(water?.zone ?? 'UTC');
 
   const input = useMemo<AssessInput | undefined>(
-    () => trip && { trip, shed, conditions: conditions ?? {}, packs: packsOn(water, shed), catalogue: CATALOGUE, now, ticks, ...(plan ? { plan } : {}) },
-    [trip, shed, conditions, water, now, ticks, plan],
+    () => trip && { trip, shed, conditions: conditions ?? {}, packs: packsOn(water, shed), catalogue: CATALOGUE, now: asOf, ticks, ...(plan ? { plan } : {}) },
+    [trip, shed, conditions, water, asOf, ticks, plan],
   );
   const prepared = useMemo(() => input && prepare(input), [input]);
   const assessment = useMemo(() => prepared?.whole(), [prepared]);
   const axis = useMemo(() => input && assessment && stripAxis(input, assessment), [input, assessment]);
 
-  if (!held || !trip || !input || !prepared || !assessment) return ready || error ? 'gone' : 'loading';
-  return { held, trip, shed, input, prepared, assessment, reader, ticks, now, ...(plan ? { plan } : {}), ...(axis ? { axis } : {}) };
+  // Core is told the time again when going on would change what it says: an idle page reckons nothing.
+  const until = input && assessment ? changesAt(input, assessment.leave) : Infinity;
+  useEffect(() => {
+    if (now >= until || now < asOf) setAsOf(now);
+  }, [now, until, asOf]);
+
+  const view = useMemo<TripView | undefined>(() => {
+    if (!held || !trip || !input || !prepared || !assessment) return undefined;
+    const more = { ...(plan ? { plan } : {}), ...(axis ? { axis } : {}) };
+    return { held, trip, shed, input, prepared, assessment, reader, ticks, ...more };
+  }, [held, trip, shed, input, prepared, assessment, reader, ticks, plan, axis]);
+  return view ?? (ready || error ? 'gone' : 'loading');
 }
 
 export const TripContext = createContext<TripView | undefined>(undefined);

@@ -16,10 +16,12 @@ import {
   scheduleOf,
 } from '../passage';
 import { contentHash, crewFindings, type World } from '../rules';
+import { MS } from '../units';
 import { inOrder, sure, type Figures } from '../verdict';
-import { densityOf, waterFindings, worstWithin } from '../water';
+import { densityOf, oldFrom, waterFindings, worstWithin } from '../water';
 import { contextOf, type AssessInput, type Context } from './context';
 import { missingFindings } from './findings';
+import { TRIP } from './limits';
 import { daysOf, matchParty, partiesOf, partyFindings } from './parties';
 
 export const CORE_VERSION = '0.1.0';
@@ -160,6 +162,19 @@ function homeByOf({ trip, zone }: Context): number | undefined {
   const by = wallToInstant(trip.homeBy <= time ? plusDays(date, 1) : date, trip.homeBy, zone);
   return 'gap' in by ? undefined : by.at;
 }
+
+/**
+ * The next instant at which the same input says something else because time went by: leaving is past, a forecast has grown
+ * old or is told to be older. Until then nothing has to be reckoned anew. @returns epoch ms, after `now`; Infinity: never
+ */
+export function changesAt({ now, conditions }: AssessInput, leave: number | undefined): number {
+  const issued = conditions.forecast && Date.parse(conditions.forecast.issuedAt);
+  const ages = issued === undefined ? Infinity : Math.max(oldFrom(issued), now + RETOLD);
+  const passes = leave !== undefined && leave >= now ? leave + 1 : Infinity;
+  return Math.min(ages, passes);
+}
+/** How old a forecast is, is told anew so often. */
+const RETOLD = TRIP.limit('age-retold') * MS.second;
 
 /** `prepare()` and the departure the trip names, in a row. Budget 5 ms for a day trip. */
 export function assess(input: AssessInput): Assessment {

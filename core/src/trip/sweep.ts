@@ -18,13 +18,44 @@ export interface Departure {
  * with the hour: what is wrong at every hour would hide every difference, and the row would show the kit instead of the hours.
  * @param from, until epoch ms
  */
-export function sweep(input: AssessInput, from: number, until: number, step = 10 * MS.minute): Departure[] {
+export function sweep(input: AssessInput, from: number, until: number, step = STEP): Departure[] {
+  const steps = sweepSteps(input, from, until, step);
+  let next = steps.next();
+  while (!next.done) next = steps.next();
+  return next.value;
+}
+const STEP = 10 * MS.minute;
+
+/** How far a piece of long work is. */
+export interface Progress {
+  done: number;
+  of: number;
+}
+
+/** The same, one departure a step, so that it can be shown where it is and stopped. The row itself comes at the end. */
+export function* sweepSteps(
+  input: AssessInput,
+  from: number,
+  until: number,
+  step = STEP,
+): Generator<Progress, Departure[]> {
   const prepared = prepare(input);
-  const rows: { leave: number; found: Map<string, Finding> }[] = [];
+  const of = Math.max(0, Math.floor((until - from) / step) + 1);
+  const rows: Row[] = [];
   for (let leave = from; leave <= until; leave += step) {
     const varying = prepared.at(leave).findings.filter((f) => f.varies === 'hour');
     rows.push({ leave, found: new Map(varying.map((f) => [f.id, f])) });
+    yield { done: rows.length, of };
   }
+  return departuresOf(rows);
+}
+
+interface Row {
+  leave: number;
+  found: Map<string, Finding>;
+}
+
+function departuresOf(rows: Row[]): Departure[] {
   const always = (found: Finding) =>
     found.level !== worstLevel([]) && rows.every((row) => row.found.get(found.id)?.level === found.level);
   const constant = new Set([...(rows[0]?.found.values() ?? [])].filter(always).map((f) => f.id));

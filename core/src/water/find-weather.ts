@@ -150,6 +150,9 @@ function skyFindings({ trip, forecast }: OnWater, { thunder, dimmest, whole }: W
   return found;
 }
 
+/** From when on a forecast issued at an instant is old, epoch ms. */
+export const oldFrom = (issued: number) => issued + WATER.at('day/forecast-age', 'old') * MS.second;
+
 /** Is a visibility, metres, so poor that lights count as by night? Not known is no answer. */
 export const isPoor = (visibility: number | undefined): visibility is number =>
   visibility !== undefined && visibility < WATER.at('day/fog', 'poor');

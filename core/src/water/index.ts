@@ -6,4 +6,4 @@ export * from './density';
 export * from './tide';
 export * from './weather';
 export { waterFindings, type OnWater } from './findings';
-export { isPoor } from './find-weather';
+export { isPoor, oldFrom } from './find-weather';

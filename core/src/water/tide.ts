@@ -23,9 +23,14 @@ const SAMPLE = 6 * MS.minute;
 /** A station is predicted one stretch at a time and the stretch is kept. */
 const STRETCH = 2 * MS.day;
 
+/** Tides by station: a document is never changed in place, so a predictor is made once for each and keeps its stretches. */
+const known = new WeakMap<TideStation, Tide>();
+
 /** The tide of a station, from harmonic constants by library or from typed high and low waters by cosine. */
 export function tideOf(station: TideStation): Tide {
-  return station.kind === 'constants' ? harmonic(station) : typed(station);
+  let tide = known.get(station);
+  if (!tide) known.set(station, (tide = station.kind === 'constants' ? harmonic(station) : typed(station)));
+  return tide;
 }
 
 function harmonic(station: Extract<TideStation, { kind: 'constants' }>): Tide {

@@ -32,8 +32,17 @@ export const MOST_APART = WATER.limit('hours-apart') * MS.second;
 export const leansOnForecast = (forecast: SortedForecast | undefined, said: Phrase): Phrase =>
   forecast?.invented ? phrase('weather.invented', { said }) : said;
 
-/** Undefined for a forecast without hours. */
+/** Forecasts by document: sorted once for each. */
+const sorted = new WeakMap<Forecast, { found: SortedForecast | undefined }>();
+
+/** A forecast ready to be asked; undefined for one without hours. */
 export function sortForecast(forecast: Forecast): SortedForecast | undefined {
+  let known = sorted.get(forecast);
+  if (!known) sorted.set(forecast, (known = { found: sort(forecast) }));
+  return known.found;
+}
+
+function sort(forecast: Forecast): SortedForecast | undefined {
   const hours = forecast.hours.map((h) => ({ ...h, ms: Date.parse(h.at) })).sort((a, b) => a.ms - b.ms);
   const first = hours[0],
     last = hours.at(-1);

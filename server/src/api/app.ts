@@ -12,6 +12,7 @@ import { openApi } from './openapi';
 import { plans } from './plans';
 import { notFound, onError, parse, Problem } from './problem';
 import { things } from './things';
+import { unchanged } from './unchanged';
 
 const LOOPBACK = /^(localhost|127\.0\.0\.1|\[::1\])(:\d+)?$/;
 
@@ -49,6 +50,7 @@ export function httpApp(services: Services, { kick, appFolder }: { kick: () => P
     res.set('Cache-Control', 'no-store');
     next();
   });
+  api.use(unchanged);
   api.use(writesAreJson);
   api.use(exchange(services));
   api.use(express.json({ limit: '1mb' }));

@@ -44,7 +44,9 @@ export function things({ db, clock, household }: Services): Router {
     const by = Id.safeParse(req.query.device);
     const done = by.success ? await db.select({ id: command.id }).from(command).where(and(eq(command.household, household), eq(command.device, by.data))).orderBy(desc(command.at), desc(command.id)).limit(TOLD) : [];
     const rows = await db.select().from(thing).where(and(eq(thing.household, household), isNull(thing.deletedAt))).orderBy(asc(thing.createdAt), asc(thing.id));
-    res.json({ now: clock.now(), simulated: clock.set !== undefined, done: done.map((c) => c.id), things: rows.map(shown) });
+    // The time only where it is a simulated one: what has not changed then has not changed.
+    const simulated = clock.set !== undefined;
+    res.json({ ...(simulated ? { now: clock.now() } : {}), simulated, done: done.map((c) => c.id), things: rows.map(shown) });
   });
 
   routes.post('/commands', async (req, res) => {

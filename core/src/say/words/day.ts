@@ -91,6 +91,7 @@ export const DAY_WORDS = {
   'at.tide-height': 'height of tide',
   'at.air': 'air temperature',
   'at.water': 'water temperature',
+  'strip.leaving': '{level}: {why}',
   'weather.invented': '{said} (Invented weather, for show.)',
   'weather.show': 'The weather is invented by a stand-in: it settles nothing.',
   'wind.over.title': 'More wind than you set',

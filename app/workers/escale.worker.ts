@@ -1,0 +1,4 @@
+import { expose } from 'comlink';
+import { run } from './run';
+
+expose({ run });

@@ -1,0 +1,66 @@
+import { holesOf, hullOf, leak, spaceOf, type Leak, type Relief } from '@escale/core/boat';
+import type { Weight } from '@escale/core/boat';
+import { CATALOGUE } from '@escale/core/kit';
+import type { Boat } from '@escale/core/model';
+import { packsOn } from '@escale/core/rules';
+import { sweepSteps, type AssessInput, type Departure, type Progress } from '@escale/core/trip';
+
+/** A piece of what a job gives, and how far it is. */
+export interface Piece<P> extends Progress {
+  part?: P;
+}
+/** Long work, a step at a time. Its input was validated before it was posted: no validator comes along. */
+type Work<P> = Generator<Piece<P>, void>;
+
+/** Packs and catalogue ship with the worker itself. */
+export interface SweepJob {
+  input: Pick<AssessInput, 'trip' | 'shed' | 'conditions' | 'now'>;
+  from: number;
+  until: number;
+  step: number;
+}
+
+export interface LeaksJob {
+  boat: Boat;
+  /** Everything that weighs, once. */
+  weight: Weight;
+  /** kg/m³ */
+  density: number;
+  relief: Relief;
+  /** Significant height of the waves, metres. */
+  sea: number;
+}
+
+/** The jobs, by name: what is posted and what comes back piece by piece. */
+export interface Jobs {
+  /** The worst of each departure of a day: progress as it goes, the whole row at the end. */
+  sweep: { input: SweepJob; part: Departure[] };
+  /** One leak through each opening of a boat, in their order. */
+  leaks: { input: LeaksJob; part: Leak };
+}
+export type JobName = keyof Jobs;
+
+export const JOBS: { [N in JobName]: (input: Jobs[N]['input']) => Work<Jobs[N]['part']> } = {
+  *sweep({ input, from, until, step }) {
+    const water = input.shed.waters.find((w) => w.id === input.trip.water);
+    const whole = { ...input, packs: packsOn(water, input.shed), catalogue: CATALOGUE };
+    const steps = sweepSteps(whole, from, until, step);
+    let next = steps.next();
+    let at: Progress = { done: 0, of: 0 };
+    while (!next.done) {
+      at = next.value;
+      yield at;
+      next = steps.next();
+    }
+    yield { ...at, part: next.value };
+  },
+  *leaks({ boat, weight, density, relief, sea }) {
+    const hull = hullOf(boat);
+    if (!hull) return;
+    const holes = holesOf(boat, hull);
+    for (const [i, hole] of holes.entries()) {
+      const part = leak({ hull, hole, space: spaceOf(boat, hull, hole), weight, density, relief, sea });
+      yield { done: i + 1, of: holes.length, part };
+    }
+  },
+};

@@ -1,4 +1,0 @@
-import { expose } from 'comlink';
-import { sweepJob } from './sweep-job';
-
-expose({ sweepJob });
