@@ -6,6 +6,7 @@ import { THINGS, type Mend } from '@escale/core/model';
 import { assess } from '@escale/core/trip';
 import { fresh, type fakeServer, NOW, TRIP } from '../test/world';
 import { SECTIONS } from '../features/trip/sections';
+import { askAgain } from './api';
 import { outbox } from './store';
 import { change, create, flush, giveUp, insist, newId, remove, settle, tick } from './send';
 import { heldOf, inverseOf, overlay, readThings, withBasis, type Held, type ThingsAnswer } from './things';
@@ -157,5 +158,23 @@ describe('what this device kept from before an update', () => {
     const waiting = { key: 1, id: body.id, path: '/api/commands', body, said: 'a pack', madeAt: '2026-05-11T15:00:00Z' };
     const seen = overlay({ things: [], done: [] }, [waiting]);
     expect(seen.map(weights)).toEqual([['fix', 'know', undefined]]);
+  });
+});
+
+describe('reading again', () => {
+  test('what has not changed is the very object of before: nothing is parsed or reckoned anew', async () => {
+    const asked: (string | undefined)[] = [];
+    let body = '{"a":1}', mark = 'W/"1"';
+    globalThis.fetch = ((_path: string, init?: { headers?: Record<string, string> }) => {
+      const known = init?.headers?.['If-None-Match'];
+      asked.push(known);
+      const same = known === mark;
+      return Promise.resolve({ ok: !same, status: same ? 304 : 200, headers: new Headers({ ETag: mark }), text: () => Promise.resolve(same ? '' : body) });
+    }) as unknown as typeof fetch;
+    const first = await askAgain('/api/x');
+    expect(await askAgain('/api/x')).toBe(first);
+    [body, mark] = ['{"a":2}', 'W/"2"'];
+    expect(await askAgain('/api/x')).toEqual({ a: 2 });
+    expect(asked).toEqual([undefined, 'W/"1"', 'W/"1"']);
   });
 });

@@ -38,6 +38,7 @@ describe('one worker, one protocol', () => {
     // Under another input nothing of the old one is shown.
     rerender({ of: { ...leaks, sea: 0 } });
     expect(result.current.parts).toEqual([]);
+    await waitFor(() => expect(result.current.parts).toHaveLength(boat.openings.length));
   });
   test('a job that throws is told where its answer would stand', async () => {
     const silent = jest.spyOn(console, 'error').mockImplementation(() => undefined);

@@ -52,7 +52,7 @@ export function fakeServer() {
     if (!server.up) return Promise.reject(new TypeError('no signal'));
     const refuse = init?.body === undefined ? undefined : server.refuse;
     const body = JSON.stringify(refuse ?? answer(path, init?.body === undefined ? undefined : JSON.parse(init.body)));
-    return Promise.resolve({ ok: !refuse, status: refuse?.status ?? 200, text: () => Promise.resolve(body) });
+    return Promise.resolve({ ok: !refuse, status: refuse?.status ?? 200, headers: new Headers(), text: () => Promise.resolve(body) });
   }) as unknown as typeof fetch;
   return server;
 }

@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, beforeEach, describe, expect, test } from '@jest/globals';
-import { makeWorld, uuid, TRIP, WHISTLE, type World } from '../../test/world';
+import { makeWorld, NOW, uuid, TRIP, WHISTLE, type World } from '../../test/world';
 
 let world: World;
 beforeAll(async () => { world = await makeWorld(); });
@@ -120,4 +120,27 @@ test('the forecast is the same for the same seed, place and hour, and says what 
   expect(await world.get(`/api/conditions/${TRIP}`)).toEqual(one);
   expect(one.forecast.source).toContain('stand-in');
   expect(one.forecast.hours.length).toBeGreaterThan(48);
+});
+
+describe('what has not changed is not sent again', () => {
+  const ask = (mark?: string) => {
+    const request = world.http.get('/api/things').set('Host', 'localhost:4280').set('Cache-Control', 'no-cache');
+    return mark === undefined ? request : request.set('If-None-Match', mark);
+  };
+  test('whoever names the mark is told that it holds, until something is written', async () => {
+    world.set(NOW);
+    const first = await ask();
+    const mark = first.headers.etag;
+    expect([first.status, typeof mark]).toEqual([200, 'string']);
+    const again = await ask(mark);
+    expect([again.status, again.text]).toEqual([304, '']);
+    await world.command(TRIP, 'trip', 1, { kind: 'patch', patch: [{ op: 'set', pointer: '/title', value: 'Other' }] });
+    const then = await ask(mark);
+    expect([then.status, then.headers.etag === mark]).toEqual([200, false]);
+  });
+  test('a refusal carries no mark, a write is never answered from one', async () => {
+    const missing = await world.http.get('/api/conditions/x').set('Host', 'localhost:4280').set('If-None-Match', 'W/"x"');
+    expect(missing.status).toBe(422);
+    expect((await world.post('/api/plans', {})).status).toBe(422);
+  });
 });
