@@ -6,7 +6,39 @@ import { AxeBuilder } from '@axe-core/playwright';
 import { expect, test, TRIP, TRIP_ID } from './server';
 
 const BOAT = '/shed/boat/01890000-0000-7000-8000-000000000005';
-const ROUTES = ['/trips', `${TRIP}/plan`, `${TRIP}/plan/boat`, `${TRIP}/plan/water`, `${TRIP}/plan/day`, `${TRIP}/pack`, `${TRIP}/pack/kit`, `${TRIP}/pack/load`, `${TRIP}/pack/ready`, `${TRIP}/pack/float-plan`, `${TRIP}/go`, `${TRIP}/go/launch`, `${TRIP}/go/under-way`, `${TRIP}/go/trouble`, `${TRIP}/home/close`, `${TRIP}/home/debrief`, `${TRIP}/findings`, `${TRIP}/run/hand-launch`, `${TRIP}/check`, '/shed', BOAT, '/shed/gear/new', '/shed/packs', '/shed/packs/us-federal', '/shed/round?by=2026-05-12', '/shed/boat/new', '/shed/card?boat=01890000-0000-7000-8000-000000000007', '/shed/handover?boat=01890000-0000-7000-8000-000000000006', '/shed/table', '/practice', '/watch'];
+const ROUTES = [
+  '/trips',
+  `${TRIP}/plan`,
+  `${TRIP}/plan/boat`,
+  `${TRIP}/plan/water`,
+  `${TRIP}/plan/day`,
+  `${TRIP}/pack`,
+  `${TRIP}/pack/kit`,
+  `${TRIP}/pack/load`,
+  `${TRIP}/pack/ready`,
+  `${TRIP}/pack/float-plan`,
+  `${TRIP}/go`,
+  `${TRIP}/go/launch`,
+  `${TRIP}/go/under-way`,
+  `${TRIP}/go/trouble`,
+  `${TRIP}/home/close`,
+  `${TRIP}/home/debrief`,
+  `${TRIP}/findings`,
+  `${TRIP}/run/hand-launch`,
+  `${TRIP}/check`,
+  '/shed',
+  BOAT,
+  '/shed/gear/new',
+  '/shed/packs',
+  '/shed/packs/us-federal',
+  '/shed/round?by=2026-05-12',
+  '/shed/boat/new',
+  '/shed/card?boat=01890000-0000-7000-8000-000000000007',
+  '/shed/handover?boat=01890000-0000-7000-8000-000000000006',
+  '/shed/table',
+  '/practice',
+  '/watch',
+];
 
 test.beforeAll(async ({ server }) => server.renew());
 
@@ -20,8 +52,13 @@ for (const theme of ['Day', 'Night', 'Sun']) {
       await page.goto(server.base + route);
       await expect(page.getByRole('main').first()).toBeVisible();
       await expect(page.getByText('One moment')).toHaveCount(0);
-      const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']).analyze();
-      for (const v of violations) wrong.push(`${route} ${v.id}: ${v.nodes[0].target.join(' ')} ${v.nodes[0].failureSummary?.split('\n')[1] ?? ''}`);
+      const { violations } = await new AxeBuilder({ page })
+        .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'])
+        .analyze();
+      for (const v of violations)
+        wrong.push(
+          `${route} ${v.id}: ${v.nodes[0].target.join(' ')} ${v.nodes[0].failureSummary?.split('\n')[1] ?? ''}`,
+        );
     }
     expect(wrong).toEqual([]);
   });
@@ -48,12 +85,18 @@ test('by keyboard alone: skip to a trip, mend, and read why', async ({ go, page 
   await expect(page).toHaveURL(/contact\/new$/);
 });
 
-test('at 1280 nothing breaks: sections, the section and its findings stand side by side', async ({ go, page }) => {
+test('at 1280 nothing breaks: sections, the section and its findings stand side by side', async ({
+  go,
+  page,
+}) => {
   await page.setViewportSize({ width: 1280, height: 800 });
   await go(`${TRIP}/plan/water`);
-  const sections = page.getByRole('navigation', { name: 'Sections' }), findings = page.getByRole('complementary', { name: 'Findings' });
+  const sections = page.getByRole('navigation', { name: 'Sections' }),
+    findings = page.getByRole('complementary', { name: 'Findings' });
   await expect(sections).toBeVisible();
-  const [a, b, c] = await Promise.all([sections, page.getByRole('main'), findings].map((l) => l.boundingBox()));
+  const [a, b, c] = await Promise.all(
+    [sections, page.getByRole('main'), findings].map((l) => l.boundingBox()),
+  );
   expect(a!.x + a!.width).toBeLessThanOrEqual(b!.x + 1);
   expect(b!.x + b!.width).toBeLessThanOrEqual(c!.x + 1);
   for (const path of ['/trips', '/shed', '/watch', '/practice', `${TRIP}/pack/kit`]) {
@@ -78,14 +121,21 @@ test('shed: a person is added, changed, removed and put back', async ({ go, page
   await expect(page.getByRole('link', { name: /^Ines Marl/ })).toBeVisible();
 });
 
-test('kit: a test that fails takes the jacket out of the count, and a copied pack is read by the trip', async ({ go, page, server }) => {
+test('kit: a test that fails takes the jacket out of the count, and a copied pack is read by the trip', async ({
+  go,
+  page,
+  server,
+}) => {
   await go('/shed/round?by=2027-05-12');
-  for (let i = 0; i < 30 && (await page.getByRole('heading', { name: 'Red jacket' }).count()) === 0; i += 1) await page.getByRole('button', { name: 'Later' }).click();
+  for (let i = 0; i < 30 && (await page.getByRole('heading', { name: 'Red jacket' }).count()) === 0; i += 1)
+    await page.getByRole('button', { name: 'Later' }).click();
   await page.getByRole('button', { name: 'Failed' }).click();
   await expect(page.getByText('Red jacket: failed, and counts no more')).toBeVisible();
   await page.goto(`${server.base}${TRIP}/pack/kit`);
   // The other jacket that fits was never tested: it may count, which is no pass.
-  await expect(page.getByRole('group', { name: 'Fix: A life jacket for each person' })).toContainText('Black inflatable jacket can’t be counted on: no test is on record');
+  await expect(page.getByRole('group', { name: 'Fix: A life jacket for each person' })).toContainText(
+    'Black inflatable jacket can’t be counted on: no test is on record',
+  );
   await page.goto(`${server.base}/shed/packs/canada`);
   await page.getByRole('button', { name: 'Edit a copy' }).click();
   await expect(page.getByRole('heading', { name: /own copy/ })).toBeVisible();
@@ -93,7 +143,11 @@ test('kit: a test that fails takes the jacket out of the count, and a copied pac
   await expect(page.getByText('Your own')).toBeVisible();
 });
 
-test('two tabs on the same field: the second is told, and neither word is lost', async ({ go, browser, server }) => {
+test('two tabs on the same field: the second is told, and neither word is lost', async ({
+  go,
+  browser,
+  server,
+}) => {
   const page = await go(`${BOAT}`);
   const other = await (await browser.newContext()).newPage();
   await other.goto(server.base + BOAT);
@@ -115,23 +169,40 @@ test('two tabs on the same field: the second is told, and neither word is lost',
 
 test('the first load stays within its budget of 900 kB compressed', async () => {
   const dist = fileURLToPath(new URL('../app/dist/', import.meta.url));
-  const files = (folder: string): string[] => readdirSync(folder).flatMap((name) => (statSync(join(folder, name)).isDirectory() ? files(join(folder, name)) : [join(folder, name)]));
-  const zipped = (file: string) => (file.endsWith('.woff2') ? statSync(file).size : gzipSync(readFileSync(file)).length);
+  const files = (folder: string): string[] =>
+    readdirSync(folder).flatMap((name) =>
+      statSync(join(folder, name)).isDirectory() ? files(join(folder, name)) : [join(folder, name)],
+    );
+  const zipped = (file: string) =>
+    file.endsWith('.woff2') ? statSync(file).size : gzipSync(readFileSync(file)).length;
   // What a first visit asks for: the page, the entry, the styles, and the three cuts of the reading face and two of the narrow one.
   const first = files(dist).filter((f) => /index\.html$|entry-[0-9a-f]+\.js$|\.css$|\.woff2$/.test(f));
   const sum = first.reduce((total, file) => total + zipped(file), 0);
-  console.warn(`first load: ${Math.round(sum / 1000)} kB compressed (${first.map((f) => `${f.slice(dist.length).replace(/.*\//, '')} ${Math.round(zipped(f) / 1000)}`).join(', ')})`);
+  console.warn(
+    `first load: ${Math.round(sum / 1000)} kB compressed (${first.map((f) => `${f.slice(dist.length).replace(/.*\//, '')} ${Math.round(zipped(f) / 1000)}`).join(', ')})`,
+  );
   expect(sum).toBeLessThan(900_000);
 });
 
 test.describe('with the service worker', () => {
   test.use({ serviceWorkers: 'allow' });
-  test('no signal: the trip, its kit and a reload of a deep link are there; a write waits and goes out', async ({ go, page, context, server }) => {
+  test('no signal: the trip, its kit and a reload of a deep link are there; a write waits and goes out', async ({
+    go,
+    page,
+    context,
+    server,
+  }) => {
     await go(`${TRIP}/plan`);
-    await page.evaluate(async () => { await navigator.serviceWorker.ready; });
+    await page.evaluate(async () => {
+      await navigator.serviceWorker.ready;
+    });
     await page.reload();
     await expect(page.getByRole('slider')).toBeVisible();
-    await page.evaluate(() => navigator.serviceWorker.controller !== null || new Promise((done) => navigator.serviceWorker.addEventListener('controllerchange', done)));
+    await page.evaluate(
+      () =>
+        navigator.serviceWorker.controller !== null ||
+        new Promise((done) => navigator.serviceWorker.addEventListener('controllerchange', done)),
+    );
     await context.setOffline(true);
     await page.goto(`${server.base}${TRIP}/pack/kit`);
     await expect(page.getByRole('heading', { name: 'A sound signal' })).toBeVisible();
@@ -143,7 +214,9 @@ test.describe('with the service worker', () => {
     await page.reload();
     await expect(page.getByLabel('Car and where it stands')).toHaveValue('red car by the hut');
     await context.setOffline(false);
-    await expect.poll(async () => (await server.doc(TRIP_ID))?.parked, { timeout: 20_000 }).toBe('red car by the hut');
+    await expect
+      .poll(async () => (await server.doc(TRIP_ID))?.parked, { timeout: 20_000 })
+      .toBe('red car by the hut');
     // A missing file is missing, not the application.
     expect((await page.request.get(`${server.base}/nothing.js`)).status()).toBe(404);
   });

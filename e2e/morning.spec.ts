@@ -3,8 +3,13 @@ import { expect, test, TRIP, TRIP_ID } from './server';
 test.describe.configure({ mode: 'serial' });
 test.beforeAll(async ({ server }) => server.renew());
 
-interface Plan { id: string; state: string; times: { home: number; overdue: number; leave: number } }
-const openPlan = async (server: { ask: <T>(path: string) => Promise<T> }) => (await server.ask<{ plans: Plan[] }>('/api/plans')).plans[0];
+interface Plan {
+  id: string;
+  state: string;
+  times: { home: number; overdue: number; leave: number };
+}
+const openPlan = async (server: { ask: <T>(path: string) => Promise<T> }) =>
+  (await server.ask<{ plans: Plan[] }>('/api/plans')).plans[0];
 
 test('trips, then the trip: phases, strip, verdict', async ({ go }) => {
   const page = await go('/');
@@ -27,10 +32,16 @@ test('the departure is moved by keys and by drag, and everything follows', async
   await expect(slider).toHaveAttribute('aria-valuetext', /leave 06:30, home 10:15/);
   await page.keyboard.press('Shift+ArrowRight');
   await expect(slider).toHaveAttribute('aria-valuetext', /leave 07:30/);
-  await expect.poll(async () => (await server.doc(TRIP_ID))?.leave).toEqual({ date: '2026-05-12', time: '07:30' });
+  await expect
+    .poll(async () => (await server.doc(TRIP_ID))?.leave)
+    .toEqual({ date: '2026-05-12', time: '07:30' });
   // By day the light is not asked for any more.
   const box = (await slider.boundingBox())!;
-  const hour = box.width / (Number(await slider.getAttribute('aria-valuemax')) - Number(await slider.getAttribute('aria-valuemin'))) * 3_600_000;
+  const hour =
+    (box.width /
+      (Number(await slider.getAttribute('aria-valuemax')) -
+        Number(await slider.getAttribute('aria-valuemin')))) *
+    3_600_000;
   await page.mouse.move(box.x + 150, box.y + 80);
   await page.mouse.down();
   await page.mouse.move(box.x + 150 - hour * 0.6, box.y + 80, { steps: 6 });
@@ -38,12 +49,19 @@ test('the departure is moved by keys and by drag, and everything follows', async
   await page.mouse.move(box.x + 150 - hour * 1.17, box.y + 80, { steps: 4 });
   await page.mouse.up();
   await expect(slider).toHaveAttribute('aria-valuetext', /leave 06:20/);
-  await expect.poll(async () => (await server.doc(TRIP_ID))?.leave).toEqual({ date: '2026-05-12', time: '06:20' });
+  await expect
+    .poll(async () => (await server.doc(TRIP_ID))?.leave)
+    .toEqual({ date: '2026-05-12', time: '06:20' });
 });
 
-test('pack: the whistle is moved with one tap, the knife with another, and the question of the water is settled', async ({ go }) => {
+test('pack: the whistle is moved with one tap, the knife with another, and the question of the water is settled', async ({
+  go,
+}) => {
   const page = await go(`${TRIP}/pack/kit`);
-  await page.getByRole('button', { name: /^Move .* to Red jacket$/ }).first().click();
+  await page
+    .getByRole('button', { name: /^Move .* to Red jacket$/ })
+    .first()
+    .click();
   await expect(page.getByRole('group', { name: 'Ready: A sound signal' })).toBeVisible();
   await expect(page.getByRole('region', { name: 'Verdict' })).not.toContainText('Stop');
   const knife = page.getByRole('group', { name: 'Know: A knife on each body' });
@@ -51,7 +69,10 @@ test('pack: the whistle is moved with one tap, the knife with another, and the q
   await expect(page.getByRole('group', { name: 'Ready: A knife on each body' })).toBeVisible();
   await page.getByRole('button', { name: 'Settle it: the question about this water' }).click();
   await expect(page).toHaveURL(/\/shed\/water\/.*answers/);
-  await page.getByRole('radiogroup', { name: /entrance two miles wide/ }).getByRole('radio', { name: 'No' }).click();
+  await page
+    .getByRole('radiogroup', { name: /entrance two miles wide/ })
+    .getByRole('radio', { name: 'No' })
+    .click();
   await page.goBack();
   await expect(page.getByRole('heading', { name: 'Distress signals for the night' })).toHaveCount(0);
 });
@@ -85,7 +106,10 @@ test('the float plan is filed, rings the contact, is accepted on her page', asyn
   await expect(page.getByText('Ada Tolley: accepted')).toBeVisible();
 });
 
-test('go: the launch is run step by step, ticks kept over a reload; then under way and a check-in', async ({ go, server }) => {
+test('go: the launch is run step by step, ticks kept over a reload; then under way and a check-in', async ({
+  go,
+  server,
+}) => {
   const early = (await openPlan(server)).times.leave - 20 * 60_000;
   await server.setClock(early);
   const page = await go(`${TRIP}/run/hand-launch`);
@@ -121,10 +145,19 @@ test('go: the launch is run step by step, ticks kept over a reload; then under w
   await expect(page.getByText('Turn back in')).toBeVisible();
   await page.getByRole('button', { name: 'We have left' }).click();
   await page.getByRole('button', { name: 'I’m fine' }).click();
-  await expect.poll(async () => (await server.ask<{ plans: { events: { kind: string }[] }[] }>('/api/plans')).plans[0].events.map((e) => e.kind)).toEqual(['filed', 'accepted', 'under-way', 'check-in']);
+  await expect
+    .poll(async () =>
+      (await server.ask<{ plans: { events: { kind: string }[] }[] }>('/api/plans')).plans[0].events.map(
+        (e) => e.kind,
+      ),
+    )
+    .toEqual(['filed', 'accepted', 'under-way', 'check-in']);
 });
 
-test('overdue: killed and started again, the telephone rings once and the contact reads what to do', async ({ go, server }) => {
+test('overdue: killed and started again, the telephone rings once and the contact reads what to do', async ({
+  go,
+  server,
+}) => {
   const { times } = await openPlan(server);
   await server.stop('SIGKILL');
   await server.start();

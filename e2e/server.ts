@@ -9,14 +9,16 @@ import { test as base, type Page } from '@playwright/test';
 const ROOT = fileURLToPath(new URL('..', import.meta.url));
 /** The instant at which every journey starts: the afternoon before the demo's dawn. */
 export const START = '2026-05-11T15:00:00Z';
-export const TRIP = '/trips/01890000-0000-7000-8000-000000000055', TRIP_ID = '01890000-0000-7000-8000-000000000055';
+export const TRIP = '/trips/01890000-0000-7000-8000-000000000055',
+  TRIP_ID = '01890000-0000-7000-8000-000000000055';
 
-const freePort = () => new Promise<number>((done) => {
-  const probe = createServer().listen(0, '127.0.0.1', () => {
-    const { port } = probe.address() as { port: number };
-    probe.close(() => done(port));
+const freePort = () =>
+  new Promise<number>((done) => {
+    const probe = createServer().listen(0, '127.0.0.1', () => {
+      const { port } = probe.address() as { port: number };
+      probe.close(() => done(port));
+    });
   });
-});
 
 /** The real server, bundled, with the demo on a clock that stands still until it is set. */
 export class Server {
@@ -28,7 +30,18 @@ export class Server {
   }
 
   async start(): Promise<void> {
-    const child = spawn(process.execPath, ['server/dist/main.js'], { cwd: ROOT, stdio: ['ignore', 'pipe', 'inherit'], env: { ...process.env, NODE_ENV: 'production', PORT: String(this.port), ESCALE_DEMO: '1', ESCALE_DATA: join(this.folder, 'memory'), ESCALE_CLOCK: START } });
+    const child = spawn(process.execPath, ['server/dist/main.js'], {
+      cwd: ROOT,
+      stdio: ['ignore', 'pipe', 'inherit'],
+      env: {
+        ...process.env,
+        NODE_ENV: 'production',
+        PORT: String(this.port),
+        ESCALE_DEMO: '1',
+        ESCALE_DATA: join(this.folder, 'memory'),
+        ESCALE_CLOCK: START,
+      },
+    });
     this.child = child;
     await new Promise<void>((ready, failed) => {
       child.stdout.on('data', (chunk: Buffer) => String(chunk).includes('Escale is ready') && ready());
@@ -39,7 +52,8 @@ export class Server {
   /** As on the first day: each file of journeys begins with the demo as it was made. */
   async renew(): Promise<void> {
     await this.stop('SIGKILL');
-    for (const left of readdirSync(this.folder)) rmSync(join(this.folder, left), { recursive: true, force: true });
+    for (const left of readdirSync(this.folder))
+      rmSync(join(this.folder, left), { recursive: true, force: true });
     await this.start();
   }
 
@@ -52,7 +66,12 @@ export class Server {
   }
 
   async ask<T>(path: string, body?: unknown): Promise<T> {
-    const answer = await fetch(this.base + path, body === undefined ? {} : { method: 'POST', headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) });
+    const answer = await fetch(
+      this.base + path,
+      body === undefined
+        ? {}
+        : { method: 'POST', headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) },
+    );
     return (await answer.json()) as T;
   }
 
@@ -65,23 +84,34 @@ export class Server {
   }
 
   async doc(id: string): Promise<Record<string, unknown> | undefined> {
-    return (await this.ask<{ things: { id: string; doc: Record<string, unknown> }[] }>('/api/things')).things.find((t) => t.id === id)?.doc;
+    return (
+      await this.ask<{ things: { id: string; doc: Record<string, unknown> }[] }>('/api/things')
+    ).things.find((t) => t.id === id)?.doc;
   }
 }
 
 /** A server of its own for each file; `go` opens a path and fails the test on any error of the page. */
-export const test = base.extend<{ go: (path: string) => Promise<Page>; faults: string[] }, { server: Server }>({
-  server: [async ({}, use) => {
-    const server = new Server(await freePort());
-    await server.start();
-    await use(server);
-    await server.stop();
-    rmSync(server.folder, { recursive: true, force: true });
-  }, { scope: 'worker', timeout: 60_000 }],
+export const test = base.extend<
+  { go: (path: string) => Promise<Page>; faults: string[] },
+  { server: Server }
+>({
+  server: [
+    async ({}, use) => {
+      const server = new Server(await freePort());
+      await server.start();
+      await use(server);
+      await server.stop();
+      rmSync(server.folder, { recursive: true, force: true });
+    },
+    { scope: 'worker', timeout: 60_000 },
+  ],
   faults: async ({ page }, use) => {
     const faults: string[] = [];
     page.on('pageerror', (error) => faults.push(error.message));
-    page.on('console', (message) => { if (message.type() === 'error' && !/Failed to load resource/.test(message.text())) faults.push(message.text()); });
+    page.on('console', (message) => {
+      if (message.type() === 'error' && !/Failed to load resource/.test(message.text()))
+        faults.push(message.text());
+    });
     await use(faults);
     if (faults.length > 0) throw new Error(`the page complained: ${faults.join(' | ')}`);
   },

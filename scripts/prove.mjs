@@ -13,12 +13,32 @@ const note = (text) => {
   lines.push(text);
   say(text);
 };
-const node = (args, env = {}) => spawnSync(process.execPath, args, { cwd: ROOT, encoding: 'utf8', env: { ...process.env, ...env }, maxBuffer: 1e9 });
+const node = (args, env = {}) =>
+  spawnSync(process.execPath, args, {
+    cwd: ROOT,
+    encoding: 'utf8',
+    env: { ...process.env, ...env },
+    maxBuffer: 1e9,
+  });
 
-note(`Measured ${new Date().toISOString().slice(0, 10)} on Node ${process.versions.node}, ${cpus().length} cores.`);
-lines.push('', '## Speed, beside a reference in the same run', '', '| what | median ms | p95 ms | ratio | to |', '| --- | --- | --- | --- | --- |');
+note(
+  `Measured ${new Date().toISOString().slice(0, 10)} on Node ${process.versions.node}, ${cpus().length} cores.`,
+);
+lines.push(
+  '',
+  '## Speed, beside a reference in the same run',
+  '',
+  '| what | median ms | p95 ms | ratio | to |',
+  '| --- | --- | --- | --- | --- |',
+);
 const bench = node(['scripts/bench.mjs', '--json']);
-for (const row of bench.stdout.trim().split('\n').map((l) => JSON.parse(l))) lines.push(`| ${row.name} | ${row.median.toFixed(3)} | ${row.p95.toFixed(3)} | ${row.ratio === undefined ? '' : row.ratio.toFixed(2)} | ${row.reference ?? ''} |`);
+for (const row of bench.stdout
+  .trim()
+  .split('\n')
+  .map((l) => JSON.parse(l)))
+  lines.push(
+    `| ${row.name} | ${row.median.toFixed(3)} | ${row.p95.toFixed(3)} | ${row.ratio === undefined ? '' : row.ratio.toFixed(2)} | ${row.reference ?? ''} |`,
+  );
 
 lines.push('', '## Crashes and many plans', '');
 const heavy = node(['--import', 'tsx', 'scripts/prove-watch.mts']);
@@ -32,7 +52,22 @@ for (const line of checks.stdout.trim().split('\n').slice(-3)) note(`- ${line}`)
 failed ||= checks.status !== 0;
 
 lines.push('', '## Properties, ten times as long', '');
-const properties = node(['--no-warnings', '--experimental-vm-modules', 'node_modules/jest/bin/jest.js', '-c', 'jest.node.config.mjs', 'core', '--json', '--outputFile', '.cache/prove.json', '--testTimeout', '600000'], { ESCALE_RUNS: '10' });
+const properties = node(
+  [
+    '--no-warnings',
+    '--experimental-vm-modules',
+    'node_modules/jest/bin/jest.js',
+    '-c',
+    'jest.node.config.mjs',
+    'core',
+    '--json',
+    '--outputFile',
+    '.cache/prove.json',
+    '--testTimeout',
+    '600000',
+  ],
+  { ESCALE_RUNS: '10' },
+);
 note(`- core: ${properties.status === 0 ? 'every property held' : 'A PROPERTY FAILED'}`);
 failed ||= properties.status !== 0;
 
@@ -41,23 +76,48 @@ const asked = process.argv.find((word) => word.startsWith('--mutations'));
 if (asked) {
   lines.push('', '## Mutations of rules and kit', '');
   const files = asked.split('=')[1]?.split(',');
-  const mutated = spawnSync('node_modules/.bin/stryker', ['run', 'stryker.config.mjs', ...(files ? ['--mutate', files.map((file) => `core/src/${file}.ts`).join(',')] : [])], { cwd: ROOT, encoding: 'utf8', maxBuffer: 1e9 });
+  const mutated = spawnSync(
+    'node_modules/.bin/stryker',
+    [
+      'run',
+      'stryker.config.mjs',
+      ...(files ? ['--mutate', files.map((file) => `core/src/${file}.ts`).join(',')] : []),
+    ],
+    { cwd: ROOT, encoding: 'utf8', maxBuffer: 1e9 },
+  );
   const report = new URL('../.cache/mutation.json', import.meta.url);
   const scores = mutated.status === 0 ? scoresOf(JSON.parse(readFileSync(report, 'utf8')).files) : [];
-  for (const { file, caught, of } of scores) note(`- ${file}: ${((100 * caught) / of).toFixed(1)} % of ${of} mutants were caught`);
+  for (const { file, caught, of } of scores)
+    note(`- ${file}: ${((100 * caught) / of).toFixed(1)} % of ${of} mutants were caught`);
   if (scores.length === 0) note('- the run ended without a score');
   failed ||= scores.length === 0;
 }
 
 /** Mutants caught of those that could be, by file and for all; what runs only while a module loads is left out. */
 function scoresOf(files) {
-  const rows = Object.entries(files).map(([file, { mutants }]) => {
-    const count = (...states) => mutants.filter((m) => states.includes(m.status)).length;
-    return { file: file.replace('core/src/', ''), caught: count('Killed', 'Timeout'), of: count('Killed', 'Timeout', 'Survived', 'NoCoverage') };
-  }).filter((row) => row.of > 0);
-  return [...rows, { file: 'together', caught: rows.reduce((sum, r) => sum + r.caught, 0), of: rows.reduce((sum, r) => sum + r.of, 0) }];
+  const rows = Object.entries(files)
+    .map(([file, { mutants }]) => {
+      const count = (...states) => mutants.filter((m) => states.includes(m.status)).length;
+      return {
+        file: file.replace('core/src/', ''),
+        caught: count('Killed', 'Timeout'),
+        of: count('Killed', 'Timeout', 'Survived', 'NoCoverage'),
+      };
+    })
+    .filter((row) => row.of > 0);
+  return [
+    ...rows,
+    {
+      file: 'together',
+      caught: rows.reduce((sum, r) => sum + r.caught, 0),
+      of: rows.reduce((sum, r) => sum + r.of, 0),
+    },
+  ];
 }
 
-writeFileSync(new URL('../docs/measured.md', import.meta.url), `# Measured\n\nWritten by \`npm run prove\`. This kind of machine swings 1.8 times between runs: ratios count, milliseconds don’t.\n\n${lines.join('\n')}\n`);
+writeFileSync(
+  new URL('../docs/measured.md', import.meta.url),
+  `# Measured\n\nWritten by \`npm run prove\`. This kind of machine swings 1.8 times between runs: ratios count, milliseconds don’t.\n\n${lines.join('\n')}\n`,
+);
 console.log(failed ? 'FAILED' : 'proved; see docs/measured.md');
 process.exit(failed ? 1 : 0);

@@ -12,16 +12,54 @@ await buildApp();
 await buildServer();
 const { chromium } = createRequire(new URL('../e2e/package.json', import.meta.url))('@playwright/test');
 
-const PORT = 4287, base = `http://localhost:${PORT}`;
+const PORT = 4287,
+  base = `http://localhost:${PORT}`;
 const folder = mkdtempSync(join(tmpdir(), 'escale-pictures-'));
-const server = spawn(process.execPath, ['server/dist/main.js'], { cwd: ROOT, stdio: ['ignore', 'pipe', 'inherit'], env: { ...process.env, NODE_ENV: 'production', PORT: String(PORT), ESCALE_DEMO: '1', ESCALE_DATA: join(folder, 'memory'), ESCALE_CLOCK: '2026-05-11T15:00:00Z' } });
-await new Promise((ready) => server.stdout.on('data', (chunk) => String(chunk).includes('Escale is ready') && ready()));
-const ask = async (path, body) => (await fetch(base + path, body ? { method: 'POST', headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) } : {})).json();
+const server = spawn(process.execPath, ['server/dist/main.js'], {
+  cwd: ROOT,
+  stdio: ['ignore', 'pipe', 'inherit'],
+  env: {
+    ...process.env,
+    NODE_ENV: 'production',
+    PORT: String(PORT),
+    ESCALE_DEMO: '1',
+    ESCALE_DATA: join(folder, 'memory'),
+    ESCALE_CLOCK: '2026-05-11T15:00:00Z',
+  },
+});
+await new Promise((ready) =>
+  server.stdout.on('data', (chunk) => String(chunk).includes('Escale is ready') && ready()),
+);
+const ask = async (path, body) =>
+  (
+    await fetch(
+      base + path,
+      body
+        ? { method: 'POST', headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) }
+        : {},
+    )
+  ).json();
 
-const TRIP = '/trips/01890000-0000-7000-8000-000000000055', FOUR = '/trips/01890000-0000-7000-8000-000000000056';
-const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'] });
-const phone = await (await browser.newContext({ viewport: { width: 390, height: 844 }, serviceWorkers: 'block' })).newPage();
-const wide = await (await browser.newContext({ viewport: { width: 1280, height: 800 }, serviceWorkers: 'block' })).newPage();
+const TRIP = '/trips/01890000-0000-7000-8000-000000000055',
+  FOUR = '/trips/01890000-0000-7000-8000-000000000056';
+const browser = await chromium.launch({
+  executablePath: '/usr/bin/chromium',
+  args: [
+    '--no-sandbox',
+    '--disable-gpu',
+    '--disable-quic',
+    '--no-first-run',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync',
+  ],
+});
+const phone = await (
+  await browser.newContext({ viewport: { width: 390, height: 844 }, serviceWorkers: 'block' })
+).newPage();
+const wide = await (
+  await browser.newContext({ viewport: { width: 1280, height: 800 }, serviceWorkers: 'block' })
+).newPage();
 
 async function shoot(page, name, path, prepare = async () => undefined) {
   await page.goto(path.startsWith('http') ? path : base + path);
@@ -35,7 +73,10 @@ async function shoot(page, name, path, prepare = async () => undefined) {
 }
 for (const old of readdirSync(join(ROOT, 'docs/screenshots'))) rmSync(join(ROOT, 'docs/screenshots', old));
 
-const toPlan = (page) => page.getByRole('group', { name: /^Plan of the boat/ }).evaluate((plan) => plan.scrollIntoView({ block: 'start' }));
+const toPlan = (page) =>
+  page
+    .getByRole('group', { name: /^Plan of the boat/ })
+    .evaluate((plan) => plan.scrollIntoView({ block: 'start' }));
 
 await shoot(phone, 'trips', '/trips');
 await shoot(phone, 'plan', `${TRIP}/plan`);
@@ -63,13 +104,21 @@ await shoot(phone, 'launch', `${TRIP}/run/hand-launch`, async (page) => {
   }
 });
 await ask('/api/clock', { at: new Date(plan.times.leave + 72 * 60_000).toISOString() });
-await ask(`/api/plans/${plan.id}/deeds`, { id: '01990000-0000-7000-8000-000000000002', kind: 'under-way', madeAt: new Date(plan.times.leave).toISOString() });
+await ask(`/api/plans/${plan.id}/deeds`, {
+  id: '01990000-0000-7000-8000-000000000002',
+  kind: 'under-way',
+  madeAt: new Date(plan.times.leave).toISOString(),
+});
 await shoot(phone, 'under-way', `${TRIP}/go/under-way`);
 await shoot(phone, 'trouble', `${TRIP}/go/trouble`);
 await ask('/api/clock', { at: new Date(plan.times.overdue + 60_000).toISOString() });
 await shoot(phone, 'watch', '/watch');
 const { calls } = await ask('/api/standins/telephone');
-await shoot(phone, 'contact', /http:\S+\/c\/\S+/.exec(calls.find((c) => c.text.includes('is overdue')).text)[0]);
+await shoot(
+  phone,
+  'contact',
+  /http:\S+\/c\/\S+/.exec(calls.find((c) => c.text.includes('is overdue')).text)[0],
+);
 
 await browser.close();
 server.kill();

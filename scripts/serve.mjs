@@ -10,7 +10,8 @@ export async function serve({ env, says }) {
   await buildServer();
   say('opening the memory (the first time makes it, which takes ten seconds) …');
   const server = spawn(process.execPath, ['server/dist/main.js'], {
-    cwd: ROOT, stdio: ['ignore', 'pipe', 'inherit'],
+    cwd: ROOT,
+    stdio: ['ignore', 'pipe', 'inherit'],
     env: { ...process.env, ...env, ESCALE_APP: join(ROOT, 'app/dist'), NODE_ENV: 'production' },
   });
   let told = false;
@@ -18,7 +19,9 @@ export async function serve({ env, says }) {
     const ready = /"address":"([^"]+)"/.exec(String(chunk));
     if (ready && !told) {
       told = true;
-      console.log(`\n  Escale is ready: ${ready[1]}\n  ${says} (${((Date.now() - began) / 1000).toFixed(0)} s)\n`);
+      console.log(
+        `\n  Escale is ready: ${ready[1]}\n  ${says} (${((Date.now() - began) / 1000).toFixed(0)} s)\n`,
+      );
     } else if (/"level":(50|60)/.test(String(chunk))) process.stdout.write(chunk);
   });
   for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal));

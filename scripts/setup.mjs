@@ -16,7 +16,11 @@ export const say = (text) => console.log(`· ${text}`);
 export async function run(command, args, { cwd = ROOT, env = {}, quiet = false } = {}) {
   const output = [];
   const code = await new Promise((done, failed) => {
-    const child = spawn(command, args, { cwd, env: { ...process.env, ...env }, stdio: quiet ? ['ignore', 'pipe', 'pipe'] : ['ignore', 'inherit', 'inherit'] });
+    const child = spawn(command, args, {
+      cwd,
+      env: { ...process.env, ...env },
+      stdio: quiet ? ['ignore', 'pipe', 'pipe'] : ['ignore', 'inherit', 'inherit'],
+    });
     child.stdout?.on('data', (d) => output.push(d));
     child.stderr?.on('data', (d) => output.push(d));
     child.once('error', failed).once('exit', done);
@@ -29,19 +33,26 @@ export async function run(command, args, { cwd = ROOT, env = {}, quiet = false }
 
 function files(path) {
   if (!existsSync(path) || SKIPPED.test(relative(ROOT, path))) return [];
-  return statSync(path).isDirectory() ? readdirSync(path).sort().flatMap((name) => files(join(path, name))) : [path];
+  return statSync(path).isDirectory()
+    ? readdirSync(path)
+        .sort()
+        .flatMap((name) => files(join(path, name)))
+    : [path];
 }
 
 function hashOf(paths) {
   const hash = createHash('sha256');
-  for (const file of paths.flatMap((p) => files(join(ROOT, p)))) hash.update(relative(ROOT, file)).update(readFileSync(file));
+  for (const file of paths.flatMap((p) => files(join(ROOT, p))))
+    hash.update(relative(ROOT, file)).update(readFileSync(file));
   return hash.digest('hex');
 }
 
 /** Do a step unless its inputs are unchanged and its result is there. */
 async function once(name, inputs, result, work) {
-  const stamp = join(CACHE, `${name}.hash`), hash = hashOf(inputs);
-  if (existsSync(join(ROOT, result)) && existsSync(stamp) && readFileSync(stamp, 'utf8') === hash) return say(`${name}: unchanged`);
+  const stamp = join(CACHE, `${name}.hash`),
+    hash = hashOf(inputs);
+  if (existsSync(join(ROOT, result)) && existsSync(stamp) && readFileSync(stamp, 'utf8') === hash)
+    return say(`${name}: unchanged`);
   const began = Date.now();
   say(`${name} …`);
   rmSync(stamp, { force: true });
@@ -51,23 +62,62 @@ async function once(name, inputs, result, work) {
   say(`${name}: ${((Date.now() - began) / 1000).toFixed(0)} s`);
 }
 
-export const install = () => once('packages', ['package-lock.json'], 'node_modules/.package-lock.json', () => run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error']));
+export const install = () =>
+  once('packages', ['package-lock.json'], 'node_modules/.package-lock.json', () =>
+    run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error']),
+  );
 
-export const buildApp = () => once('application', ['app', 'core/src', 'core/data', 'core/package.json', 'package-lock.json', 'scripts/service-worker.mjs'], 'app/dist/sw.js', async () => {
-  rmSync(join(ROOT, 'app/dist'), { recursive: true, force: true });
-  await run(process.execPath, [join(ROOT, 'node_modules/.bin/expo'), 'export', '-p', 'web', '--output-dir', 'dist'], { cwd: join(ROOT, 'app'), env: { CI: '1', EXPO_OFFLINE: '1', EXPO_NO_TELEMETRY: '1', NODE_ENV: 'production' }, quiet: true });
-  await run(process.execPath, ['scripts/service-worker.mjs'], { quiet: true });
-});
+export const buildApp = () =>
+  once(
+    'application',
+    ['app', 'core/src', 'core/data', 'core/package.json', 'package-lock.json', 'scripts/service-worker.mjs'],
+    'app/dist/sw.js',
+    async () => {
+      rmSync(join(ROOT, 'app/dist'), { recursive: true, force: true });
+      await run(
+        process.execPath,
+        [join(ROOT, 'node_modules/.bin/expo'), 'export', '-p', 'web', '--output-dir', 'dist'],
+        {
+          cwd: join(ROOT, 'app'),
+          env: { CI: '1', EXPO_OFFLINE: '1', EXPO_NO_TELEMETRY: '1', NODE_ENV: 'production' },
+          quiet: true,
+        },
+      );
+      await run(process.execPath, ['scripts/service-worker.mjs'], { quiet: true });
+    },
+  );
 
-export const buildServer = () => once('server', ['server/src', 'core/src', 'core/data', 'package-lock.json'], 'server/dist/main.js', () =>
-  run('node_modules/.bin/esbuild', ['server/src/main.ts', '--bundle', '--platform=node', '--format=esm', '--target=node20', '--outfile=server/dist/main.js', '--packages=external', '--alias:@escale/core=./core/src', '--log-level=warning'], { quiet: true }));
+export const buildServer = () =>
+  once('server', ['server/src', 'core/src', 'core/data', 'package-lock.json'], 'server/dist/main.js', () =>
+    run(
+      'node_modules/.bin/esbuild',
+      [
+        'server/src/main.ts',
+        '--bundle',
+        '--platform=node',
+        '--format=esm',
+        '--target=node20',
+        '--outfile=server/dist/main.js',
+        '--packages=external',
+        '--alias:@escale/core=./core/src',
+        '--log-level=warning',
+      ],
+      { quiet: true },
+    ),
+  );
 
 /** Debian's Chromium for the end-to-end tests: installed where we may, otherwise said plainly. */
 export async function chromium() {
   if (existsSync('/usr/bin/chromium')) return say('browser: Debian’s Chromium is here');
   const may = process.getuid?.() === 0 && spawnSync('apt-get', ['--version']).status === 0;
-  if (!may) throw new Error('The end-to-end tests need Debian’s Chromium at /usr/bin/chromium. Install the package "chromium" (as root: apt-get install chromium) and start again.');
+  if (!may)
+    throw new Error(
+      'The end-to-end tests need Debian’s Chromium at /usr/bin/chromium. Install the package "chromium" (as root: apt-get install chromium) and start again.',
+    );
   say('browser: installing Debian’s Chromium …');
   await run('apt-get', ['update', '-qq'], { quiet: true });
-  await run('apt-get', ['install', '-y', '-qq', '--no-install-recommends', 'chromium'], { env: { DEBIAN_FRONTEND: 'noninteractive' }, quiet: true });
+  await run('apt-get', ['install', '-y', '-qq', '--no-install-recommends', 'chromium'], {
+    env: { DEBIAN_FRONTEND: 'noninteractive' },
+    quiet: true,
+  });
 }

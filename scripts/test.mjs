@@ -33,11 +33,16 @@ const out = (name) => join(ROOT, '.cache', `${name}.json`);
 
 /** The layer check passes falsely when it sees nothing: it must have seen every room. */
 function layers() {
-  const found = spawnSync(bin('depcruise'), ['--config', '.dependency-cruiser.cjs', '--output-type', 'json', 'core/src', 'server/src', 'app'], { cwd: ROOT, encoding: 'utf8', maxBuffer: 1e9 });
+  const found = spawnSync(
+    bin('depcruise'),
+    ['--config', '.dependency-cruiser.cjs', '--output-type', 'json', 'core/src', 'server/src', 'app'],
+    { cwd: ROOT, encoding: 'utf8', maxBuffer: 1e9 },
+  );
   const { summary, modules } = JSON.parse(found.stdout);
   for (const v of summary.violations) console.log(`  ${v.rule.name}: ${v.from} → ${v.to}`);
   const rooms = new Set(modules.map((m) => /^core\/src\/([a-z]+)\//.exec(m.source)?.[1]).filter(Boolean));
-  if (rooms.size < 15 || modules.length < 150) throw new Error(`only ${modules.length} modules in ${rooms.size} rooms of core were seen`);
+  if (rooms.size < 15 || modules.length < 150)
+    throw new Error(`only ${modules.length} modules in ${rooms.size} rooms of core were seen`);
   if (summary.error > 0) throw new Error(`${summary.error} imports climb the wrong way`);
   say(`floors: ${modules.length} modules, ${rooms.size} rooms of core`);
 }
@@ -49,15 +54,34 @@ await step('types', async () => {
 });
 await step('lint', () => run(bin('eslint'), ['.', '--max-warnings', '0']));
 await step('floors', async () => layers());
-await step('core and server', () => run(process.execPath, ['--no-warnings', '--experimental-vm-modules', 'node_modules/jest/bin/jest.js', '-c', 'jest.node.config.mjs', '--json', '--outputFile', out('node')]));
+await step('core and server', () =>
+  run(process.execPath, [
+    '--no-warnings',
+    '--experimental-vm-modules',
+    'node_modules/jest/bin/jest.js',
+    '-c',
+    'jest.node.config.mjs',
+    '--json',
+    '--outputFile',
+    out('node'),
+  ]),
+);
 count(out('node'), jestCount);
-await step('app', () => run(process.execPath, ['../node_modules/jest/bin/jest.js', '--json', '--outputFile', out('app')], { cwd: join(ROOT, 'app') }));
+await step('app', () =>
+  run(process.execPath, ['../node_modules/jest/bin/jest.js', '--json', '--outputFile', out('app')], {
+    cwd: join(ROOT, 'app'),
+  }),
+);
 count(out('app'), jestCount);
 await step('build', async () => {
   await buildApp();
   await buildServer();
 });
-await step('in the browser', () => run(bin('playwright'), ['test', '-c', 'e2e/playwright.config.ts'], { env: { PLAYWRIGHT_JSON_OUTPUT_NAME: out('e2e') } }));
+await step('in the browser', () =>
+  run(bin('playwright'), ['test', '-c', 'e2e/playwright.config.ts'], {
+    env: { PLAYWRIGHT_JSON_OUTPUT_NAME: out('e2e') },
+  }),
+);
 count(out('e2e'), ({ stats }) => ({ passed: stats.expected, failed: stats.unexpected + stats.flaky }));
 spawnSync(process.execPath, ['scripts/lines.mjs'], { cwd: ROOT, stdio: 'inherit' });
 

@@ -15,7 +15,11 @@ export default function Layout() {
     <SWRConfig value={{ revalidateOnFocus: true, dedupingInterval: 500 }}>
       <SafeAreaProvider>
         <Themed theme={theme}>
-          <UndoProvider><Frame><Slot /></Frame></UndoProvider>
+          <UndoProvider>
+            <Frame>
+              <Slot />
+            </Frame>
+          </UndoProvider>
         </Themed>
       </SafeAreaProvider>
     </SWRConfig>

@@ -1,6 +1,11 @@
 /** What the server answers when it will not: problem+json. */
 export class Refusal extends Error {
-  constructor(readonly status: number, readonly title: string, readonly faults: string[], readonly more: Record<string, unknown> = {}) {
+  constructor(
+    readonly status: number,
+    readonly title: string,
+    readonly faults: string[],
+    readonly more: Record<string, unknown> = {},
+  ) {
     super(title);
   }
 }
@@ -18,7 +23,11 @@ const GONE = new Set([502, 503, 504]);
  * @throws NoSignal when it can't be reached, Refusal when it says no
  */
 export async function ask(path: string, body?: unknown): Promise<unknown> {
-  const write = { method: 'POST', headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) };
+  const write = {
+    method: 'POST',
+    headers: { 'Content-Type': 'application/json' },
+    body: JSON.stringify(body),
+  };
   return jsonOf(await reach(path, body === undefined ? {} : write));
 }
 

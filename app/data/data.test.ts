@@ -18,7 +18,10 @@ let server: ReturnType<typeof fakeServer>;
 beforeEach(async () => {
   server = await fresh();
 });
-const trip = () => readThings({ now: NOW, simulated: true, done: [], things: server.things }).things.find((h) => h.id === TRIP) as Held<'trip'>;
+const trip = () =>
+  readThings({ now: NOW, simulated: true, done: [], things: server.things }).things.find(
+    (h) => h.id === TRIP,
+  ) as Held<'trip'>;
 const title = (value: string) => [{ op: 'set' as const, pointer: '/title', value }];
 
 describe('the outbox', () => {
@@ -29,25 +32,38 @@ describe('the outbox', () => {
     server.up = false;
     const held = trip();
     await change(held, title('Two'), 'title');
-    await change({ ...held, version: held.version + 1 }, [{ op: 'set', pointer: '/parked', value: 'there' }], 'car');
+    await change(
+      { ...held, version: held.version + 1 },
+      [{ op: 'set', pointer: '/parked', value: 'there' }],
+      'car',
+    );
     await tick('pack:1', 'whistle', true, NOW);
     expect(await outbox()).toHaveLength(3);
     // What waits is already seen.
-    expect(overlay({ things: server.things, done: [] }, await outbox()).find((h) => h.id === TRIP)?.doc).toMatchObject({ title: 'Two', parked: 'there' });
+    expect(
+      overlay({ things: server.things, done: [] }, await outbox()).find((h) => h.id === TRIP)?.doc,
+    ).toMatchObject({ title: 'Two', parked: 'there' });
     server.up = true;
     await Promise.all([flush(), flush()]);
     // Through, they stay until what is read shows them, and are not done to it twice.
     const through = await outbox();
     expect(through.map((s) => s.sent)).toEqual([true, true]);
     const done = through.map((s) => s.id);
-    expect(overlay({ things: server.things, done }, through).find((h) => h.id === TRIP)?.version).toBe(trip().version);
+    expect(overlay({ things: server.things, done }, through).find((h) => h.id === TRIP)?.version).toBe(
+      trip().version,
+    );
     await settle([done[0]]);
     expect(await outbox()).toHaveLength(1);
     await settle(done);
     expect(await outbox()).toHaveLength(0);
     // The server names only the latest; what went through before one of them is there too.
     expect([...heldOf(through, [done[1]])]).toEqual(through.map((s) => s.key));
-    expect(server.sent.map((s) => s.path)).toEqual(['/api/commands', '/api/commands', '/api/commands', '/api/ticks']);
+    expect(server.sent.map((s) => s.path)).toEqual([
+      '/api/commands',
+      '/api/commands',
+      '/api/commands',
+      '/api/ticks',
+    ]);
     expect(trip().doc).toMatchObject({ title: 'Two', parked: 'there' });
   });
   test('a refused write is kept and put to the person; what stood behind it on the same thing waits, the rest goes on', async () => {
@@ -57,11 +73,16 @@ describe('the outbox', () => {
     await change({ ...trip(), version: 2 }, [{ op: 'set', pointer: '/parked', value: 'x' }], 'car');
     await tick('pack:1', 'horn', true, NOW);
     const waiting = await outbox();
-    expect(waiting.map((s) => [s.said, s.refused?.title])).toEqual([['title', 'Changed on another device.'], ['car', undefined]]);
+    expect(waiting.map((s) => [s.said, s.refused?.title])).toEqual([
+      ['title', 'Changed on another device.'],
+      ['car', undefined],
+    ]);
     expect(server.ticks.has('horn')).toBe(true);
     await insist(waiting[0], { ...trip(), version: 7 });
     expect((await outbox()).every((s) => s.sent)).toBe(true);
-    const [first, second] = server.sent.filter((s) => s.path === '/api/commands').map((s) => s.body as { baseVersion: number; id: string });
+    const [first, second] = server.sent
+      .filter((s) => s.path === '/api/commands')
+      .map((s) => s.body as { baseVersion: number; id: string });
     expect([first.baseVersion, second.baseVersion]).toEqual([7, 8]);
     expect(trip().doc).toMatchObject({ title: 'Mine', parked: 'x' });
   });
@@ -75,7 +96,8 @@ describe('the outbox', () => {
     server.up = false;
     const id = newId();
     await create('contact', { id, name: 'Ada' } as { id: string }, 'a contact');
-    const held = () => outbox().then((q) => overlay({ things: server.things, done: [] }, q).find((h) => h.id === id));
+    const held = () =>
+      outbox().then((q) => overlay({ things: server.things, done: [] }, q).find((h) => h.id === id));
     expect((await held())?.version).toBe(1);
     await change((await held())!, [{ op: 'set', pointer: '/phone', value: '555 1' }], 'phone');
     expect((await held())?.doc).toMatchObject({ name: 'Ada', phone: '555 1' });
@@ -90,16 +112,28 @@ describe('the outbox', () => {
 describe('undo and guesses', () => {
   test('the inverse of a patch takes it back to the letter', () => {
     const { doc } = trip();
-    const patch = [{ op: 'set' as const, pointer: '/limits/wind', value: 5 }, { op: 'append' as const, pointer: '/stow', value: { item: newId(), place: 'hatch' } }, { op: 'set' as const, pointer: '/notes', value: 'n' }];
+    const patch = [
+      { op: 'set' as const, pointer: '/limits/wind', value: 5 },
+      { op: 'append' as const, pointer: '/stow', value: { item: newId(), place: 'hatch' } },
+      { op: 'set' as const, pointer: '/notes', value: 'n' },
+    ];
     expect(applyPatch(applyPatch(doc, patch), inverseOf(doc, patch))).toEqual(doc);
   });
   test('what is stated is no guess any more', () => {
-    const patch = withBasis({ basis: { '/length': 'guessed', '/beam': 'guessed', '/mass': 'measured' } }, [{ op: 'set', pointer: '/length', value: 4 }]);
-    expect(patch[1]).toEqual({ op: 'set', pointer: '/basis', value: { '/beam': 'guessed', '/mass': 'measured' } });
+    const patch = withBasis({ basis: { '/length': 'guessed', '/beam': 'guessed', '/mass': 'measured' } }, [
+      { op: 'set', pointer: '/length', value: 4 },
+    ]);
+    expect(patch[1]).toEqual({
+      op: 'set',
+      pointer: '/basis',
+      value: { '/beam': 'guessed', '/mass': 'measured' },
+    });
     expect(withBasis({}, title('x'))).toEqual(title('x'));
   });
   test('a document that can’t be read is left out and counted, not thrown at the screen', () => {
-    const things = server.things.map((h, i) => (i === 0 ? { ...h, doc: { id: h.id, name: 3 } } : i === 1 ? { ...h, type: 'spaceship' } : h));
+    const things = server.things.map((h, i) =>
+      i === 0 ? { ...h, doc: { id: h.id, name: 3 } } : i === 1 ? { ...h, type: 'spaceship' } : h,
+    );
     expect(readThings({ now: NOW, simulated: false, done: [], things })).toMatchObject({ unreadable: 2 });
   });
 });
@@ -110,12 +144,57 @@ describe('every mend leads somewhere', () => {
   function mends(): Mend[] {
     const found: Mend[] = [];
     for (const whole of bundle.trips) {
-      const variants = [whole, ...Object.keys(whole).map((key) => ({ ...whole, ...(Array.isArray(whole[key as 'halts']) ? { [key]: [] } : ['boat', 'water', 'launch', 'driveMinutes', 'speed'].includes(key) ? { [key]: undefined } : {}) }))];
+      const variants = [
+        whole,
+        ...Object.keys(whole).map((key) => ({
+          ...whole,
+          ...(Array.isArray(whole[key as 'halts'])
+            ? { [key]: [] }
+            : ['boat', 'water', 'launch', 'driveMinutes', 'speed'].includes(key)
+              ? { [key]: undefined }
+              : {}),
+        })),
+      ];
       for (const t of variants) {
         for (const strip of [false, true]) {
-          const bare = <D extends object>(doc: D): D => Object.fromEntries(Object.entries(doc).filter(([key]) => !strip || ['id', 'name', 'kind', 'propulsion', 'openings', 'count', 'stowage', 'state', 'position', 'class', 'jurisdiction', 'zone'].includes(key))) as D;
-          const shed = { ...bundle.shed, boats: bundle.shed.boats.map(bare), people: bundle.shed.people.map(bare), gear: bundle.shed.gear.map(bare), waters: bundle.shed.waters.map(bare) };
-          found.push(...assess({ trip: t, shed, conditions: {}, packs: packsFor(['US']), catalogue: CATALOGUE, now: NOW }).findings.flatMap((f) => [...(f.mend ? [f.mend] : []), ...(f.others ?? [])]));
+          const bare = <D extends object>(doc: D): D =>
+            Object.fromEntries(
+              Object.entries(doc).filter(
+                ([key]) =>
+                  !strip ||
+                  [
+                    'id',
+                    'name',
+                    'kind',
+                    'propulsion',
+                    'openings',
+                    'count',
+                    'stowage',
+                    'state',
+                    'position',
+                    'class',
+                    'jurisdiction',
+                    'zone',
+                  ].includes(key),
+              ),
+            ) as D;
+          const shed = {
+            ...bundle.shed,
+            boats: bundle.shed.boats.map(bare),
+            people: bundle.shed.people.map(bare),
+            gear: bundle.shed.gear.map(bare),
+            waters: bundle.shed.waters.map(bare),
+          };
+          found.push(
+            ...assess({
+              trip: t,
+              shed,
+              conditions: {},
+              packs: packsFor(['US']),
+              catalogue: CATALOGUE,
+              now: NOW,
+            }).findings.flatMap((f) => [...(f.mend ? [f.mend] : []), ...(f.others ?? [])]),
+          );
         }
       }
     }
@@ -133,16 +212,19 @@ describe('every mend leads somewhere', () => {
       if (section) expect(sections).toContain(section);
       if ('go' in mend && mend.go.type !== 'trip') {
         const field = mend.go.pointer.split('/')[1];
-        if (field && field !== 'answers') expect(Object.keys((THINGS[mend.go.type] as unknown as { shape: object }).shape)).toContain(field);
+        if (field && field !== 'answers')
+          expect(Object.keys((THINGS[mend.go.type] as unknown as { shape: object }).shape)).toContain(field);
       }
     }
   });
-  test('a type that no page edits leads nowhere', () => expect(fieldHref({ type: 'run', id: 'x', pointer: '/a' })).toBeUndefined());
+  test('a type that no page edits leads nowhere', () =>
+    expect(fieldHref({ type: 'run', id: 'x', pointer: '/a' })).toBeUndefined());
 });
 
 describe('what this device kept from before an update', () => {
   const old = frozenThings as unknown as ThingsAnswer;
-  const weights = (held: Held) => (held.doc as { pack: { rules: { weight?: string }[] } }).pack.rules.map((r) => r.weight);
+  const weights = (held: Held) =>
+    (held.doc as { pack: { rules: { weight?: string }[] } }).pack.rules.map((r) => r.weight);
   test('an old answer is grown while it is read', () => {
     const { things, unreadable } = readThings(old);
     expect([things.map((h) => h.type), unreadable]).toEqual([['pack', 'person'], 0]);
@@ -154,8 +236,22 @@ describe('what this device kept from before an update', () => {
   });
   test('an old write that waits is seen as today’s', () => {
     const { id, doc } = old.things[0];
-    const body = { id: newId(), device: newId(), type: 'pack', thing: id, baseVersion: 0, deed: { kind: 'create', doc } };
-    const waiting = { key: 1, id: body.id, path: '/api/commands', body, said: 'a pack', madeAt: '2026-05-11T15:00:00Z' };
+    const body = {
+      id: newId(),
+      device: newId(),
+      type: 'pack',
+      thing: id,
+      baseVersion: 0,
+      deed: { kind: 'create', doc },
+    };
+    const waiting = {
+      key: 1,
+      id: body.id,
+      path: '/api/commands',
+      body,
+      said: 'a pack',
+      madeAt: '2026-05-11T15:00:00Z',
+    };
     const seen = overlay({ things: [], done: [] }, [waiting]);
     expect(seen.map(weights)).toEqual([['fix', 'know', undefined]]);
   });
@@ -164,12 +260,18 @@ describe('what this device kept from before an update', () => {
 describe('reading again', () => {
   test('what has not changed is the very object of before: nothing is parsed or reckoned anew', async () => {
     const asked: (string | undefined)[] = [];
-    let body = '{"a":1}', mark = 'W/"1"';
+    let body = '{"a":1}',
+      mark = 'W/"1"';
     globalThis.fetch = ((_path: string, init?: { headers?: Record<string, string> }) => {
       const known = init?.headers?.['If-None-Match'];
       asked.push(known);
       const same = known === mark;
-      return Promise.resolve({ ok: !same, status: same ? 304 : 200, headers: new Headers({ ETag: mark }), text: () => Promise.resolve(same ? '' : body) });
+      return Promise.resolve({
+        ok: !same,
+        status: same ? 304 : 200,
+        headers: new Headers({ ETag: mark }),
+        text: () => Promise.resolve(same ? '' : body),
+      });
     }) as unknown as typeof fetch;
     const first = await askAgain('/api/x');
     expect(await askAgain('/api/x')).toBe(first);

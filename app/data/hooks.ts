@@ -1,6 +1,13 @@
 import { useEffect, useMemo, useSyncExternalStore } from 'react';
 import useSWR, { mutate } from 'swr';
-import { Conditions, evolve, FIRST, type MessageView, type PlanView, type ThingType } from '@escale/core/model';
+import {
+  Conditions,
+  evolve,
+  FIRST,
+  type MessageView,
+  type PlanView,
+  type ThingType,
+} from '@escale/core/model';
 import { askAgain, NoSignal } from './api';
 import { deviceId, flush, settle } from './send';
 import { keep, kept, outbox, type Queued } from './store';
@@ -8,7 +15,10 @@ import { overlay, readThings, shedOf, type Held } from './things';
 
 /** The one place in which screens are given data. Reads come from the server, and from this device's store when there is no signal. */
 
-export interface Answer<T> { body: T; /** No signal: this is what the device had, from then (epoch ms). */ since?: number }
+export interface Answer<T> {
+  body: T;
+  /** No signal: this is what the device had, from then (epoch ms). */ since?: number;
+}
 
 const THINGS = '/api/things';
 
@@ -32,10 +42,16 @@ async function read(path: string): Promise<Answer<unknown>> {
 }
 
 /** Watched things are asked for this often, ms. */
-const OFTEN = 4000, NOW_AND_THEN = 30_000;
+const OFTEN = 4000,
+  NOW_AND_THEN = 30_000;
 
 function useRead<T>(path: string | null, every = NOW_AND_THEN) {
-  const swr = useSWR<Answer<unknown>, Error>(path, read, { refreshInterval: every, keepPreviousData: true, shouldRetryOnError: true, errorRetryInterval: 5000 });
+  const swr = useSWR<Answer<unknown>, Error>(path, read, {
+    refreshInterval: every,
+    keepPreviousData: true,
+    shouldRetryOnError: true,
+    errorRetryInterval: 5000,
+  });
   return { answer: swr.data as Answer<T> | undefined, error: swr.error, again: () => void swr.mutate() };
 }
 
@@ -55,7 +71,17 @@ export function useThings() {
   const base = useMemo(() => (answer ? readThings(answer.body) : undefined), [answer]);
   const things = useMemo(() => (base ? overlay(base, queue) : []), [base, queue]);
   const { shed, trips } = useMemo(() => shedOf(things), [things]);
-  return { ready: base !== undefined, error, again, things, shed, trips, unreadable: base?.unreadable ?? 0, offlineSince: answer?.since, served: base };
+  return {
+    ready: base !== undefined,
+    error,
+    again,
+    things,
+    shed,
+    trips,
+    unreadable: base?.unreadable ?? 0,
+    offlineSince: answer?.since,
+    served: base,
+  };
 }
 
 export function useThing(id: string | undefined): Held | undefined {

@@ -50,6 +50,8 @@ describe('one worker, one protocol', () => {
   });
   test('an old generation that starts late does not take the place of a newer', async () => {
     expect(await runHere('sweep', job, 1_000_001, () => undefined)).toBe(true);
-    expect(await runHere('sweep', { ...job, until: leave + 100 * MS.hour }, 1_000_000, () => undefined)).toBe(false);
+    expect(await runHere('sweep', { ...job, until: leave + 100 * MS.hour }, 1_000_000, () => undefined)).toBe(
+      false,
+    );
   });
 });

@@ -34,8 +34,22 @@ async function queue(sending: Omit<Sending, 'madeAt'>): Promise<void> {
 
 export const newId = () => uuid();
 
-async function command(type: ThingType, thing: string, baseVersion: number, deed: Deed, said: string): Promise<void> {
-  const body: Command = { id: uuid(), device: await deviceId(), type, thing, baseVersion, schema: schemaOf(type), deed };
+async function command(
+  type: ThingType,
+  thing: string,
+  baseVersion: number,
+  deed: Deed,
+  said: string,
+): Promise<void> {
+  const body: Command = {
+    id: uuid(),
+    device: await deviceId(),
+    type,
+    thing,
+    baseVersion,
+    schema: schemaOf(type),
+    deed,
+  };
   await queue({ id: body.id, path: COMMANDS, body, thing, said });
 }
 
@@ -57,7 +71,12 @@ export async function restore(held: Held, said: string): Promise<void> {
 }
 
 export async function tick(list: string, item: string, on: boolean, at: number): Promise<void> {
-  await queue({ id: uuid(), path: '/api/ticks', body: { list, item, on, device: await deviceId(), at: new Date(at).toISOString() }, said: 'a tick' });
+  await queue({
+    id: uuid(),
+    path: '/api/ticks',
+    body: { list, item, on, device: await deviceId(), at: new Date(at).toISOString() },
+    said: 'a tick',
+  });
 }
 
 export async function file(request: FileRequest, said: string): Promise<void> {
@@ -135,7 +154,9 @@ export async function settle(done: readonly string[]): Promise<void> {
 
 /** A refused write is given up, with everything that waited behind it. */
 export async function giveUp(refused: Queued): Promise<void> {
-  for (const s of await outbox()) if (!s.sent && (s.key === refused.key || (refused.thing && s.thing === refused.thing))) await dequeue(s.key);
+  for (const s of await outbox())
+    if (!s.sent && (s.key === refused.key || (refused.thing && s.thing === refused.thing)))
+      await dequeue(s.key);
   await mutate('outbox');
   await refresh();
 }

@@ -15,7 +15,10 @@ export type Settings = z.infer<typeof Settings>;
 const DEFAULTS: Settings = Settings.parse({});
 
 export function useSettings(): Settings {
-  return useSWR('settings', async () => Settings.parse((await setting('own')) ?? {}), { refreshInterval: 0 }).data ?? DEFAULTS;
+  return (
+    useSWR('settings', async () => Settings.parse((await setting('own')) ?? {}), { refreshInterval: 0 })
+      .data ?? DEFAULTS
+  );
 }
 
 export async function setSettings(next: Partial<Settings>): Promise<void> {

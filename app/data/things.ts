@@ -1,14 +1,50 @@
 import { applyPatch, valueAt } from '@escale/core/formats/pointer';
-import { emptyShed, evolve, FIRST, NewerVersion, SHELF, THINGS, type Patch, type Shed, type ThingOf, type ThingType, type Trip } from '@escale/core/model';
+import {
+  emptyShed,
+  evolve,
+  FIRST,
+  NewerVersion,
+  SHELF,
+  THINGS,
+  type Patch,
+  type Shed,
+  type ThingOf,
+  type ThingType,
+  type Trip,
+} from '@escale/core/model';
 import type { Queued } from './store';
 
 /** A thing as this device holds it: the server's version plus what waits in the outbox. */
-export interface Held<T extends ThingType = ThingType> { id: string; type: T; version: number; deleted: boolean; /** Version of the document; absent in answers of before. */ schema?: number; doc: ThingOf<T> }
+export interface Held<T extends ThingType = ThingType> {
+  id: string;
+  type: T;
+  version: number;
+  deleted: boolean;
+  /** Version of the document; absent in answers of before. */ schema?: number;
+  doc: ThingOf<T>;
+}
 
-export type Deed = { kind: 'create'; doc: Record<string, unknown> } | { kind: 'patch'; patch: Patch[] } | { kind: 'remove' } | { kind: 'restore' };
-export interface Command { id: string; device: string; type: ThingType; thing: string; baseVersion: number; /** Version of such documents when it was written. */ schema: number; deed: Deed }
+export type Deed =
+  | { kind: 'create'; doc: Record<string, unknown> }
+  | { kind: 'patch'; patch: Patch[] }
+  | { kind: 'remove' }
+  | { kind: 'restore' };
+export interface Command {
+  id: string;
+  device: string;
+  type: ThingType;
+  thing: string;
+  baseVersion: number;
+  /** Version of such documents when it was written. */ schema: number;
+  deed: Deed;
+}
 
-export interface ThingsAnswer { /** Where the server keeps a simulated time. */ now?: number; simulated: boolean; /** Ids of this device's commands that the answer holds. */ done: string[]; things: Held[] }
+export interface ThingsAnswer {
+  /** Where the server keeps a simulated time. */ now?: number;
+  simulated: boolean;
+  /** Ids of this device's commands that the answer holds. */ done: string[];
+  things: Held[];
+}
 
 /** What came from the server or from this device's store passes its schema once; a document that does not is left out and counted. */
 export function readThings(body: unknown): ThingsAnswer & { unreadable: number } {
@@ -17,7 +53,13 @@ export function readThings(body: unknown): ThingsAnswer & { unreadable: number }
     const read = THINGS[held.type]?.safeParse(grown(held));
     return read?.success ? [{ ...held, doc: read.data } as Held] : [];
   });
-  return { ...(now === undefined ? {} : { now }), simulated, done, things: good, unreadable: things.length - good.length };
+  return {
+    ...(now === undefined ? {} : { now }),
+    simulated,
+    done,
+    things: good,
+    unreadable: things.length - good.length,
+  };
 }
 
 /** A kept answer may be older than the program that reads it, or newer: then the document is not readable here. */
@@ -31,7 +73,10 @@ function grown({ type, doc, schema = FIRST }: Held): unknown {
 }
 
 /** What was read, with the commands that it does not hold yet done to it: what the person sees at once. */
-export function overlay({ things, done: held }: Pick<ThingsAnswer, 'things' | 'done'>, queue: Queued[]): Held[] {
+export function overlay(
+  { things, done: held }: Pick<ThingsAnswer, 'things' | 'done'>,
+  queue: Queued[],
+): Held[] {
   const byId = new Map(things.map((thing) => [thing.id, thing]));
   const there = heldOf(queue, held);
   for (const { key, path, body, refused } of queue) {
@@ -52,9 +97,23 @@ export function heldOf(queue: Queued[], done: readonly string[]): Set<number> {
 }
 
 function done(held: Held | undefined, { type, thing, schema = FIRST, deed }: Command): Held | undefined {
-  if (deed.kind === 'create') return held ?? { id: thing, type, version: 1, deleted: false, doc: evolve(type, deed.doc, schema) as ThingOf<ThingType> };
+  if (deed.kind === 'create')
+    return (
+      held ?? {
+        id: thing,
+        type,
+        version: 1,
+        deleted: false,
+        doc: evolve(type, deed.doc, schema) as ThingOf<ThingType>,
+      }
+    );
   if (!held) return undefined;
-  if (deed.kind === 'patch') return { ...held, version: held.version + 1, doc: evolve(type, applyPatch(held.doc, deed.patch), schema) };
+  if (deed.kind === 'patch')
+    return {
+      ...held,
+      version: held.version + 1,
+      doc: evolve(type, applyPatch(held.doc, deed.patch), schema),
+    };
   return { ...held, version: held.version + 1, deleted: deed.kind === 'remove' };
 }
 
@@ -73,14 +132,28 @@ const topOf = (pointer: string) => pointer.split('/')[1];
 /** The patch that takes a patch back: every field it touched as it was. */
 export function inverseOf(doc: object, patch: Patch[]): Patch[] {
   const before = doc as Record<string, unknown>;
-  return [...new Set(patch.map((p) => topOf(p.pointer)))].map((field) => (before[field] === undefined ? { op: 'unset', pointer: `/${field}` } : { op: 'set', pointer: `/${field}`, value: before[field] }));
+  return [...new Set(patch.map((p) => topOf(p.pointer)))].map((field) =>
+    before[field] === undefined
+      ? { op: 'unset', pointer: `/${field}` }
+      : { op: 'set', pointer: `/${field}`, value: before[field] },
+  );
 }
 
 /** A value that is stated is no guess any more: the patch that says so, for every guess whose value it changes. */
-export function withBasis(doc: object & { basis?: Record<string, string> | undefined }, patch: Patch[]): Patch[] {
+export function withBasis(
+  doc: object & { basis?: Record<string, string> | undefined },
+  patch: Patch[],
+): Patch[] {
   if (patch.some(({ pointer }) => topOf(pointer) === 'basis')) return patch;
   const basis = doc.basis ?? {};
   const then = applyPatch(doc, patch);
-  const left = Object.fromEntries(Object.entries(basis).filter(([pointer, how]) => how !== 'guessed' || JSON.stringify(valueAt(doc, pointer)) === JSON.stringify(valueAt(then, pointer))));
-  return Object.keys(left).length === Object.keys(basis).length ? patch : [...patch, { op: 'set', pointer: '/basis', value: left }];
+  const left = Object.fromEntries(
+    Object.entries(basis).filter(
+      ([pointer, how]) =>
+        how !== 'guessed' || JSON.stringify(valueAt(doc, pointer)) === JSON.stringify(valueAt(then, pointer)),
+    ),
+  );
+  return Object.keys(left).length === Object.keys(basis).length
+    ? patch
+    : [...patch, { op: 'set', pointer: '/basis', value: left }];
 }

@@ -4,13 +4,40 @@ import type { FieldRef, Mend, SectionId, ThingType } from '@escale/core/model';
 
 /** Which section of a trip edits a field, by the first segment of its pointer. */
 const SECTION_OF: Record<string, SectionId> = {
-  boat: 'plan/boat', crew: 'plan/boat', stow: 'pack/kit', water: 'plan/water', launch: 'plan/water', return: 'plan/water', halts: 'plan/water',
-  leave: 'plan/day', speed: 'plan/day', homeBy: 'plan/day', limits: 'plan/day', driveMinutes: 'plan/day', checkInMinutes: 'plan/day',
-  load: 'pack/load', comingHome: 'pack/load', company: 'plan/boat', contacts: 'pack/float-plan', graceMinutes: 'pack/float-plan', ifLate: 'pack/float-plan', parked: 'pack/float-plan', title: 'plan/boat', notes: 'home/debrief', status: 'home/close',
+  boat: 'plan/boat',
+  crew: 'plan/boat',
+  stow: 'pack/kit',
+  water: 'plan/water',
+  launch: 'plan/water',
+  return: 'plan/water',
+  halts: 'plan/water',
+  leave: 'plan/day',
+  speed: 'plan/day',
+  homeBy: 'plan/day',
+  limits: 'plan/day',
+  driveMinutes: 'plan/day',
+  checkInMinutes: 'plan/day',
+  load: 'pack/load',
+  comingHome: 'pack/load',
+  company: 'plan/boat',
+  contacts: 'pack/float-plan',
+  graceMinutes: 'pack/float-plan',
+  ifLate: 'pack/float-plan',
+  parked: 'pack/float-plan',
+  title: 'plan/boat',
+  notes: 'home/debrief',
+  status: 'home/close',
 };
 
 export type ShedType = Exclude<ThingType, 'trip' | 'debrief' | 'run' | 'pack'>;
-export const SHED_TYPES = ['boat', 'person', 'gear', 'place', 'water', 'contact'] as const satisfies readonly ShedType[];
+export const SHED_TYPES = [
+  'boat',
+  'person',
+  'gear',
+  'place',
+  'water',
+  'contact',
+] as const satisfies readonly ShedType[];
 
 export const sectionHref = (trip: string, section: SectionId) => `/trips/${trip}/${section}`;
 export const thingHref = (type: string, id: string) => `/shed/${type}/${id}`;
@@ -30,7 +57,8 @@ export function fieldHref({ type, id, pointer }: FieldRef): string | undefined {
 export function mendHref(mend: Mend, trip: string): string | undefined {
   if ('go' in mend) return fieldHref(mend.go);
   if ('open' in mend) return sectionHref(trip, mend.open);
-  if ('add' in mend) return `/shed/gear/new?kind=${encodeURIComponent(mend.add.kind)}${mend.add.borrowed ? '&at=/borrowedFrom' : ''}&back=${encodeURIComponent(sectionHref(trip, 'pack/kit'))}`;
+  if ('add' in mend)
+    return `/shed/gear/new?kind=${encodeURIComponent(mend.add.kind)}${mend.add.borrowed ? '&at=/borrowedFrom' : ''}&back=${encodeURIComponent(sectionHref(trip, 'pack/kit'))}`;
   return undefined;
 }
 

@@ -4,9 +4,13 @@ import { Text } from 'react-native';
 /** The router as a list of where one was sent: screens are tested, not the router. */
 export const visited: string[] = [];
 let params: Record<string, string> = {};
-export const at = (next: Record<string, string>) => { params = next; };
+export const at = (next: Record<string, string>) => {
+  params = next;
+};
 
-const go = (href: string) => { visited.push(href); };
+const go = (href: string) => {
+  visited.push(href);
+};
 const router = { push: go, replace: go, back: () => go('back') };
 export const useRouter = () => router;
 export const useLocalSearchParams = () => params;
@@ -17,5 +21,9 @@ export function Redirect({ href }: { href: string }) {
   return null;
 }
 export function Link({ href, children, ...rest }: { href: string; children: ReactNode }) {
-  return <Text {...{ href }} role="link" {...rest}>{children}</Text>;
+  return (
+    <Text {...{ href }} role="link" {...rest}>
+      {children}
+    </Text>
+  );
 }

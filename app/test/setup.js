@@ -4,7 +4,11 @@ const { TextDecoder, TextEncoder } = require('node:util');
 const { structuredClone: clone } = globalThis;
 
 // jsdom lacks these; every browser we run in has them.
-Object.assign(globalThis, { TextDecoder, TextEncoder, structuredClone: clone ?? ((value) => JSON.parse(JSON.stringify(value))) });
+Object.assign(globalThis, {
+  TextDecoder,
+  TextEncoder,
+  structuredClone: clone ?? ((value) => JSON.parse(JSON.stringify(value))),
+});
 if (!globalThis.crypto?.subtle) Object.defineProperty(globalThis, 'crypto', { value: webcrypto });
 AbortSignal.timeout ??= () => new AbortController().signal;
 Element.prototype.scrollIntoView ??= () => undefined;
@@ -13,13 +17,21 @@ URL.createObjectURL ??= () => 'blob:test';
 
 // Layout does not happen in jsdom: everything that measures itself is as wide as a phone.
 class Observer {
-  constructor(callback) { this.callback = callback; }
-  observe(target) { setTimeout(() => this.callback([{ target, contentRect: { width: 390, height: 400 } }]), 0); }
+  constructor(callback) {
+    this.callback = callback;
+  }
+  observe(target) {
+    setTimeout(() => this.callback([{ target, contentRect: { width: 390, height: 400 } }]), 0);
+  }
   unobserve() {}
   disconnect() {}
 }
 globalThis.ResizeObserver = Observer;
-for (const [name, size] of [['offsetWidth', 390], ['offsetHeight', 400]]) Object.defineProperty(HTMLElement.prototype, name, { configurable: true, get: () => size });
+for (const [name, size] of [
+  ['offsetWidth', 390],
+  ['offsetHeight', 400],
+])
+  Object.defineProperty(HTMLElement.prototype, name, { configurable: true, get: () => size });
 
 const warn = console.warn;
 console.warn = (...args) => (/useNativeDriver/.test(String(args[0])) ? undefined : warn(...args));

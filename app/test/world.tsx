@@ -21,15 +21,34 @@ export const TRIP = '01890000-0000-7000-8000-000000000055';
 export function fakeServer() {
   const bundle = demoBundle(NOW);
   const things: Held[] = [
-    ...(Object.entries(SHELF) as [ThingType, keyof typeof bundle.shed][]).flatMap(([type, shelf]) => bundle.shed[shelf].map((doc) => ({ id: doc.id, type, version: 1, deleted: false, doc }) as Held)),
+    ...(Object.entries(SHELF) as [ThingType, keyof typeof bundle.shed][]).flatMap(([type, shelf]) =>
+      bundle.shed[shelf].map((doc) => ({ id: doc.id, type, version: 1, deleted: false, doc }) as Held),
+    ),
     ...bundle.trips.map((doc) => ({ id: doc.id, type: 'trip', version: 1, deleted: false, doc }) as Held),
   ];
-  const server = { up: true, refuse: undefined as { status: number; title: string } | undefined, sent: [] as { path: string; body: unknown }[], things, plans: [] as PlanView[], ticks: new Map<string, number>() };
-  const hours = Array.from({ length: 240 }, (_, i) => ({ at: new Date(Date.UTC(2026, 4, 8) + i * 36e5).toISOString(), wind: 4, gust: 6, from: 220, air: 15, water: 13.4, visibility: 20_000 }));
+  const server = {
+    up: true,
+    refuse: undefined as { status: number; title: string } | undefined,
+    sent: [] as { path: string; body: unknown }[],
+    things,
+    plans: [] as PlanView[],
+    ticks: new Map<string, number>(),
+  };
+  const hours = Array.from({ length: 240 }, (_, i) => ({
+    at: new Date(Date.UTC(2026, 4, 8) + i * 36e5).toISOString(),
+    wind: 4,
+    gust: 6,
+    from: 220,
+    air: 15,
+    water: 13.4,
+    visibility: 20_000,
+  }));
   const done = ({ thing: id, type, deed }: Command) => {
     const held = things.find((h) => h.id === id);
-    if (deed.kind === 'create') things.push({ id, type, version: 1, deleted: false, doc: deed.doc } as unknown as Held);
-    else if (held && deed.kind === 'patch') Object.assign(held, { doc: applyPatch(held.doc, deed.patch), version: held.version + 1 });
+    if (deed.kind === 'create')
+      things.push({ id, type, version: 1, deleted: false, doc: deed.doc } as unknown as Held);
+    else if (held && deed.kind === 'patch')
+      Object.assign(held, { doc: applyPatch(held.doc, deed.patch), version: held.version + 1 });
     else if (held) Object.assign(held, { deleted: deed.kind === 'remove', version: held.version + 1 });
   };
   const answer = (path: string, body: unknown): unknown => {
@@ -42,17 +61,32 @@ export function fakeServer() {
       }
       return {};
     }
-    if (path.startsWith('/api/things')) return { now: NOW, simulated: true, done: server.sent.filter((s) => s.path === '/api/commands').map((s) => (s.body as { id: string }).id), things: things.filter((h) => !h.deleted) };
-    if (path.startsWith('/api/conditions')) return { forecast: { issuedAt: new Date(NOW - 3 * 36e5).toISOString(), source: 'test', hours } };
+    if (path.startsWith('/api/things'))
+      return {
+        now: NOW,
+        simulated: true,
+        done: server.sent.filter((s) => s.path === '/api/commands').map((s) => (s.body as { id: string }).id),
+        things: things.filter((h) => !h.deleted),
+      };
+    if (path.startsWith('/api/conditions'))
+      return { forecast: { issuedAt: new Date(NOW - 3 * 36e5).toISOString(), source: 'test', hours } };
     if (path === '/api/plans') return { plans: server.plans };
-    if (path.startsWith('/api/ticks')) return { items: [...server.ticks].map(([item, at]) => ({ item, at })) };
+    if (path.startsWith('/api/ticks'))
+      return { items: [...server.ticks].map(([item, at]) => ({ item, at })) };
     return path === '/api/messages' ? { messages: [] } : { simulated: true, calls: [] };
   };
   globalThis.fetch = ((path: string, init?: { body?: string }) => {
     if (!server.up) return Promise.reject(new TypeError('no signal'));
     const refuse = init?.body === undefined ? undefined : server.refuse;
-    const body = JSON.stringify(refuse ?? answer(path, init?.body === undefined ? undefined : JSON.parse(init.body)));
-    return Promise.resolve({ ok: !refuse, status: refuse?.status ?? 200, headers: new Headers(), text: () => Promise.resolve(body) });
+    const body = JSON.stringify(
+      refuse ?? answer(path, init?.body === undefined ? undefined : JSON.parse(init.body)),
+    );
+    return Promise.resolve({
+      ok: !refuse,
+      status: refuse?.status ?? 200,
+      headers: new Headers(),
+      text: () => Promise.resolve(body),
+    });
   }) as unknown as typeof fetch;
   return server;
 }
@@ -67,10 +101,20 @@ export async function fresh() {
 
 function OneTrip({ id, children }: { id: string; children: ReactNode }) {
   const view = useTripView(id);
-  return typeof view === 'string' ? <>{view}</> : <TripContext.Provider value={view}>{children}</TripContext.Provider>;
+  return typeof view === 'string' ? (
+    <>{view}</>
+  ) : (
+    <TripContext.Provider value={view}>{children}</TripContext.Provider>
+  );
 }
 
 /** A screen with its providers; of a trip where `trip` is given. */
 export function show(screen: ReactNode, { trip, theme = 'day' }: { trip?: string; theme?: ThemeName } = {}) {
-  return render(<SWRConfig value={{ dedupingInterval: 0 }}><Themed theme={theme}><UndoProvider>{trip ? <OneTrip id={trip}>{screen}</OneTrip> : screen}</UndoProvider></Themed></SWRConfig>);
+  return render(
+    <SWRConfig value={{ dedupingInterval: 0 }}>
+      <Themed theme={theme}>
+        <UndoProvider>{trip ? <OneTrip id={trip}>{screen}</OneTrip> : screen}</UndoProvider>
+      </Themed>
+    </SWRConfig>,
+  );
 }

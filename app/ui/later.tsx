@@ -5,6 +5,16 @@ import { T } from './text';
 export function later<P extends object>(load: () => Promise<ComponentType<P>>): ComponentType<P> {
   const Part = lazy(async (): Promise<{ default: ComponentType<P> }> => ({ default: await load() }));
   return function Later(props: P) {
-    return <Suspense fallback={<T as="soft" style={{ padding: 14 }}>One moment</T>}><Part {...props} /></Suspense>;
+    return (
+      <Suspense
+        fallback={
+          <T as="soft" style={{ padding: 14 }}>
+            One moment
+          </T>
+        }
+      >
+        <Part {...props} />
+      </Suspense>
+    );
   };
 }

@@ -7,13 +7,36 @@ import { WIDE } from './tokens';
 export const useWide = () => useWindowDimensions().width >= WIDE;
 
 /** The scrolling body of a page that is not a trip: title, what it is for, content. */
-export function Page({ title, lead, aside, children, style }: { title: string; lead?: string; aside?: ReactNode; children: ReactNode; style?: ViewStyle }) {
+export function Page({
+  title,
+  lead,
+  aside,
+  children,
+  style,
+}: {
+  title: string;
+  lead?: string;
+  aside?: ReactNode;
+  children: ReactNode;
+  style?: ViewStyle;
+}) {
   const p = usePalette();
   return (
-    <ScrollView role="main" style={{ flex: 1, backgroundColor: p.paper }} contentContainerStyle={[{ padding: 14, paddingBottom: 40, gap: 12, width: '100%', maxWidth: 760, alignSelf: 'center' }, style]}>
-      <View style={{ flexDirection: 'row', justifyContent: 'space-between', alignItems: 'flex-start', gap: 12 }}>
+    <ScrollView
+      role="main"
+      style={{ flex: 1, backgroundColor: p.paper }}
+      contentContainerStyle={[
+        { padding: 14, paddingBottom: 40, gap: 12, width: '100%', maxWidth: 760, alignSelf: 'center' },
+        style,
+      ]}
+    >
+      <View
+        style={{ flexDirection: 'row', justifyContent: 'space-between', alignItems: 'flex-start', gap: 12 }}
+      >
         <View style={{ flex: 1 }}>
-          <T as="title" heading={1}>{title}</T>
+          <T as="title" heading={1}>
+            {title}
+          </T>
           {lead ? <T as="soft">{lead}</T> : null}
         </View>
         {aside}
@@ -28,7 +51,9 @@ export function Empty({ title, why, children }: { title: string; why: string; ch
   const p = usePalette();
   return (
     <View style={{ borderWidth: 1, borderStyle: 'dashed', borderColor: p.soft, padding: 16, gap: 8 }}>
-      <T as="section" heading={2}>{title}</T>
+      <T as="section" heading={2}>
+        {title}
+      </T>
       <T as="soft">{why}</T>
       {children}
     </View>

@@ -11,16 +11,46 @@ export const usePalette = () => useContext(Current);
 /** Paper's icons, drawn from the few paths that ship; hidden from readers because a word always stands beside them. */
 function Icon({ name, color, size }: { name: string; color?: string; size: number }) {
   const path = ICON_PATHS[name];
-  return path === undefined ? null : <Svg width={size} height={size} viewBox="0 0 24 24" aria-hidden><Path d={path} fill={color ?? 'currentColor'} /></Svg>;
+  return path === undefined ? null : (
+    <Svg width={size} height={size} viewBox="0 0 24 24" aria-hidden>
+      <Path d={path} fill={color ?? 'currentColor'} />
+    </Svg>
+  );
 }
 
 function paperTheme(p: Palette) {
   return {
-    ...MD3LightTheme, roundness: 0,
+    ...MD3LightTheme,
+    roundness: 0,
     colors: {
-      ...MD3LightTheme.colors, primary: p.ink, onPrimary: p.paper, background: p.paper, surface: p.raised, onSurface: p.ink, onBackground: p.ink, surfaceVariant: p.paper, onSurfaceVariant: p.soft,
-      outline: p.soft, outlineVariant: p.line, error: p.call, onError: p.onCall, inverseSurface: p.ink, inverseOnSurface: p.paper, inversePrimary: p.paper, secondaryContainer: p.water3, onSecondaryContainer: p.ink,
-      primaryContainer: p.water3, onPrimaryContainer: p.ink, elevation: { level0: 'transparent', level1: p.raised, level2: p.raised, level3: p.raised, level4: p.raised, level5: p.raised },
+      ...MD3LightTheme.colors,
+      primary: p.ink,
+      onPrimary: p.paper,
+      background: p.paper,
+      surface: p.raised,
+      onSurface: p.ink,
+      onBackground: p.ink,
+      surfaceVariant: p.paper,
+      onSurfaceVariant: p.soft,
+      outline: p.soft,
+      outlineVariant: p.line,
+      error: p.call,
+      onError: p.onCall,
+      inverseSurface: p.ink,
+      inverseOnSurface: p.paper,
+      inversePrimary: p.paper,
+      secondaryContainer: p.water3,
+      onSecondaryContainer: p.ink,
+      primaryContainer: p.water3,
+      onPrimaryContainer: p.ink,
+      elevation: {
+        level0: 'transparent',
+        level1: p.raised,
+        level2: p.raised,
+        level3: p.raised,
+        level4: p.raised,
+        level5: p.raised,
+      },
     },
     fonts: configureFonts({ config: { fontFamily: FONT.read, letterSpacing: 0 } }),
   };
@@ -31,7 +61,14 @@ export function Themed({ theme, children }: { theme: ThemeName; children: ReactN
   const paper = useMemo(() => paperTheme(palette), [palette]);
   return (
     <Current.Provider value={palette}>
-      <PaperProvider theme={paper} settings={{ icon: (props) => <Icon name={String(props.name)} color={props.color} size={props.size} /> }}>{children}</PaperProvider>
+      <PaperProvider
+        theme={paper}
+        settings={{
+          icon: (props) => <Icon name={String(props.name)} color={props.color} size={props.size} />,
+        }}
+      >
+        {children}
+      </PaperProvider>
     </Current.Provider>
   );
 }

@@ -1,5 +1,5 @@
-import { holesOf, hullOf, leak, spaceOf, type Leak, type Relief } from '@escale/core/boat';
-import type { Weight } from '@escale/core/boat';
+import { holesOf, hullOf, leak, spaceOf, type Leak, type Relief, type Weight } from '@escale/core/boat';
+
 import { CATALOGUE } from '@escale/core/kit';
 import type { Boat } from '@escale/core/model';
 import { packsOn } from '@escale/core/rules';

@@ -115,7 +115,9 @@ export function meeting(input: AssessInput, fields: readonly Field[], most: numb
   const before = new Map(assess(input).findings.map((f) => [f.id, text(f) + f.level]));
   const touches = fields.map((field) => {
     const after = new Map(assess(takeAway(input, [field])).findings.map((f) => [f.id, text(f) + f.level]));
-    const ids = [...new Set([...before.keys(), ...after.keys()])].filter((id) => before.get(id) !== after.get(id));
+    const ids = [...new Set([...before.keys(), ...after.keys()])].filter(
+      (id) => before.get(id) !== after.get(id),
+    );
     return { field, ids: new Set(ids) };
   });
   const pairs = touches.flatMap((a, i) =>

@@ -17,8 +17,24 @@ export function household(n: number, more: { guessed?: boolean } = {}): AssessIn
   const guess = startBoat(start, '01890000-0000-7000-8000-00000000b0a7', start.title);
   const boat: Boat = { ...(more.guessed ? guess : stated(guess)), modelYear: 2015 };
   const people: Person[] = [
-    aPerson({ name: 'Ann', mass: 62, born: '1985-03-04', swimming: 'strong', inWater: 'often', weakArm: false, drives: true }),
-    aPerson({ name: 'Ben', mass: 84, born: '1990', swimming: 'fair', inWater: 'once', weakArm: false, drives: false }),
+    aPerson({
+      name: 'Ann',
+      mass: 62,
+      born: '1985-03-04',
+      swimming: 'strong',
+      inWater: 'often',
+      weakArm: false,
+      drives: true,
+    }),
+    aPerson({
+      name: 'Ben',
+      mass: 84,
+      born: '1990',
+      swimming: 'fair',
+      inWater: 'once',
+      weakArm: false,
+      drives: false,
+    }),
   ].slice(0, boat.seats === 1 ? 1 : 2);
   const set = STARTING_SETS[n % STARTING_SETS.length];
   const gear = set.kinds.map((kind) => {
@@ -40,7 +56,14 @@ export function household(n: number, more: { guessed?: boolean } = {}): AssessIn
     id: '01890000-0000-7000-8000-0000000074a9',
     title: start.title,
     boat: boat.id,
-    crew: people.map((p, i) => ({ person: p.id, role: i === 0 ? 'skipper' : 'crew', clothing: 'wetsuit-5', wearsJacket: true, today: 'well', cord: true })),
+    crew: people.map((p, i) => ({
+      person: p.id,
+      role: i === 0 ? 'skipper' : 'crew',
+      clothing: 'wetsuit-5',
+      wearsJacket: true,
+      today: 'well',
+      cord: true,
+    })),
     water: water.id,
     launch: launch.id,
     halts: [{ place: halt.id, minutes: 30 }],
@@ -55,7 +78,24 @@ export function household(n: number, more: { guessed?: boolean } = {}): AssessIn
     stow: [],
     status: 'planned',
   };
-  const shed = { boats: [boat], people, gear, places: [launch, halt], waters: [water], contacts: [], debriefs: [], runs: [], packs: [] };
+  const shed = {
+    boats: [boat],
+    people,
+    gear,
+    places: [launch, halt],
+    waters: [water],
+    contacts: [],
+    debriefs: [],
+    runs: [],
+    packs: [],
+  };
   const forecast = steady({ thunder: false });
-  return { trip, shed, conditions: { forecast }, packs: packsFor(water.jurisdiction), catalogue: CATALOGUE, now: NOW };
+  return {
+    trip,
+    shed,
+    conditions: { forecast },
+    packs: packsFor(water.jurisdiction),
+    catalogue: CATALOGUE,
+    now: NOW,
+  };
 }

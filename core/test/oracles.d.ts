@@ -6,6 +6,9 @@ declare module 'geodesy/latlon-ellipsoidal-vincenty.js' {
   }
 }
 declare module 'js-quantities' {
-  interface Quantity { to(unit: string): Quantity; scalar: number }
+  interface Quantity {
+    to(unit: string): Quantity;
+    scalar: number;
+  }
   export default function Qty(text: string): Quantity;
 }

@@ -9,7 +9,8 @@ export const systemClock: Clock = { now: () => Date.now() };
 
 /** A clock that starts at an instant and runs on, or stands still. */
 export function simulatedClock(start: number, running: boolean): Clock {
-  let base = start, since = Date.now();
+  let base = start,
+    since = Date.now();
   return {
     now: () => (running ? base + Date.now() - since : base),
     set: (at) => {

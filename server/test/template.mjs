@@ -9,7 +9,10 @@ const migrations = join(root, 'server/migrations');
 
 export const templatePath = () => {
   const hash = createHash('sha256');
-  for (const name of readdirSync(migrations).filter((n) => n.endsWith('.sql')).sort()) hash.update(readFileSync(join(migrations, name)));
+  for (const name of readdirSync(migrations)
+    .filter((n) => n.endsWith('.sql'))
+    .sort())
+    hash.update(readFileSync(join(migrations, name)));
   return join(root, '.cache', `template-${hash.digest('hex').slice(0, 16)}.tar`);
 };
 

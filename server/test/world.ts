@@ -21,7 +21,10 @@ import { deliver, sweepDeadlines } from '../src/watch/watcher';
 import { templatePath } from './template.mjs';
 
 export const NOW = Date.UTC(2026, 4, 11, 15);
-export const TRIP = '01890000-0000-7000-8000-000000000055', BOAT = '01890000-0000-7000-8000-000000000005', WHISTLE = '01890000-0000-7000-8000-000000000013', ADA = '01890000-0000-7000-8000-000000000053';
+export const TRIP = '01890000-0000-7000-8000-000000000055',
+  BOAT = '01890000-0000-7000-8000-000000000005',
+  WHISTLE = '01890000-0000-7000-8000-000000000013',
+  ADA = '01890000-0000-7000-8000-000000000053';
 
 /** A whole server without a port: a fresh memory with the demo in it, a clock to set, and the watch on call. */
 export async function makeWorld({ standIns = true }: { standIns?: boolean } = {}) {
@@ -29,7 +32,14 @@ export async function makeWorld({ standIns = true }: { standIns?: boolean } = {}
   const db = drizzle(client, { schema }) as unknown as Db;
   const clock = simulatedClock(NOW, false);
   const household = await ensureHousehold(db, NOW);
-  const services: Services = { db, clock, household, log: pino({ level: 'silent' }), base: 'http://localhost:4280', ...(standIns ? { weather: simulatedWeather(7), telephone: simulatedTelephone() } : {}) };
+  const services: Services = {
+    db,
+    clock,
+    household,
+    log: pino({ level: 'silent' }),
+    base: 'http://localhost:4280',
+    ...(standIns ? { weather: simulatedWeather(7), telephone: simulatedTelephone() } : {}),
+  };
   const watchOnce = async () => {
     while ((await sweepDeadlines(services)) > 0);
     while ((await deliver(services)) > 0);
@@ -37,21 +47,43 @@ export async function makeWorld({ standIns = true }: { standIns?: boolean } = {}
   const http = request(httpApp(services, { kick: watchOnce }));
   const device = uuid();
   const world = {
-    db, clock, services, http, device, watchOnce,
+    db,
+    clock,
+    services,
+    http,
+    device,
+    watchOnce,
     set: (at: number) => clock.set?.(at),
     close: () => client.close(),
     /** Everything forgotten, the demo put back. */
     reset: async () => {
       clock.set?.(NOW);
-      await db.execute(sql`TRUNCATE thing, command, tick, plan, plan_version, plan_event, deadline, message, contact_token, phone_call, device, trip_conditions`);
+      await db.execute(
+        sql`TRUNCATE thing, command, tick, plan, plan_version, plan_event, deadline, message, contact_token, phone_call, device, trip_conditions`,
+      );
       await db.transaction((tx) => importBundle(tx, demoBundle(NOW), HOME, NOW));
     },
     get: async <T>(path: string) => (await http.get(path).set('Host', 'localhost:4280')).body as T,
-    post: (path: string, body: unknown) => http.post(path).set('Host', 'localhost:4280').set('Content-Type', 'application/json').send(JSON.stringify(body)),
-    command: (thing: string, type: string, baseVersion: number, deed: unknown, more: object = {}) => world.post('/api/commands', { id: uuid(), device, type, thing, baseVersion, deed, ...more }),
-    file: async (more: object = {}): Promise<PlanView> => (await world.post('/api/plans', { id: uuid(), trip: TRIP, ...more })).body as PlanView,
-    deed: (plan: string, kind: string, more: object = {}) => world.post(`/api/plans/${plan}/deeds`, { id: uuid(), kind, madeAt: new Date(clock.now()).toISOString(), ...more }),
-    calls: async () => (await world.get<{ calls: { to: string; text: string; at: number }[] }>('/api/standins/telephone')).calls,
+    post: (path: string, body: unknown) =>
+      http
+        .post(path)
+        .set('Host', 'localhost:4280')
+        .set('Content-Type', 'application/json')
+        .send(JSON.stringify(body)),
+    command: (thing: string, type: string, baseVersion: number, deed: unknown, more: object = {}) =>
+      world.post('/api/commands', { id: uuid(), device, type, thing, baseVersion, deed, ...more }),
+    file: async (more: object = {}): Promise<PlanView> =>
+      (await world.post('/api/plans', { id: uuid(), trip: TRIP, ...more })).body as PlanView,
+    deed: (plan: string, kind: string, more: object = {}) =>
+      world.post(`/api/plans/${plan}/deeds`, {
+        id: uuid(),
+        kind,
+        madeAt: new Date(clock.now()).toISOString(),
+        ...more,
+      }),
+    calls: async () =>
+      (await world.get<{ calls: { to: string; text: string; at: number }[] }>('/api/standins/telephone'))
+        .calls,
   };
   return world;
 }

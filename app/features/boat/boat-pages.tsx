@@ -20,7 +20,13 @@ function useBoat(): Held<'boat'> | undefined {
   return held?.type === 'boat' ? (held as Held<'boat'>) : undefined;
 }
 
-const Gone = () => <Page title="No such boat"><Link href="/shed" style={{ paddingVertical: 12 }}><T style={{ textDecorationLine: 'underline' }}>The shed</T></Link></Page>;
+const Gone = () => (
+  <Page title="No such boat">
+    <Link href="/shed" style={{ paddingVertical: 12 }}>
+      <T style={{ textDecorationLine: 'underline' }}>The shed</T>
+    </Link>
+  </Page>
+);
 
 /** What somebody who never drove her does when the driver is in the water: large, in order, from her own controls. */
 export function CardPage() {
@@ -30,20 +36,42 @@ export function CardPage() {
   if (!held) return <Gone />;
   const steps = startCard(held.doc);
   return (
-    <Page title={`${held.doc.name}: second driver’s card`} lead="Do it once for real, with the driver watching, before you leave.">
+    <Page
+      title={`${held.doc.name}: second driver’s card`}
+      lead="Do it once for real, with the driver watching, before you leave."
+    >
       {steps ? (
         <View role="list" aria-label="Steps">
           {steps.map((step, i) => (
-            <View key={step.say} role="listitem" style={{ flexDirection: 'row', gap: 12, borderTopWidth: 2, borderColor: p.ink, paddingVertical: 10 }}>
-              <T as="section" style={{ width: 28, fontSize: 22, lineHeight: 28 }}>{i + 1}</T>
+            <View
+              key={step.say}
+              role="listitem"
+              style={{
+                flexDirection: 'row',
+                gap: 12,
+                borderTopWidth: 2,
+                borderColor: p.ink,
+                paddingVertical: 10,
+              }}
+            >
+              <T as="section" style={{ width: 28, fontSize: 22, lineHeight: 28 }}>
+                {i + 1}
+              </T>
               <T style={{ flex: 1, fontSize: 20, lineHeight: 27 }}>{render(step, reader)}</T>
             </View>
           ))}
         </View>
-      ) : <T>No motor drives her. Whoever is left turns the bow to whoever is in the water, brings something that floats, and doesn’t look away.</T>}
+      ) : (
+        <T>
+          No motor drives her. Whoever is left turns the bow to whoever is in the water, brings something that
+          floats, and doesn’t look away.
+        </T>
+      )}
       <Row>
         <Button onPress={() => window.print()}>Print it</Button>
-        <Link href={`${thingHref('boat', held.id)}?at=/controls`} style={{ paddingVertical: 12 }}><T style={{ textDecorationLine: 'underline' }}>How she is started and stopped</T></Link>
+        <Link href={`${thingHref('boat', held.id)}?at=/controls`} style={{ paddingVertical: 12 }}>
+          <T style={{ textDecorationLine: 'underline' }}>How she is started and stopped</T>
+        </Link>
       </Row>
       <T as="small">Common practice, no published source. The maker’s manual stands before it.</T>
     </Page>
@@ -57,16 +85,48 @@ export function HandoverPage() {
   const held = useBoat();
   if (!held) return <Gone />;
   return (
-    <Page title={`${held.doc.name}: ten minutes with whoever knows her`} lead="Walk it together. Saved as you leave each field.">
+    <Page
+      title={`${held.doc.name}: ten minutes with whoever knows her`}
+      lead="Walk it together. Saved as you leave each field."
+    >
       {HANDOVER.map((step, i) => (
-        <View key={step.id} role="group" aria-label={step.what} style={{ borderTopWidth: 2, borderColor: p.ink, paddingVertical: 10, gap: 8 }}>
-          <T as="section" heading={2}>{i + 1}. {step.what}</T>
+        <View
+          key={step.id}
+          role="group"
+          aria-label={step.what}
+          style={{ borderTopWidth: 2, borderColor: p.ink, paddingVertical: 10, gap: 8 }}
+        >
+          <T as="section" heading={2}>
+            {i + 1}. {step.what}
+          </T>
           <T as="soft">{step.why}</T>
-          {step.fields.length > 0 ? <ThingForm type="boat" doc={held.doc} only={step.fields} basis={held.doc.basis} onPatch={(patch) => void change(held, patch, `${patch[0].pointer.slice(1)} of ${held.doc.name}`)} /> : null}
-          {step.kit ? <Row><Button onPress={() => router.push(`/shed/gear/new?back=${encodeURIComponent(`/shed/handover?boat=${held.id}`)}`)}>Note a thing of hers</Button></Row> : null}
+          {step.fields.length > 0 ? (
+            <ThingForm
+              type="boat"
+              doc={held.doc}
+              only={step.fields}
+              basis={held.doc.basis}
+              onPatch={(patch) =>
+                void change(held, patch, `${patch[0].pointer.slice(1)} of ${held.doc.name}`)
+              }
+            />
+          ) : null}
+          {step.kit ? (
+            <Row>
+              <Button
+                onPress={() =>
+                  router.push(`/shed/gear/new?back=${encodeURIComponent(`/shed/handover?boat=${held.id}`)}`)
+                }
+              >
+                Note a thing of hers
+              </Button>
+            </Row>
+          ) : null}
         </View>
       ))}
-      <Link href={`/shed/card?boat=${held.id}`} style={{ paddingVertical: 12 }}><T style={{ textDecorationLine: 'underline' }}>Her second driver’s card</T></Link>
+      <Link href={`/shed/card?boat=${held.id}`} style={{ paddingVertical: 12 }}>
+        <T style={{ textDecorationLine: 'underline' }}>Her second driver’s card</T>
+      </Link>
     </Page>
   );
 }

@@ -17,35 +17,76 @@ import { HullShape } from '../load/hull-shape';
 import { profile } from '../load/outline';
 
 const MEASURES = [
-  { letter: 'A', field: 'length', title: 'Length over all', quantity: 'length' }, { letter: 'B', field: 'beam', title: 'Beam', quantity: 'length' },
-  { letter: 'C', field: 'depth', title: 'Depth of the hull', quantity: 'length' }, { letter: 'D', field: 'mass', title: 'Empty weight', quantity: 'mass' },
+  { letter: 'A', field: 'length', title: 'Length over all', quantity: 'length' },
+  { letter: 'B', field: 'beam', title: 'Beam', quantity: 'length' },
+  { letter: 'C', field: 'depth', title: 'Depth of the hull', quantity: 'length' },
+  { letter: 'D', field: 'mass', title: 'Empty weight', quantity: 'mass' },
 ] as const;
-const BASES = [{ value: 'guessed', label: 'A guess' }, { value: 'stated', label: 'Read or told' }, { value: 'measured', label: 'Measured' }];
+const BASES = [
+  { value: 'guessed', label: 'A guess' },
+  { value: 'stated', label: 'Read or told' },
+  { value: 'measured', label: 'Measured' },
+];
 
 /** Where to measure her, drawn from her own numbers, and how each number came to be known. */
 export function HerMeasures({ held }: { held: Held<'boat'> }) {
   const p = usePalette();
   const reader = useReader('UTC');
   const boat = held.doc;
-  const set = (field: string, how: string | undefined) => void change(held, [how ? { op: 'set', pointer: `/basis/~1${field}`, value: how } : { op: 'unset', pointer: `/basis/~1${field}` }], `how ${field} is known`);
+  const set = (field: string, how: string | undefined) =>
+    void change(
+      held,
+      [
+        how
+          ? { op: 'set', pointer: `/basis/~1${field}`, value: how }
+          : { op: 'unset', pointer: `/basis/~1${field}` },
+      ],
+      `how ${field} is known`,
+    );
   return (
     <View style={{ gap: 8 }}>
-      <T as="section" heading={2}>Her measures</T>
+      <T as="section" heading={2}>
+        Her measures
+      </T>
       <Drawing boat={boat} p={p} />
       {MEASURES.map(({ letter, field, title, quantity }) => (
         <View key={field} style={{ borderBottomWidth: 1, borderColor: p.line, paddingVertical: 6, gap: 4 }}>
-          <T><T as="strong">{letter}</T> {title}: <T as="strong">{boat[field] === undefined ? 'not known' : format(boat[field], quantity, reader.units)}</T></T>
-          {boat[field] === undefined ? null : <Choice label={`How ${title.toLowerCase()} is known`} options={BASES} value={boat.basis?.[`/${field}`] ?? 'stated'} onChange={(v) => v && set(field, v)} />}
+          <T>
+            <T as="strong">{letter}</T> {title}:{' '}
+            <T as="strong">
+              {boat[field] === undefined ? 'not known' : format(boat[field], quantity, reader.units)}
+            </T>
+          </T>
+          {boat[field] === undefined ? null : (
+            <Choice
+              label={`How ${title.toLowerCase()} is known`}
+              options={BASES}
+              value={boat.basis?.[`/${field}`] ?? 'stated'}
+              onChange={(v) => v && set(field, v)}
+            />
+          )}
         </View>
       ))}
-      <Link href={`/shed/card?boat=${held.id}`} style={{ paddingVertical: 12 }}><T style={{ textDecorationLine: 'underline' }}>Second driver’s card</T></Link>
-      <Link href={`/shed/handover?boat=${held.id}`} style={{ paddingVertical: 12 }}><T style={{ textDecorationLine: 'underline' }}>A boat you don’t know: walk through her in ten minutes</T></Link>
-      {boat.length === undefined || boat.beam === undefined ? <T as="soft">Enter length and beam below, and she is drawn. <Link href={`${thingHref('boat', held.id)}?at=/length`}>Length</Link></T> : null}
+      <Link href={`/shed/card?boat=${held.id}`} style={{ paddingVertical: 12 }}>
+        <T style={{ textDecorationLine: 'underline' }}>Second driver’s card</T>
+      </Link>
+      <Link href={`/shed/handover?boat=${held.id}`} style={{ paddingVertical: 12 }}>
+        <T style={{ textDecorationLine: 'underline' }}>
+          A boat you don’t know: walk through her in ten minutes
+        </T>
+      </Link>
+      {boat.length === undefined || boat.beam === undefined ? (
+        <T as="soft">
+          Enter length and beam below, and she is drawn.{' '}
+          <Link href={`${thingHref('boat', held.id)}?at=/length`}>Length</Link>
+        </T>
+      ) : null}
     </View>
   );
 }
 
-const HIGH = 190, MARGIN = 26;
+const HIGH = 190,
+  MARGIN = 26;
 
 /** From above with length and beam, from the side with depth: lines with letters where the tape goes. */
 function Drawing({ boat, p }: { boat: Boat; p: Palette }) {
@@ -53,12 +94,18 @@ function Drawing({ boat, p }: { boat: Boat; p: Palette }) {
   const hull = hullOf(boat);
   if (!hull) return null;
   const per = Math.min((width - 2 * MARGIN) / hull.length, 84 / hull.beam);
-  const left = (width - hull.length * per) / 2, x = (m: number) => left + m * per;
+  const left = (width - hull.length * per) / 2,
+    x = (m: number) => left + m * per;
   const top = { x, y: (m: number) => 56 - m * per };
   const z = (m: number) => 170 - m * Math.min(per, 50 / hull.depth);
-  const half = (hull.beam / 2) * per, fullest = hull.form.plan.fullest * hull.length;
+  const half = (hull.beam / 2) * per,
+    fullest = hull.form.plan.fullest * hull.length;
   return (
-    <View role="img" aria-label="Where to measure: A from bow to stern, B across the widest place, C amidships from the lowest point up to the edge, D on a scale" onLayout={(e) => setWidth(e.nativeEvent.layout.width)}>
+    <View
+      role="img"
+      aria-label="Where to measure: A from bow to stern, B across the widest place, C amidships from the lowest point up to the edge, D on a scale"
+      onLayout={(e) => setWidth(e.nativeEvent.layout.width)}
+    >
       <Svg width={width} height={HIGH} aria-hidden>
         <HullShape hull={hull} scale={top} p={p} />
         <Tape x1={x(0)} y1={112} x2={x(hull.length)} y2={112} letter="A" p={p} />
@@ -70,13 +117,49 @@ function Drawing({ boat, p }: { boat: Boat; p: Palette }) {
   );
 }
 
-function Tape({ x1, y1, x2, y2, letter, p }: { x1: number; y1: number; x2: number; y2: number; letter: string; p: Palette }) {
+function Tape({
+  x1,
+  y1,
+  x2,
+  y2,
+  letter,
+  p,
+}: {
+  x1: number;
+  y1: number;
+  x2: number;
+  y2: number;
+  letter: string;
+  p: Palette;
+}) {
   const upright = x1 === x2;
   return (
     <G>
       <Line x1={x1} y1={y1} x2={x2} y2={y2} stroke={p.ink} strokeWidth={1} strokeDasharray="5 3" />
-      {[[x1, y1], [x2, y2]].map(([x, y]) => <Line key={`${x} ${y}`} x1={upright ? x - 5 : x} x2={upright ? x + 5 : x} y1={upright ? y : y - 5} y2={upright ? y : y + 5} stroke={p.ink} strokeWidth={1.6} />)}
-      <SvgText x={upright ? x1 + 8 : (x1 + x2) / 2} y={upright ? (y1 + y2) / 2 + 4 : y1 - 4} fontFamily={FONT.narrow} fontSize={SIZE.body} fontWeight="600" fill={p.ink}>{letter}</SvgText>
+      {[
+        [x1, y1],
+        [x2, y2],
+      ].map(([x, y]) => (
+        <Line
+          key={`${x} ${y}`}
+          x1={upright ? x - 5 : x}
+          x2={upright ? x + 5 : x}
+          y1={upright ? y : y - 5}
+          y2={upright ? y : y + 5}
+          stroke={p.ink}
+          strokeWidth={1.6}
+        />
+      ))}
+      <SvgText
+        x={upright ? x1 + 8 : (x1 + x2) / 2}
+        y={upright ? (y1 + y2) / 2 + 4 : y1 - 4}
+        fontFamily={FONT.narrow}
+        fontSize={SIZE.body}
+        fontWeight="600"
+        fill={p.ink}
+      >
+        {letter}
+      </SvgText>
     </G>
   );
 }

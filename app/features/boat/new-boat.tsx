@@ -32,25 +32,58 @@ export function NewBoat({ blank }: { blank: () => void }) {
   };
   return (
     <View style={{ gap: 14 }}>
-      <T as="section" heading={2}>What is she?</T>
-      <Choice label="Kind" unfolded options={KINDS} value={kind} onChange={(k) => { setKind(k as Craft | undefined); setPoint(undefined); }} />
+      <T as="section" heading={2}>
+        What is she?
+      </T>
+      <Choice
+        label="Kind"
+        unfolded
+        options={KINDS}
+        value={kind}
+        onChange={(k) => {
+          setKind(k as Craft | undefined);
+          setPoint(undefined);
+        }}
+      />
       {kind ? (
         <View role="radiogroup" aria-label="Most like" style={{ gap: 8 }}>
-          <T as="section" heading={2}>Most like</T>
-          {STARTING_POINTS.filter((s) => s.kind === kind).map((s) => <PointCard key={s.id} point={s} on={s === point} onPress={() => setPoint(s)} />)}
+          <T as="section" heading={2}>
+            Most like
+          </T>
+          {STARTING_POINTS.filter((s) => s.kind === kind).map((s) => (
+            <PointCard key={s.id} point={s} on={s === point} onPress={() => setPoint(s)} />
+          ))}
         </View>
       ) : null}
-      {point ? <TextInput mode="outlined" label="Her name" accessibilityLabel="Her name" value={name} onChangeText={setName} maxLength={120} onSubmitEditing={add} /> : null}
+      {point ? (
+        <TextInput
+          mode="outlined"
+          label="Her name"
+          accessibilityLabel="Her name"
+          value={name}
+          onChangeText={setName}
+          maxLength={120}
+          onSubmitEditing={add}
+        />
+      ) : null}
       <Row>
-        <Button kind="main" disabled={!point || name.trim() === ''} onPress={add}>Add her</Button>
-        <Button kind="quiet" onPress={blank}>Start from nothing</Button>
+        <Button kind="main" disabled={!point || name.trim() === ''} onPress={add}>
+          Add her
+        </Button>
+        <Button kind="quiet" onPress={blank}>
+          Start from nothing
+        </Button>
       </Row>
-      <T as="small">Every figure she starts with is a guess and is marked so. What the law turns on is not guessed: it is asked.</T>
+      <T as="small">
+        Every figure she starts with is a guess and is marked so. What the law turns on is not guessed: it is
+        asked.
+      </T>
     </View>
   );
 }
 
-const WIDE = 128, HIGH = 56;
+const WIDE = 128,
+  HIGH = 56;
 
 function PointCard({ point, on, onPress }: { point: StartingPoint; on: boolean; onPress: () => void }) {
   const p = usePalette();
@@ -58,12 +91,34 @@ function PointCard({ point, on, onPress }: { point: StartingPoint; on: boolean; 
   const hull = hullOf({ kind: point.kind, ...point.boat }, HULLS);
   const per = hull ? Math.min((WIDE - 8) / hull.length, (HIGH - 4) / hull.beam) : 1;
   return (
-    <Pressable role="radio" aria-checked={on} aria-label={`${point.title}. ${point.note}`} onPress={onPress} style={{ flexDirection: 'row', alignItems: 'center', gap: 12, borderWidth: on ? 3 : 1, borderColor: on ? p.ink : p.soft, backgroundColor: p.raised, padding: 10 }}>
-      {hull ? <Svg width={WIDE} height={HIGH} aria-hidden><HullShape hull={hull} scale={{ x: (m) => 4 + m * per, y: (m) => HIGH / 2 - m * per }} p={p} /></Svg> : null}
+    <Pressable
+      role="radio"
+      aria-checked={on}
+      aria-label={`${point.title}. ${point.note}`}
+      onPress={onPress}
+      style={{
+        flexDirection: 'row',
+        alignItems: 'center',
+        gap: 12,
+        borderWidth: on ? 3 : 1,
+        borderColor: on ? p.ink : p.soft,
+        backgroundColor: p.raised,
+        padding: 10,
+      }}
+    >
+      {hull ? (
+        <Svg width={WIDE} height={HIGH} aria-hidden>
+          <HullShape hull={hull} scale={{ x: (m) => 4 + m * per, y: (m) => HIGH / 2 - m * per }} p={p} />
+        </Svg>
+      ) : null}
       <View style={{ flex: 1 }}>
         <T as="strong">{point.title}</T>
         <T as="small">{point.note}</T>
-        {hull ? <T as="label">{format(hull.length, 'length', reader.units)} × {format(hull.beam, 'length', reader.units)}</T> : null}
+        {hull ? (
+          <T as="label">
+            {format(hull.length, 'length', reader.units)} × {format(hull.beam, 'length', reader.units)}
+          </T>
+        ) : null}
       </View>
     </Pressable>
   );

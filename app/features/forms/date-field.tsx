@@ -22,10 +22,30 @@ export function DateField({ name, shape, label, onLeft }: FieldProps & { shape: 
   return (
     <>
       <View style={{ flexDirection: 'row', gap: 8, alignItems: 'center' }}>
-        <TextInput mode="outlined" dense accessibilityLabel={label} id={fieldId(`/${name.replaceAll('.', '/')}`)} placeholder={time ? '06:10' : '2026-05-12'} error={fieldState.error !== undefined} value={value} onChangeText={(text) => field.onChange(text === '' && shape.optional ? undefined : text)} onBlur={() => { field.onBlur(); void onLeft(name); }} style={{ minHeight: TOUCH, width: 150 }} />
-        <Suspense fallback={null}><Calendar label={label} time={time} value={value} onPick={put} /></Suspense>
+        <TextInput
+          mode="outlined"
+          dense
+          accessibilityLabel={label}
+          id={fieldId(`/${name.replaceAll('.', '/')}`)}
+          placeholder={time ? '06:10' : '2026-05-12'}
+          error={fieldState.error !== undefined}
+          value={value}
+          onChangeText={(text) => field.onChange(text === '' && shape.optional ? undefined : text)}
+          onBlur={() => {
+            field.onBlur();
+            void onLeft(name);
+          }}
+          style={{ minHeight: TOUCH, width: 150 }}
+        />
+        <Suspense fallback={null}>
+          <Calendar label={label} time={time} value={value} onPick={put} />
+        </Suspense>
       </View>
-      {fieldState.error?.message ? <HelperText type="error" role="alert" visible style={{ fontSize: 14, paddingHorizontal: 0 }}>{fieldState.error.message}</HelperText> : null}
+      {fieldState.error?.message ? (
+        <HelperText type="error" role="alert" visible style={{ fontSize: 14, paddingHorizontal: 0 }}>
+          {fieldState.error.message}
+        </HelperText>
+      ) : null}
     </>
   );
 }

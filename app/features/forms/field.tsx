@@ -35,7 +35,11 @@ export const SayingSo = createContext<((pointer: string) => void) | undefined>(u
 export function Field({ basis, ...props }: FieldProps) {
   const outer = useContext(Basis);
   const shape = shapeOf(props.schema);
-  return <Basis.Provider value={basis ?? outer}><Labelled shape={shape} {...props} /></Basis.Provider>;
+  return (
+    <Basis.Provider value={basis ?? outer}>
+      <Labelled shape={shape} {...props} />
+    </Basis.Provider>
+  );
 }
 
 function Labelled({ shape, ...props }: FieldProps & { shape: Shape }) {
@@ -48,25 +52,49 @@ function Labelled({ shape, ...props }: FieldProps & { shape: Shape }) {
   return (
     <View style={{ gap: 4 }}>
       <View style={{ flexDirection: 'row', alignItems: 'center', gap: 8 }}>
-        <T as="label" style={{ fontSize: 14 }}>{title}{guessed ? ' · a guess' : ''}</T>
-        {guessed && sayIt ? <Button kind="quiet" label={`${title}: it is so`} onPress={() => sayIt(pointer)}>it is so</Button> : null}
+        <T as="label" style={{ fontSize: 14 }}>
+          {title}
+          {guessed ? ' · a guess' : ''}
+        </T>
+        {guessed && sayIt ? (
+          <Button kind="quiet" label={`${title}: it is so`} onPress={() => sayIt(pointer)}>
+            it is so
+          </Button>
+        ) : null}
       </View>
-      {kind === 'group' ? <Group shape={shape} {...props} /> : kind === 'none-or-group' ? <NoneOrGroup shape={shape} label={title} {...props} /> : kind === 'list' ? <List shape={shape} label={title} {...props} /> : <One shape={shape} label={title} {...props} />}
+      {kind === 'group' ? (
+        <Group shape={shape} {...props} />
+      ) : kind === 'none-or-group' ? (
+        <NoneOrGroup shape={shape} label={title} {...props} />
+      ) : kind === 'list' ? (
+        <List shape={shape} label={title} {...props} />
+      ) : (
+        <One shape={shape} label={title} {...props} />
+      )}
       {meta.help ? <T as="small">{meta.help}</T> : null}
     </View>
   );
 }
 
 function useError(name: string): string | undefined {
-  const { formState: { errors } } = useFormContext();
-  const found = name.split('.').reduce<unknown>((at, key) => (at as FieldErrors | undefined)?.[key], errors) as { message?: string; root?: { message?: string } } | undefined;
+  const {
+    formState: { errors },
+  } = useFormContext();
+  const found = name
+    .split('.')
+    .reduce<unknown>((at, key) => (at as FieldErrors | undefined)?.[key], errors) as
+    { message?: string; root?: { message?: string } } | undefined;
   return found?.message ?? found?.root?.message;
 }
 
 function Fault({ name, own }: { name: string; own?: string | undefined }) {
   const found = useError(name);
   const message = own ?? found;
-  return message ? <HelperText type="error" role="alert" visible style={{ fontSize: 14, paddingHorizontal: 0 }}>{message}</HelperText> : null;
+  return message ? (
+    <HelperText type="error" role="alert" visible style={{ fontSize: 14, paddingHorizontal: 0 }}>
+      {message}
+    </HelperText>
+  ) : null;
 }
 
 type Inner = FieldProps & { shape: Shape; label: string };
@@ -74,8 +102,15 @@ type Inner = FieldProps & { shape: Shape; label: string };
 function One(props: Inner) {
   const { shape } = props;
   if (shape.meta.ref) return <Ref type={shape.meta.ref} {...props} />;
-  if (shape.meta.catalogue) return <Choose options={CATALOGUE.kinds.map((k) => ({ value: k.id, label: k.title }))} {...props} />;
-  if (shape.kind === 'choice') return <Choose options={Object.entries(shape.meta.words ?? {}).map(([value, label]) => ({ value, label }))} {...props} />;
+  if (shape.meta.catalogue)
+    return <Choose options={CATALOGUE.kinds.map((k) => ({ value: k.id, label: k.title }))} {...props} />;
+  if (shape.kind === 'choice')
+    return (
+      <Choose
+        options={Object.entries(shape.meta.words ?? {}).map(([value, label]) => ({ value, label }))}
+        {...props}
+      />
+    );
   if (shape.kind === 'yes-no') return <YesNo {...props} />;
   if (shape.kind === 'number') return <Measure {...props} />;
   if (shape.meta.picks) return <DateField {...props} />;
@@ -87,7 +122,22 @@ function Text({ name, shape, label, onLeft }: Inner) {
   const long = shape.meta.long === true;
   return (
     <>
-      <TextInput mode="outlined" dense={!long} multiline={long} {...(long ? { numberOfLines: 3 } : {})} accessibilityLabel={label} id={fieldId(pointerOf(name))} error={fieldState.error !== undefined} value={typeof field.value === 'string' ? field.value : ''} onChangeText={(text) => field.onChange(text === '' && shape.optional ? undefined : text)} onBlur={() => { field.onBlur(); void onLeft(name); }} style={long ? {} : { minHeight: TOUCH }} />
+      <TextInput
+        mode="outlined"
+        dense={!long}
+        multiline={long}
+        {...(long ? { numberOfLines: 3 } : {})}
+        accessibilityLabel={label}
+        id={fieldId(pointerOf(name))}
+        error={fieldState.error !== undefined}
+        value={typeof field.value === 'string' ? field.value : ''}
+        onChangeText={(text) => field.onChange(text === '' && shape.optional ? undefined : text)}
+        onBlur={() => {
+          field.onBlur();
+          void onLeft(name);
+        }}
+        style={long ? {} : { minHeight: TOUCH }}
+      />
       <Fault name={name} />
     </>
   );
@@ -96,7 +146,8 @@ function Text({ name, shape, label, onLeft }: Inner) {
 /** What is wrong with a number, in the person's own unit; undefined where it lies within its limits. */
 function beyond({ schema }: Shape, value: number, quantity: Quantity, units: UnitSystem): string | undefined {
   const { minValue: least, maxValue: most } = schema as z.ZodNumber;
-  const say = (limit: number) => format(limit, quantity, units, Number.isInteger(fromSI(limit, unitOf(quantity, units))) ? 0 : undefined);
+  const say = (limit: number) =>
+    format(limit, quantity, units, Number.isInteger(fromSI(limit, unitOf(quantity, units))) ? 0 : undefined);
   if (least !== null && value < least) return `at least ${say(least)}`;
   return most !== null && value > most ? `at most ${say(most)}` : undefined;
 }
@@ -107,7 +158,10 @@ function Measure({ name, shape, label, onLeft }: Inner) {
   const quantity = (shape.meta.quantity ?? 'count') as Quantity;
   const { units } = useSettings();
   const unit = unitOf(quantity, units);
-  const shown = typeof field.value === 'number' ? String(Number(fromSI(field.value, unit).toFixed(Math.max(unit.digits, 2)))) : '';
+  const shown =
+    typeof field.value === 'number'
+      ? String(Number(fromSI(field.value, unit).toFixed(Math.max(unit.digits, 2))))
+      : '';
   const [typed, setTyped] = useState<string>();
   const [fault, setFault] = useState<string>();
   const leave = () => {
@@ -115,7 +169,8 @@ function Measure({ name, shape, label, onLeft }: Inner) {
     if (typed === undefined) return;
     const text = typed.trim().replace(',', '.');
     const number = Number(text);
-    if (text !== '' && !Number.isFinite(number)) return setFault(`${label} is a number${unit.symbol ? ` in ${unit.symbol}` : ''}`);
+    if (text !== '' && !Number.isFinite(number))
+      return setFault(`${label} is a number${unit.symbol ? ` in ${unit.symbol}` : ''}`);
     const outside = text === '' ? undefined : beyond(shape, toSI(number, unit), quantity, units);
     if (outside) return setFault(`${label}: ${outside}`);
     setFault(undefined);
@@ -125,17 +180,45 @@ function Measure({ name, shape, label, onLeft }: Inner) {
   };
   return (
     <>
-      <TextInput mode="outlined" dense inputMode="decimal" accessibilityLabel={unit.symbol ? `${label}, ${unit.symbol}` : label} id={fieldId(pointerOf(name))} error={fault !== undefined || fieldState.error !== undefined} value={typed ?? shown} onChangeText={setTyped} onBlur={leave} {...(unit.symbol ? { right: <TextInput.Affix text={unit.symbol} /> } : {})} style={{ minHeight: TOUCH, maxWidth: 240 }} />
+      <TextInput
+        mode="outlined"
+        dense
+        inputMode="decimal"
+        accessibilityLabel={unit.symbol ? `${label}, ${unit.symbol}` : label}
+        id={fieldId(pointerOf(name))}
+        error={fault !== undefined || fieldState.error !== undefined}
+        value={typed ?? shown}
+        onChangeText={setTyped}
+        onBlur={leave}
+        {...(unit.symbol ? { right: <TextInput.Affix text={unit.symbol} /> } : {})}
+        style={{ minHeight: TOUCH, maxWidth: 240 }}
+      />
       <Fault name={name} own={fault} />
     </>
   );
 }
 
-function Choose({ name, shape, label, options, onLeft }: Inner & { options: { value: string; label: string }[] }) {
+function Choose({
+  name,
+  shape,
+  label,
+  options,
+  onLeft,
+}: Inner & { options: { value: string; label: string }[] }) {
   const { field } = useController({ name });
   return (
     <>
-      <Choice label={label} id={fieldId(pointerOf(name))} options={options} value={field.value as string | undefined} clearable={shape.optional} onChange={(value) => { field.onChange(value); void onLeft(name); }} />
+      <Choice
+        label={label}
+        id={fieldId(pointerOf(name))}
+        options={options}
+        value={field.value as string | undefined}
+        clearable={shape.optional}
+        onChange={(value) => {
+          field.onChange(value);
+          void onLeft(name);
+        }}
+      />
       <Fault name={name} />
     </>
   );
@@ -144,7 +227,22 @@ function Choose({ name, shape, label, options, onLeft }: Inner & { options: { va
 function YesNo({ name, label, shape, onLeft }: Inner) {
   const { field } = useController({ name });
   const value = field.value === true ? 'yes' : field.value === false ? 'no' : undefined;
-  return <Choice label={label} id={fieldId(pointerOf(name))} options={[{ value: 'yes', label: 'Yes' }, { value: 'no', label: 'No' }]} value={value} clearable={shape.optional} onChange={(v) => { field.onChange(v === undefined ? undefined : v === 'yes'); void onLeft(name); }} />;
+  return (
+    <Choice
+      label={label}
+      id={fieldId(pointerOf(name))}
+      options={[
+        { value: 'yes', label: 'Yes' },
+        { value: 'no', label: 'No' },
+      ]}
+      value={value}
+      clearable={shape.optional}
+      onChange={(v) => {
+        field.onChange(v === undefined ? undefined : v === 'yes');
+        void onLeft(name);
+      }}
+    />
+  );
 }
 
 const nameOf = (doc: object) => ('name' in doc ? String(doc.name) : 'title' in doc ? String(doc.title) : '?');
@@ -156,7 +254,16 @@ function Ref({ type, ...props }: Inner & { type: ThingType }) {
 
 function Group({ name, shape, onLeft }: FieldProps & { shape: Shape }) {
   const p = usePalette();
-  return <View style={{ borderLeftWidth: 2, borderColor: p.line, paddingLeft: 10, gap: 10 }}>{Object.entries(shape.fields ?? {}).map(([key, field]) => (shapeOf(field).meta.hidden ? null : <Field key={key} name={`${name}.${key}`} schema={field} onLeft={onLeft} />))}<Fault name={name} /></View>;
+  return (
+    <View style={{ borderLeftWidth: 2, borderColor: p.line, paddingLeft: 10, gap: 10 }}>
+      {Object.entries(shape.fields ?? {}).map(([key, field]) =>
+        shapeOf(field).meta.hidden ? null : (
+          <Field key={key} name={`${name}.${key}`} schema={field} onLeft={onLeft} />
+        ),
+      )}
+      <Fault name={name} />
+    </View>
+  );
 }
 
 /** "None" is said, not left out: a plate that is not there is a fact. */
@@ -169,7 +276,17 @@ function NoneOrGroup({ name, shape, label, onLeft }: Inner) {
   };
   return (
     <>
-      <Choice label={label} id={fieldId(pointerOf(name))} options={[{ value: 'has', label: 'Has one' }, { value: 'none', label: 'None' }]} value={state} clearable onChange={take} />
+      <Choice
+        label={label}
+        id={fieldId(pointerOf(name))}
+        options={[
+          { value: 'has', label: 'Has one' },
+          { value: 'none', label: 'None' },
+        ]}
+        value={state}
+        clearable
+        onChange={take}
+      />
       {state === 'has' ? <Group name={name} shape={shape} schema={shape.schema} onLeft={onLeft} /> : null}
     </>
   );
@@ -183,7 +300,8 @@ function List({ name, shape, label, onLeft }: Inner) {
   const element = shape.element;
   if (!element) return null;
   const inner = shapeOf(element);
-  if (inner.kind !== 'group') return <Words name={name} shape={shape} label={label} onLeft={onLeft} schema={shape.schema} />;
+  if (inner.kind !== 'group')
+    return <Words name={name} shape={shape} label={label} onLeft={onLeft} schema={shape.schema} />;
   const drop = (i: number) => {
     remove(i);
     void onLeft(name);
@@ -191,12 +309,25 @@ function List({ name, shape, label, onLeft }: Inner) {
   return (
     <View style={{ gap: 10 }} id={fieldId(pointerOf(name))} tabIndex={-1} aria-label={label} role="group">
       {fields.map((row, i) => (
-        <View key={row.id} style={{ borderWidth: 1, borderColor: p.line, padding: 10, gap: 10, backgroundColor: p.raised }}>
-          {fieldsOf(element).map(([key, field]) => <Field key={key} name={`${name}.${i}.${key}`} schema={field} onLeft={onLeft} />)}
-          <Row><Button kind="quiet" label={`Remove ${label} ${i + 1}`} onPress={() => drop(i)}>Remove</Button></Row>
+        <View
+          key={row.id}
+          style={{ borderWidth: 1, borderColor: p.line, padding: 10, gap: 10, backgroundColor: p.raised }}
+        >
+          {fieldsOf(element).map(([key, field]) => (
+            <Field key={key} name={`${name}.${i}.${key}`} schema={field} onLeft={onLeft} />
+          ))}
+          <Row>
+            <Button kind="quiet" label={`Remove ${label} ${i + 1}`} onPress={() => drop(i)}>
+              Remove
+            </Button>
+          </Row>
         </View>
       ))}
-      <Row><Button label={`Add to ${label}`} onPress={() => append(blankOf(element) as object)}>Add</Button></Row>
+      <Row>
+        <Button label={`Add to ${label}`} onPress={() => append(blankOf(element) as object)}>
+          Add
+        </Button>
+      </Row>
       <Fault name={name} />
     </View>
   );
@@ -214,14 +345,41 @@ function Words({ name, shape, label, onLeft }: Inner) {
   };
   if (type) {
     return (
-      <View role="group" aria-label={label} id={fieldId(pointerOf(name))} tabIndex={-1} style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 6 }}>
-        {things.map((h) => <Button key={h.id} kind={value.includes(h.id) ? 'main' : 'plain'} label={`${nameOf(h.doc)}${value.includes(h.id) ? ', chosen' : ''}`} onPress={() => put(value.includes(h.id) ? value.filter((id) => id !== h.id) : [...value, h.id])}>{nameOf(h.doc)}</Button>)}
+      <View
+        role="group"
+        aria-label={label}
+        id={fieldId(pointerOf(name))}
+        tabIndex={-1}
+        style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 6 }}
+      >
+        {things.map((h) => (
+          <Button
+            key={h.id}
+            kind={value.includes(h.id) ? 'main' : 'plain'}
+            label={`${nameOf(h.doc)}${value.includes(h.id) ? ', chosen' : ''}`}
+            onPress={() => put(value.includes(h.id) ? value.filter((id) => id !== h.id) : [...value, h.id])}
+          >
+            {nameOf(h.doc)}
+          </Button>
+        ))}
       </View>
     );
   }
   return (
     <>
-      <TextInput mode="outlined" multiline numberOfLines={3} accessibilityLabel={`${label}, one a line`} id={fieldId(pointerOf(name))} value={value.join('\n')} onChangeText={(text) => field.onChange(text.split('\n'))} onBlur={() => { field.onBlur(); put(value.map((w) => w.trim()).filter(Boolean)); }} />
+      <TextInput
+        mode="outlined"
+        multiline
+        numberOfLines={3}
+        accessibilityLabel={`${label}, one a line`}
+        id={fieldId(pointerOf(name))}
+        value={value.join('\n')}
+        onChangeText={(text) => field.onChange(text.split('\n'))}
+        onBlur={() => {
+          field.onBlur();
+          put(value.map((w) => w.trim()).filter(Boolean));
+        }}
+      />
       <T as="small">One a line.</T>
       <Fault name={name} />
     </>

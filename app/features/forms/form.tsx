@@ -30,7 +30,13 @@ interface Props {
 /** A form made from the thing's own schema. One schema serves form, wire, row and file. */
 export function ThingForm({ type, doc, only, onPatch, onCreate, createLabel = 'Add', at, basis }: Props) {
   const schema = THINGS[type] as unknown as z.ZodType<Values, Values>;
-  const form = useForm<Values>({ values: doc as Values, resolver: zodResolver(schema), mode: 'onBlur', reValidateMode: 'onChange', resetOptions: { keepDirtyValues: true } });
+  const form = useForm<Values>({
+    values: doc as Values,
+    resolver: zodResolver(schema),
+    mode: 'onBlur',
+    reValidateMode: 'onChange',
+    resetOptions: { keepDirtyValues: true },
+  });
   const fields = useMemo(() => {
     const all = fieldsOf(schema);
     return only ? only.flatMap((name) => all.filter(([key]) => key === name)) : all;
@@ -50,20 +56,35 @@ export function ThingForm({ type, doc, only, onPatch, onCreate, createLabel = 'A
     const read = (schema as unknown as { shape: Record<string, z.ZodType> }).shape[top].safeParse(value);
     if (!read.success || JSON.stringify(read.data) === JSON.stringify(sent.current[top])) return;
     sent.current = { ...sent.current, [top]: read.data };
-    onPatch([read.data === undefined ? { op: 'unset', pointer: `/${top}` } : { op: 'set', pointer: `/${top}`, value: read.data }]);
+    onPatch([
+      read.data === undefined
+        ? { op: 'unset', pointer: `/${top}` }
+        : { op: 'set', pointer: `/${top}`, value: read.data },
+    ]);
   };
 
   const sayIt = useMemo(() => {
     if (!onPatch || !basis) return undefined;
-    return (pointer: string) => onPatch([{ op: 'set', pointer: '/basis', value: { ...basis, [pointer]: 'stated' } }]);
+    return (pointer: string) =>
+      onPatch([{ op: 'set', pointer: '/basis', value: { ...basis, [pointer]: 'stated' } }]);
   }, [onPatch, basis]);
 
   return (
     <SayingSo.Provider value={sayIt}>
       <FormProvider {...form}>
         <View style={{ gap: 14 }}>
-          {fields.map(([key, field]) => <Field key={key} name={key} schema={field} onLeft={save} {...(basis ? { basis } : {})} />)}
-          {onCreate ? <Button kind="main" busy={form.formState.isSubmitting} onPress={() => void form.handleSubmit((values) => onCreate(values))()}>{createLabel}</Button> : null}
+          {fields.map(([key, field]) => (
+            <Field key={key} name={key} schema={field} onLeft={save} {...(basis ? { basis } : {})} />
+          ))}
+          {onCreate ? (
+            <Button
+              kind="main"
+              busy={form.formState.isSubmitting}
+              onPress={() => void form.handleSubmit((values) => onCreate(values))()}
+            >
+              {createLabel}
+            </Button>
+          ) : null}
         </View>
       </FormProvider>
     </SayingSo.Provider>

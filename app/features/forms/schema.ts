@@ -13,7 +13,13 @@ export interface Shape {
   schema: z.ZodType;
 }
 
-interface Def { type: string; innerType?: z.ZodType; element?: z.ZodType; shape?: Record<string, z.ZodType>; options?: z.ZodType[] }
+interface Def {
+  type: string;
+  innerType?: z.ZodType;
+  element?: z.ZodType;
+  shape?: Record<string, z.ZodType>;
+  options?: z.ZodType[];
+}
 const defOf = (schema: z.ZodType) => schema.def as unknown as Def;
 
 /** Read a schema for a form. Title and help stand on the outer or on the inner schema; the outer wins. */
@@ -29,11 +35,13 @@ export function shapeOf(schema: z.ZodType): Shape {
   if (def.type === 'number') return { ...base, kind: 'number' };
   if (def.type === 'boolean') return { ...base, kind: 'yes-no' };
   if (def.type === 'enum') return { ...base, kind: 'choice' };
-  if (def.type === 'array') return { ...base, kind: 'list', ...(def.element ? { element: def.element } : {}) };
+  if (def.type === 'array')
+    return { ...base, kind: 'list', ...(def.element ? { element: def.element } : {}) };
   if (def.type === 'object') return { ...base, kind: 'group', fields: def.shape ?? {} };
   if (def.type === 'union') {
     const group = def.options?.find((o) => defOf(o).type === 'object');
-    if (group && def.options?.some((o) => defOf(o).type === 'literal')) return { ...base, kind: 'none-or-group', fields: defOf(group).shape ?? {} };
+    if (group && def.options?.some((o) => defOf(o).type === 'literal'))
+      return { ...base, kind: 'none-or-group', fields: defOf(group).shape ?? {} };
   }
   return { ...base, kind: 'unknown' };
 }
@@ -43,8 +51,14 @@ export function blankOf(schema: z.ZodType): unknown {
   const shape = shapeOf(schema);
   if (shape.optional) return undefined;
   if (shape.kind === 'list') return [];
-  if (shape.kind === 'group') return Object.fromEntries(Object.entries(shape.fields ?? {}).map(([key, field]) => [key, blankOf(field)]).filter(([, value]) => value !== undefined));
+  if (shape.kind === 'group')
+    return Object.fromEntries(
+      Object.entries(shape.fields ?? {})
+        .map(([key, field]) => [key, blankOf(field)])
+        .filter(([, value]) => value !== undefined),
+    );
   return undefined;
 }
 
-export const fieldsOf = (schema: z.ZodType) => Object.entries(shapeOf(schema).fields ?? {}).filter(([, field]) => !shapeOf(field).meta.hidden);
+export const fieldsOf = (schema: z.ZodType) =>
+  Object.entries(shapeOf(schema).fields ?? {}).filter(([, field]) => !shapeOf(field).meta.hidden);

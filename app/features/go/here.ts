@@ -27,7 +27,12 @@ export function useHere(): { here: Here | undefined; said: string | undefined; a
         setHere({ lat: coords.latitude, lon: coords.longitude, accuracy: coords.accuracy, at: timestamp });
         setSaid(undefined);
       },
-      (error) => setSaid(error.code === error.PERMISSION_DENIED ? 'This device was not allowed to tell its position.' : 'The position could not be read.'),
+      (error) =>
+        setSaid(
+          error.code === error.PERMISSION_DENIED
+            ? 'This device was not allowed to tell its position.'
+            : 'The position could not be read.',
+        ),
       { enableHighAccuracy: true, maximumAge: FRESH, timeout: PATIENCE },
     );
   }, []);

@@ -18,12 +18,24 @@ import { useRun } from './use-run';
 import { kindsSupplying } from '@escale/core/kit';
 
 /** What a searcher can see, hear or receive. */
-const SIGNALS = kindsSupplying('sound', 'pyro-day', 'pyro-night', 'flag-day', 'electric-night', 'locate', 'mirror', 'white-light');
+const SIGNALS = kindsSupplying(
+  'sound',
+  'pyro-day',
+  'pyro-night',
+  'flag-day',
+  'electric-night',
+  'locate',
+  'mirror',
+  'white-light',
+);
 
 /** Procedures of a group that suit this trip's boat. */
 function useProcedures(group: Procedure['group']): Procedure[] {
   const { prepared, assessment } = useTrip();
-  return proceduresFor(PROCEDURES.filter((r) => r.group === group), prepared.match(assessment.leave).world);
+  return proceduresFor(
+    PROCEDURES.filter((r) => r.group === group),
+    prepared.match(assessment.leave).world,
+  );
 }
 
 export const LaunchSection = () => <Group group="go" none="Launching" />;
@@ -33,8 +45,20 @@ function Group({ group, none }: { group: Procedure['group']; none: string }) {
   const { trip, shed } = useTrip();
   const found = useProcedures(group);
   const boat = shed.boats.find((b) => b.id === trip.boat);
-  if (found.length === 0) return <T as="soft">{none} {boat ? `a ${CRAFT[boat.kind].toLowerCase()}` : 'this boat'} has no steps in Escale yet. Use your own list; plug, straps, lock and brake looked at twice.</T>;
-  return <View style={{ gap: 18 }}>{found.map((made) => <ProcedureCard key={made.id} procedure={made} />)}</View>;
+  if (found.length === 0)
+    return (
+      <T as="soft">
+        {none} {boat ? `a ${CRAFT[boat.kind].toLowerCase()}` : 'this boat'} has no steps in Escale yet. Use
+        your own list; plug, straps, lock and brake looked at twice.
+      </T>
+    );
+  return (
+    <View style={{ gap: 18 }}>
+      {found.map((made) => (
+        <ProcedureCard key={made.id} procedure={made} />
+      ))}
+    </View>
+  );
 }
 
 function ProcedureCard({ procedure }: { procedure: Procedure }) {
@@ -46,16 +70,45 @@ function ProcedureCard({ procedure }: { procedure: Procedure }) {
   const done = procedure.steps.filter((s) => states.get(s.id)?.done).length;
   return (
     <View style={{ gap: 8 }}>
-      <T as="section" heading={3}>{procedure.title}</T>
+      <T as="section" heading={3}>
+        {procedure.title}
+      </T>
       {procedure.stopIf ? <T as="soft">Stay ashore if: {render(procedure.stopIf, reader)}</T> : null}
-      <Button kind="main" wet onPress={() => router.push(`/trips/${trip.id}/run/${procedure.id}`)}>{held ? `Go on, ${done} of ${procedure.steps.length}` : 'Start'}</Button>
+      <Button kind="main" wet onPress={() => router.push(`/trips/${trip.id}/run/${procedure.id}`)}>
+        {held ? `Go on, ${done} of ${procedure.steps.length}` : 'Start'}
+      </Button>
       {procedure.steps.map((step) => (
-        <View key={step.id} style={{ flexDirection: 'row', gap: 10, paddingVertical: 6, borderBottomWidth: 1, borderColor: p.line }}>
-          <T as="strong" style={{ width: 24 }}>{states.get(step.id)?.done ? '✓' : step.n}</T>
-          <View style={{ flex: 1 }}><T>{render(step.what, reader)}</T><T as="small">{render(step.second ? phrase('procedure.twice', { why: step.why }) : step.why, reader)}</T></View>
+        <View
+          key={step.id}
+          style={{
+            flexDirection: 'row',
+            gap: 10,
+            paddingVertical: 6,
+            borderBottomWidth: 1,
+            borderColor: p.line,
+          }}
+        >
+          <T as="strong" style={{ width: 24 }}>
+            {states.get(step.id)?.done ? '✓' : step.n}
+          </T>
+          <View style={{ flex: 1 }}>
+            <T>{render(step.what, reader)}</T>
+            <T as="small">
+              {render(step.second ? phrase('procedure.twice', { why: step.why }) : step.why, reader)}
+            </T>
+          </View>
         </View>
       ))}
-      {procedure.schools?.map((school) => <View key={school.question} style={{ gap: 2 }}><T as="strong">{school.question}</T>{school.sides.map((side) => <T key={side} as="soft">{side}</T>)}</View>)}
+      {procedure.schools?.map((school) => (
+        <View key={school.question} style={{ gap: 2 }}>
+          <T as="strong">{school.question}</T>
+          {school.sides.map((side) => (
+            <T key={side} as="soft">
+              {side}
+            </T>
+          ))}
+        </View>
+      ))}
     </View>
   );
 }
@@ -67,19 +120,33 @@ export function TroubleSection() {
   const p = usePalette();
   const found = useProcedures('trouble');
   const boat = shed.boats.find((b) => b.id === trip.boat);
-  const used = new Set(assessment.requirements.filter((r) => r.applies !== 'no').flatMap((r) => r.metBy.map((u) => u.item)));
-  const signals = shed.gear.filter((g) => used.has(g.id) && SIGNALS.has(g.kind)).map((g) => g.name.toLowerCase());
+  const used = new Set(
+    assessment.requirements.filter((r) => r.applies !== 'no').flatMap((r) => r.metBy.map((u) => u.item)),
+  );
+  const signals = shed.gear
+    .filter((g) => used.has(g.id) && SIGNALS.has(g.kind))
+    .map((g) => g.name.toLowerCase());
   return (
     <View style={{ gap: 18 }}>
-      <T as="section" heading={3}>People before gear. Stay with the boat. Call early.</T>
+      <T as="section" heading={3}>
+        People before gear. Stay with the boat. Call early.
+      </T>
       {found.map((made) => (
         <View key={made.id} style={{ gap: 8, borderWidth: 2, borderColor: p.ink, padding: 12 }}>
-          <T as="section" heading={3}>{made.title}</T>
-          <T style={{ fontSize: 19, lineHeight: 26 }}>{made.steps[0] ? render(made.steps[0].what, reader) : null}</T>
-          <Button kind="main" wet onPress={() => router.push(`/trips/${trip.id}/run/${made.id}`)}>All steps</Button>
+          <T as="section" heading={3}>
+            {made.title}
+          </T>
+          <T style={{ fontSize: 19, lineHeight: 26 }}>
+            {made.steps[0] ? render(made.steps[0].what, reader) : null}
+          </T>
+          <Button kind="main" wet onPress={() => router.push(`/trips/${trip.id}/run/${made.id}`)}>
+            All steps
+          </Button>
         </View>
       ))}
-      {found.length === 0 ? <T as="soft">No steps for this kind of boat yet. Stay with her, get on her or into her, call.</T> : null}
+      {found.length === 0 ? (
+        <T as="soft">No steps for this kind of boat yet. Stay with her, get on her or into her, call.</T>
+      ) : null}
       {boat ? <Words boat={boat} signals={signals} /> : null}
     </View>
   );
@@ -90,23 +157,52 @@ function Words({ boat, signals }: { boat: Boat; signals: string[] }) {
   const { trip, shed, reader, assessment } = useTrip();
   const now = useNow(MS.minute);
   const { here, said, ask } = useHere();
-  const spot = spotOf(here, () => {
-    const { schedule } = assessment;
-    const out = schedule?.home !== undefined && now >= schedule.leave && now <= schedule.home;
-    return out && trip.launch ? plannedPosition(schedule, trip.launch, shed.places, now) : undefined;
-  }, shed.places.find((pl) => pl.id === trip.launch)?.position);
+  const spot = spotOf(
+    here,
+    () => {
+      const { schedule } = assessment;
+      const out = schedule?.home !== undefined && now >= schedule.leave && now <= schedule.home;
+      return out && trip.launch ? plannedPosition(schedule, trip.launch, shed.places, now) : undefined;
+    },
+    shed.places.find((pl) => pl.id === trip.launch)?.position,
+  );
   return (
     <View style={{ gap: 6 }}>
-      <T as="section" heading={3}>Say on the radio, channel 16</T>
-      {mayday(boat, trip.crew.length, spot, jacketsOf(trip.crew), signals).map((line, i) => <T key={i} style={{ fontSize: 18, lineHeight: 26 }}>{render(line, reader)}</T>)}
-      <T as="small">{here ? `Read by this device at ${clock(here.at, reader)}, good to ${Math.round(here.accuracy)} m.` : spot.from === 'plan' ? 'The position is where your plan has you now; this device was not asked.' : 'Say where you are now: what you see, how far off, in which direction.'} Only where life is in danger.</T>
-      {said ? <T as="soft" role="status">{said}</T> : null}
-      <Row><Button wet onPress={ask}>{here ? 'Read the position again' : 'Use this device’s position'}</Button></Row>
+      <T as="section" heading={3}>
+        Say on the radio, channel 16
+      </T>
+      {mayday(boat, trip.crew.length, spot, jacketsOf(trip.crew), signals).map((line, i) => (
+        <T key={i} style={{ fontSize: 18, lineHeight: 26 }}>
+          {render(line, reader)}
+        </T>
+      ))}
+      <T as="small">
+        {here
+          ? `Read by this device at ${clock(here.at, reader)}, good to ${Math.round(here.accuracy)} m.`
+          : spot.from === 'plan'
+            ? 'The position is where your plan has you now; this device was not asked.'
+            : 'Say where you are now: what you see, how far off, in which direction.'}{' '}
+        Only where life is in danger.
+      </T>
+      {said ? (
+        <T as="soft" role="status">
+          {said}
+        </T>
+      ) : null}
+      <Row>
+        <Button wet onPress={ask}>
+          {here ? 'Read the position again' : 'Use this device’s position'}
+        </Button>
+      </Row>
     </View>
   );
 }
 
-function spotOf(here: Here | undefined, planned: () => { lat: number; lon: number } | undefined, launch: { lat: number; lon: number } | undefined): Spot {
+function spotOf(
+  here: Here | undefined,
+  planned: () => { lat: number; lon: number } | undefined,
+  launch: { lat: number; lon: number } | undefined,
+): Spot {
   if (here) return { text: positionText(here), from: 'device' };
   const plan = planned();
   if (plan) return { text: positionText(plan), from: 'plan' };

@@ -14,9 +14,19 @@ export function RunPage() {
   const now = useNow();
   const made = useProcedure(procedure);
   const run = useRun(procedure, trip.id);
-  const back = () => router.replace(`/trips/${id}/${made?.group === 'home' ? 'home/retrieve' : made?.group === 'trouble' ? 'go/trouble' : 'go/launch'}`);
-  if (!made) return <Page title="No such procedure"><Button onPress={back}>Back</Button></Page>;
+  const back = () =>
+    router.replace(
+      `/trips/${id}/${made?.group === 'home' ? 'home/retrieve' : made?.group === 'trouble' ? 'go/trouble' : 'go/launch'}`,
+    );
+  if (!made)
+    return (
+      <Page title="No such procedure">
+        <Button onPress={back}>Back</Button>
+      </Page>
+    );
   const skipper = trip.crew.find((c) => c.role === 'skipper')?.person ?? trip.crew[0]?.person;
-  const others = trip.crew.flatMap((c) => (c.person === skipper ? [] : shed.people.filter((who) => who.id === c.person))).map(({ id: who, name }) => ({ id: who, name }));
+  const others = trip.crew
+    .flatMap((c) => (c.person === skipper ? [] : shed.people.filter((who) => who.id === c.person)))
+    .map(({ id: who, name }) => ({ id: who, name }));
   return <Runner procedure={made} run={run} now={now} leave={back} reader={reader} others={others} />;
 }

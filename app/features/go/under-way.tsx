@@ -19,7 +19,11 @@ import { CHART_DATUMS } from '@escale/core/model/lists';
 /** On the water: four things, large, in the dark or in the sun, and Trouble across the whole width. */
 export function UnderWay() {
   const { theme } = useSettings();
-  return <Themed theme={theme === 'sun' ? 'sun' : 'night'}><Screen /></Themed>;
+  return (
+    <Themed theme={theme === 'sun' ? 'sun' : 'night'}>
+      <Screen />
+    </Themed>
+  );
 }
 
 function Screen() {
@@ -33,55 +37,148 @@ function Screen() {
   const times = open ? plan.times : assessment.schedule;
   const limit = assessment.schedule?.latestTurn;
   // What was filed binds first: whoever turns later is overdue before the light goes.
-  const turn = open && plan.times.turnBack !== undefined ? Math.min(plan.times.turnBack, limit ?? Infinity) : (limit ?? times?.turnBack);
+  const turn =
+    open && plan.times.turnBack !== undefined
+      ? Math.min(plan.times.turnBack, limit ?? Infinity)
+      : (limit ?? times?.turnBack);
   const next = times?.checkIns.find((at) => at > now);
   const left = open && (plan.state === 'under-way' || plan.events.some((e) => e.kind === 'under-way'));
   const say = (kind: 'under-way' | 'check-in' | 'closed', said: string) => {
     if (plan) void deed(plan.id, { id: newId(), kind, madeAt: new Date(now).toISOString() }, said);
   };
   return (
-    <ScrollView role="main" style={{ flex: 1, backgroundColor: p.paper }} contentContainerStyle={{ flexGrow: 1, padding: 16, gap: 14, maxWidth: 620, width: '100%', alignSelf: 'center' }}>
+    <ScrollView
+      role="main"
+      style={{ flex: 1, backgroundColor: p.paper }}
+      contentContainerStyle={{
+        flexGrow: 1,
+        padding: 16,
+        gap: 14,
+        maxWidth: 620,
+        width: '100%',
+        alignSelf: 'center',
+      }}
+    >
       <View style={{ flexDirection: 'row', alignItems: 'center', gap: 10 }}>
         <Logo />
-        <T as="strong" heading={1} style={{ flex: 1, fontSize: 18 }} numberOfLines={1}>{left && times ? `Under way · ${spanText((now - times.leave) / MS.second)}` : trip.title}</T>
-        <T as="label">{offlineSince !== undefined ? `no signal, ${waiting} waiting` : waiting > 0 ? `${waiting} waiting` : ''}</T>
-        <Button kind="quiet" label="Leave this screen" onPress={() => router.replace(`/trips/${trip.id}/go`)}>leave</Button>
+        <T as="strong" heading={1} style={{ flex: 1, fontSize: 18 }} numberOfLines={1}>
+          {left && times ? `Under way · ${spanText((now - times.leave) / MS.second)}` : trip.title}
+        </T>
+        <T as="label">
+          {offlineSince !== undefined
+            ? `no signal, ${waiting} waiting`
+            : waiting > 0
+              ? `${waiting} waiting`
+              : ''}
+        </T>
+        <Button kind="quiet" label="Leave this screen" onPress={() => router.replace(`/trips/${trip.id}/go`)}>
+          leave
+        </Button>
       </View>
 
-      <Countdown now={now} leave={left ? undefined : times?.leave} turn={turn} home={open ? times?.home : undefined} limit={limit} />
+      <Countdown
+        now={now}
+        leave={left ? undefined : times?.leave}
+        turn={turn}
+        home={open ? times?.home : undefined}
+        limit={limit}
+      />
 
       <Panel title="Check-in">
         <View style={{ flexDirection: 'row', justifyContent: 'space-between', alignItems: 'center' }}>
-          <T as="figure">{next === undefined ? (times?.home ? clock(times.home, reader) : '–') : clock(next, reader)}</T>
-          {open ? (left ? <Button wet onPress={() => say('check-in', 'a check-in')}>I’m fine</Button> : <Button wet onPress={() => say('under-way', 'leaving')}>We have left</Button>) : null}
+          <T as="figure">
+            {next === undefined ? (times?.home ? clock(times.home, reader) : '–') : clock(next, reader)}
+          </T>
+          {open ? (
+            left ? (
+              <Button wet onPress={() => say('check-in', 'a check-in')}>
+                I’m fine
+              </Button>
+            ) : (
+              <Button wet onPress={() => say('under-way', 'leaving')}>
+                We have left
+              </Button>
+            )
+          ) : null}
         </View>
-        <T as="soft">{open ? (next === undefined ? 'Home; no check-in is promised before.' : 'The next that you promised.') : 'No float plan is filed: nobody is watching the clock.'}</T>
+        <T as="soft">
+          {open
+            ? next === undefined
+              ? 'Home; no check-in is promised before.'
+              : 'The next that you promised.'
+            : 'No float plan is filed: nobody is watching the clock.'}
+        </T>
       </Panel>
 
       <NearestLanding />
 
       <View style={{ flex: 1, minHeight: 8 }} />
       <Row>
-        <Button wet style={{ flex: 1 }} onPress={() => router.push(`/trips/${trip.id}/pack/float-plan`)}>Change plan</Button>
-        <Button wet style={{ flex: 1 }} onPress={() => router.push(`/trips/${trip.id}/home/close`)}>We’re home</Button>
+        <Button wet style={{ flex: 1 }} onPress={() => router.push(`/trips/${trip.id}/pack/float-plan`)}>
+          Change plan
+        </Button>
+        <Button wet style={{ flex: 1 }} onPress={() => router.push(`/trips/${trip.id}/home/close`)}>
+          We’re home
+        </Button>
       </Row>
-      <Button kind="main" wet style={{ minHeight: 88 }} onPress={() => router.push(`/trips/${trip.id}/go/trouble`)}>Trouble</Button>
+      <Button
+        kind="main"
+        wet
+        style={{ minHeight: 88 }}
+        onPress={() => router.push(`/trips/${trip.id}/go/trouble`)}
+      >
+        Trouble
+      </Button>
     </ScrollView>
   );
 }
 
 /** The one figure of the screen: until leaving, then until the latest turn. */
-function Countdown({ now, leave, turn, home, limit }: { now: number; leave: number | undefined; turn: number | undefined; home: number | undefined; limit: number | undefined }) {
+function Countdown({
+  now,
+  leave,
+  turn,
+  home,
+  limit,
+}: {
+  now: number;
+  leave: number | undefined;
+  turn: number | undefined;
+  home: number | undefined;
+  limit: number | undefined;
+}) {
   const { reader } = useTrip();
   const before = leave !== undefined && now < leave;
   const at = before ? leave : turn;
-  const head = before ? 'Leave in' : turn === undefined ? 'Turn back' : now <= turn ? 'Turn back in' : 'Turn back now, late by';
-  const tail = turn === undefined ? 'No limit could be reckoned: set a time to be home.' : before ? `leave ${clock(leave, reader)}, turn by ${clock(turn, reader)} at the latest` : home === undefined ? `at ${clock(turn, reader)}, the latest that brings you home inside your limits` : `at ${clock(turn, reader)}, to be home at ${clock(home, reader)} as you filed`;
-  const later = !before && limit !== undefined && turn !== undefined && limit > turn ? `Your limits would allow ${clock(limit, reader)}: send a change first.` : undefined;
+  const head = before
+    ? 'Leave in'
+    : turn === undefined
+      ? 'Turn back'
+      : now <= turn
+        ? 'Turn back in'
+        : 'Turn back now, late by';
+  const tail =
+    turn === undefined
+      ? 'No limit could be reckoned: set a time to be home.'
+      : before
+        ? `leave ${clock(leave, reader)}, turn by ${clock(turn, reader)} at the latest`
+        : home === undefined
+          ? `at ${clock(turn, reader)}, the latest that brings you home inside your limits`
+          : `at ${clock(turn, reader)}, to be home at ${clock(home, reader)} as you filed`;
+  const later =
+    !before && limit !== undefined && turn !== undefined && limit > turn
+      ? `Your limits would allow ${clock(limit, reader)}: send a change first.`
+      : undefined;
   return (
     <View>
       <T as="caps">{head}</T>
-      <T as="giant" numberOfLines={1} aria-label={at === undefined ? 'not known' : spanText((at - now) / MS.second)}>{at === undefined ? '–' : countdown(Math.abs(at - now))}</T>
+      <T
+        as="giant"
+        numberOfLines={1}
+        aria-label={at === undefined ? 'not known' : spanText((at - now) / MS.second)}
+      >
+        {at === undefined ? '–' : countdown(Math.abs(at - now))}
+      </T>
       <T as="section">{tail}</T>
       {later ? <T as="soft">{later}</T> : null}
     </View>
@@ -93,36 +190,82 @@ const SECONDS_UNDER = 10 * MS.minute;
 function countdown(ms: number): string {
   const two = (n: number) => String(n).padStart(2, '0');
   const minutes = Math.floor(ms / MS.minute);
-  return ms < SECONDS_UNDER ? `${minutes}:${two(Math.floor((ms % MS.minute) / MS.second))}` : `${Math.floor(minutes / 60)}:${two(minutes % 60)}`;
+  return ms < SECONDS_UNDER
+    ? `${minutes}:${two(Math.floor((ms % MS.minute) / MS.second))}`
+    : `${Math.floor(minutes / 60)}:${two(minutes % 60)}`;
 }
 
 /** The landing nearest to where the plan has you now, at the speed you have when tired; one of which something is not known is said as such. */
 function NearestLanding() {
   const now = useNow(MS.minute);
-  const { shed, trip, reader, assessment: { schedule } } = useTrip();
+  const {
+    shed,
+    trip,
+    reader,
+    assessment: { schedule },
+  } = useTrip();
   const boat = shed.boats.find((b) => b.id === trip.boat);
   const water = shed.waters.find((w) => w.id === trip.water);
   const slow = boat?.propulsion[0]?.slow ?? boat?.propulsion[0]?.cruise;
   const here = schedule && trip.launch ? plannedPosition(schedule, trip.launch, shed.places, now) : undefined;
   const tide = useMemo(() => water?.tide && tideOf(water.tide), [water]);
-  const found = here && landingsFrom(here, shed.places, { now, ...(water ? { water: water.id } : {}), ...(slow ? { speed: slow } : {}), ...(tide && CHART_DATUMS.has(tide.datum) ? { tideAt: (at: number) => tide.heightAt(at) } : {}) });
+  const found =
+    here &&
+    landingsFrom(here, shed.places, {
+      now,
+      ...(water ? { water: water.id } : {}),
+      ...(slow ? { speed: slow } : {}),
+      ...(tide && CHART_DATUMS.has(tide.datum) ? { tideAt: (at: number) => tide.heightAt(at) } : {}),
+    });
   const best = found?.[0];
-  if (!found || !best) return <Panel title="Nearest landing"><T as="soft">No place is known on this water at which one can land now. Enter beaches and harbours, with their kind of shore.</T></Panel>;
+  if (!found || !best)
+    return (
+      <Panel title="Nearest landing">
+        <T as="soft">
+          No place is known on this water at which one can land now. Enter beaches and harbours, with their
+          kind of shore.
+        </T>
+      </Panel>
+    );
   // A doubtful shore that is much nearer is worth a look all the same.
   const nearer = found.find((l) => l.doubts.length > 0 && l.metres < best.metres);
   return (
     <Panel title={best.doubts.length > 0 ? 'Nearest landing, not sure' : 'Nearest landing'}>
       <T as="figure">{way(best, reader)}</T>
-      <T as="soft">{best.place.name}{best.doubts.length > 0 ? `: ${best.doubts.map((d) => render(d, reader)).join('; ')}` : ''}. From where the plan has you now{slow && best.metres >= ARRIVED ? `, at ${format(slow, 'speed', reader.units)} when tired` : ''}. The bearing is true.</T>
-      {nearer ? <T as="soft">Nearer: {nearer.place.name}, {way(nearer, reader)}; {nearer.doubts.map((d) => render(d, reader)).join('; ')}.</T> : null}
+      <T as="soft">
+        {best.place.name}
+        {best.doubts.length > 0 ? `: ${best.doubts.map((d) => render(d, reader)).join('; ')}` : ''}. From
+        where the plan has you now
+        {slow && best.metres >= ARRIVED ? `, at ${format(slow, 'speed', reader.units)} when tired` : ''}. The
+        bearing is true.
+      </T>
+      {nearer ? (
+        <T as="soft">
+          Nearer: {nearer.place.name}, {way(nearer, reader)};{' '}
+          {nearer.doubts.map((d) => render(d, reader)).join('; ')}.
+        </T>
+      ) : null}
     </Panel>
   );
 }
 
 const way = ({ metres, bearing, seconds }: Landing, { units }: Reader) =>
-  metres < ARRIVED ? 'here, by the plan' : [format(metres, 'distance', units), format(bearing, 'bearing', units), seconds === undefined ? '' : spanText(seconds)].filter(Boolean).join('  ');
+  metres < ARRIVED
+    ? 'here, by the plan'
+    : [
+        format(metres, 'distance', units),
+        format(bearing, 'bearing', units),
+        seconds === undefined ? '' : spanText(seconds),
+      ]
+        .filter(Boolean)
+        .join('  ');
 
 function Panel({ title, children }: { title: string; children: React.ReactNode }) {
   const p = usePalette();
-  return <View style={{ borderTopWidth: 1, borderColor: p.line, paddingTop: 10, gap: 2 }}><T as="caps">{title}</T>{children}</View>;
+  return (
+    <View style={{ borderTopWidth: 1, borderColor: p.line, paddingTop: 10, gap: 2 }}>
+      <T as="caps">{title}</T>
+      {children}
+    </View>
+  );
 }

@@ -21,19 +21,47 @@ export function useProcedure(id: string): Procedure | undefined {
 /** The run of a procedure on a trip (or none: a drill at home), kept tick by tick. */
 export function useRun(procedure: string, trip: string | undefined) {
   const runs = useKind('run');
-  const held = runs.filter((r) => r.doc.procedure === procedure && r.doc.trip === trip && r.doc.endedAt === undefined).at(-1);
-  return { held, ticks: held?.doc.ticks ?? [], begin: (at: number) => begin(procedure, trip, at), mark: (tick: Run['ticks'][number]) => mark(held, tick), end: (at: number) => end(held, at) };
+  const held = runs
+    .filter((r) => r.doc.procedure === procedure && r.doc.trip === trip && r.doc.endedAt === undefined)
+    .at(-1);
+  return {
+    held,
+    ticks: held?.doc.ticks ?? [],
+    begin: (at: number) => begin(procedure, trip, at),
+    mark: (tick: Run['ticks'][number]) => mark(held, tick),
+    end: (at: number) => end(held, at),
+  };
 }
 
 async function begin(procedure: string, trip: string | undefined, at: number): Promise<void> {
-  await create('run', { id: newId(), procedure, ...(trip ? { trip } : {}), startedAt: new Date(at).toISOString(), ticks: [] } as Run, 'a run');
+  await create(
+    'run',
+    {
+      id: newId(),
+      procedure,
+      ...(trip ? { trip } : {}),
+      startedAt: new Date(at).toISOString(),
+      ticks: [],
+    } as Run,
+    'a run',
+  );
 }
 
 async function mark(held: Held<'run'> | undefined, tick: Run['ticks'][number]): Promise<void> {
   // Without a name it is whoever holds this device: another phone is another eye.
-  if (held) await change(held, [{ op: 'append', pointer: '/ticks', value: { by: await deviceId(), ...tick } }], 'a step');
+  if (held)
+    await change(
+      held,
+      [{ op: 'append', pointer: '/ticks', value: { by: await deviceId(), ...tick } }],
+      'a step',
+    );
 }
 
 async function end(held: Held<'run'> | undefined, at: number): Promise<void> {
-  if (held) await change(held, [{ op: 'set', pointer: '/endedAt', value: new Date(at).toISOString() }], 'the end of a run');
+  if (held)
+    await change(
+      held,
+      [{ op: 'set', pointer: '/endedAt', value: new Date(at).toISOString() }],
+      'the end of a run',
+    );
 }

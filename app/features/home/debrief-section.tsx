@@ -18,15 +18,31 @@ export function DebriefSection() {
   const [begun, setBegun] = useState(false);
   const begin = () => {
     setBegun(true);
-    void create('debrief', { id: newId(), trip: trip.id, on: civilDate(now, reader.zone), forgotten: [], broken: [] } as Debrief, 'a debrief');
+    void create(
+      'debrief',
+      { id: newId(), trip: trip.id, on: civilDate(now, reader.zone), forgotten: [], broken: [] } as Debrief,
+      'a debrief',
+    );
   };
   if (!held) {
     return (
       <View style={{ gap: 10 }}>
-        <T as="soft">Three minutes while you still know it. What was forgotten stands first on the list of your next trip, and the steps ask for it.</T>
-        <Button kind="main" busy={begun} onPress={begin}>Begin</Button>
+        <T as="soft">
+          Three minutes while you still know it. What was forgotten stands first on the list of your next
+          trip, and the steps ask for it.
+        </T>
+        <Button kind="main" busy={begun} onPress={begin}>
+          Begin
+        </Button>
       </View>
     );
   }
-  return <ThingForm type="debrief" doc={held.doc} only={['forgotten', 'broken', 'note']} onPatch={(patch) => void change(held, patch, 'the debrief')} />;
+  return (
+    <ThingForm
+      type="debrief"
+      doc={held.doc}
+      only={['forgotten', 'broken', 'note']}
+      onPatch={(patch) => void change(held, patch, 'the debrief')}
+    />
+  );
 }

@@ -1,7 +1,19 @@
 import { useCallback, useState } from 'react';
 import { View } from 'react-native';
 import { Link } from 'expo-router';
-import { afloat, drives, freeboardBand, loadOf, plateOf, RESCUED, rescued, waysHome, type Plane, type Way, HULLS } from '@escale/core/boat';
+import {
+  afloat,
+  drives,
+  freeboardBand,
+  loadOf,
+  plateOf,
+  RESCUED,
+  rescued,
+  waysHome,
+  type Plane,
+  type Way,
+  HULLS,
+} from '@escale/core/boat';
 import type { Boat, Person } from '@escale/core/model';
 import { phrase, render } from '@escale/core/say';
 import { format } from '@escale/core/units';
@@ -23,7 +35,10 @@ import { SpotList } from './spot-list';
 import { TiltViews } from './tilt-views';
 import { aboardOf, useLie, type Draft, type Lie } from './use-lie';
 
-const WAYS = [{ value: 'out', label: 'Going out' }, { value: 'home', label: 'Coming home' }];
+const WAYS = [
+  { value: 'out', label: 'Going out' },
+  { value: 'home', label: 'Coming home' },
+];
 const LOAD = ['load', 'comingHome'] as const;
 
 /** The load on a plan of the boat, live: against her limits, how she lies, and what happens when it goes wrong. */
@@ -38,9 +53,21 @@ export function LoadSection() {
     <View style={{ gap: 18 }}>
       <Against boat={boat} />
       <Choice label="Which way" options={WAYS} value={way} onChange={(v) => v && setWay(v as Way)} />
-      {now ? <Lies boat={boat} now={now} put={put} way={way} /> : <T as="soft">Length and beam are needed before she can be drawn. <Link href={thingHref('boat', boat.id)} style={{ textDecorationLine: 'underline' }}>Her page</Link></T>}
+      {now ? (
+        <Lies boat={boat} now={now} put={put} way={way} />
+      ) : (
+        <T as="soft">
+          Length and beam are needed before she can be drawn.{' '}
+          <Link href={thingHref('boat', boat.id)} style={{ textDecorationLine: 'underline' }}>
+            Her page
+          </Link>
+        </T>
+      )}
       <TripForm fields={LOAD} />
-      <T as="small">Weights of people come from their own pages. A liquid’s weight follows from its volume; an ice box and a bait well weigh more than they look.</T>
+      <T as="small">
+        Weights of people come from their own pages. A liquid’s weight follows from its volume; an ice box and
+        a bait well weigh more than they look.
+      </T>
     </View>
   );
 }
@@ -49,14 +76,18 @@ export function LoadSection() {
 function usePut(): (draft: Draft) => void {
   const { held } = useTrip();
   const undo = useUndo();
-  return useCallback(({ id, spot }: Draft) => {
-    const [list, n] = id.split('/');
-    const pointer = list === 'crew' ? `/crew/${n}/seat` : `/load/${n}/spot`;
-    const patch = [{ op: 'set' as const, pointer, value: spot }];
-    const back = inverseOf(held.doc, patch), said = 'moved in the boat';
-    void change(held, patch, said);
-    undo(said, () => change({ ...held, version: held.version + 1 }, back, `Undo: ${said}`));
-  }, [held, undo]);
+  return useCallback(
+    ({ id, spot }: Draft) => {
+      const [list, n] = id.split('/');
+      const pointer = list === 'crew' ? `/crew/${n}/seat` : `/load/${n}/spot`;
+      const patch = [{ op: 'set' as const, pointer, value: spot }];
+      const back = inverseOf(held.doc, patch),
+        said = 'moved in the boat';
+      void change(held, patch, said);
+      undo(said, () => change({ ...held, version: held.version + 1 }, back, `Undo: ${said}`));
+    },
+    [held, undo],
+  );
 }
 
 /** The sums against plate, maker's figure and rule. */
@@ -71,12 +102,32 @@ function Against({ boat }: { boat: Boat }) {
     <View style={{ gap: 8 }}>
       <Figures names={['boat/load', 'boat/limit', 'boat/share', 'boat/persons']} />
       {share === undefined ? null : (
-        <View role="img" aria-label={`Loaded to ${Math.round(share * 100)} per cent`} style={{ height: 18, borderWidth: 2, borderColor: p.ink, flexDirection: 'row' }}>
-          <View style={{ width: `${Math.min(100, share * 100)}%`, backgroundColor: share > 1 ? p.call : p.water1 }} />
+        <View
+          role="img"
+          aria-label={`Loaded to ${Math.round(share * 100)} per cent`}
+          style={{ height: 18, borderWidth: 2, borderColor: p.ink, flexDirection: 'row' }}
+        >
+          <View
+            style={{
+              width: `${Math.min(100, share * 100)}%`,
+              backgroundColor: share > 1 ? p.call : p.water1,
+            }}
+          />
         </View>
       )}
-      {limit && load ? <T as="soft">{load.value > limit.value ? `${format(load.value - limit.value, 'mass', reader.units)} too much.` : `${format(limit.value - load.value, 'mass', reader.units)} left.`}</T> : null}
-      {sum.personsMass === undefined ? null : <T as="soft">People {format(sum.people, 'mass', reader.units)} of {format(sum.personsMass, 'mass', reader.units)} on the plate.</T>}
+      {limit && load ? (
+        <T as="soft">
+          {load.value > limit.value
+            ? `${format(load.value - limit.value, 'mass', reader.units)} too much.`
+            : `${format(limit.value - load.value, 'mass', reader.units)} left.`}
+        </T>
+      ) : null}
+      {sum.personsMass === undefined ? null : (
+        <T as="soft">
+          People {format(sum.people, 'mass', reader.units)} of {format(sum.personsMass, 'mass', reader.units)}{' '}
+          on the plate.
+        </T>
+      )}
       <Power boat={boat} />
       <OnTheRoad boat={boat} gear={sum.gear} />
     </View>
@@ -86,8 +137,13 @@ function Against({ boat }: { boat: Boat }) {
 /** Motor against the plate, where both are known. */
 function Power({ boat }: { boat: Boat }) {
   const { reader } = useTrip();
-  const { power } = drives(boat), most = plateOf(boat)?.power;
-  return power && most !== undefined ? <T as="soft">Power {format(power, 'power', reader.units)} of {format(most, 'power', reader.units)} on the plate.</T> : null;
+  const { power } = drives(boat),
+    most = plateOf(boat)?.power;
+  return power && most !== undefined ? (
+    <T as="soft">
+      Power {format(power, 'power', reader.units)} of {format(most, 'power', reader.units)} on the plate.
+    </T>
+  ) : null;
 }
 
 /** Trailer, boat and what rides in her, against the plates. */
@@ -95,11 +151,32 @@ function OnTheRoad({ boat: { trailer, mass }, gear }: { boat: Boat; gear: number
   const { reader } = useTrip();
   if (trailer?.mass === undefined || mass === undefined) return null;
   const total = trailer.mass + mass + gear;
-  const say = (value: number | undefined, words: string) => (value === undefined ? undefined : `${words} ${format(value, 'mass', reader.units)}`);
-  return <T as="soft">On the road {[format(total, 'mass', reader.units), say(trailer.most, 'trailer’s plate'), say(trailer.car, 'the car may tow'), trailer.tongue === undefined ? 'weight on the hitch not measured' : `${Math.round((trailer.tongue / total) * 100)} % on the hitch`].filter(Boolean).join(' · ')}.</T>;
+  const say = (value: number | undefined, words: string) =>
+    value === undefined ? undefined : `${words} ${format(value, 'mass', reader.units)}`;
+  return (
+    <T as="soft">
+      On the road{' '}
+      {[
+        format(total, 'mass', reader.units),
+        say(trailer.most, 'trailer’s plate'),
+        say(trailer.car, 'the car may tow'),
+        trailer.tongue === undefined
+          ? 'weight on the hitch not measured'
+          : `${Math.round((trailer.tongue / total) * 100)} % on the hitch`,
+      ]
+        .filter(Boolean)
+        .join(' · ')}
+      .
+    </T>
+  );
 }
 
-interface LiesProps { boat: Boat; now: Lie; put: (draft: Draft) => void; way: Way }
+interface LiesProps {
+  boat: Boat;
+  now: Lie;
+  put: (draft: Draft) => void;
+  way: Way;
+}
 
 function Lies({ boat, now, put, way }: LiesProps) {
   const [list, setList] = useState(false);
@@ -124,7 +201,14 @@ function Moving({ put, way }: Pick<LiesProps, 'put' | 'way'>) {
   if (!now) return null;
   return (
     <>
-      <PlanView hull={now.hull} spots={now.spots} reader={reader} draft={draft} onDraft={setDraft} onPut={put} />
+      <PlanView
+        hull={now.hull}
+        spots={now.spots}
+        reader={reader}
+        draft={draft}
+        onDraft={setDraft}
+        onPut={put}
+      />
       <Live now={now} />
       <TiltViews hull={now.hull} spots={now.spots} outcome={now.lie.outcome} />
     </>
@@ -137,20 +221,45 @@ function Live({ now: { hull, lie } }: { now: Lie }) {
   if (lie.outcome.state !== 'floats' || !lie.free) return null;
   const { trim, heel } = lie.outcome.at;
   const numbers = [
-    { word: 'lowest edge', value: format(lie.free.lowest, 'shortLength', reader.units) }, { word: 'bow', value: format(lie.free.bow, 'shortLength', reader.units) }, { word: 'stern', value: format(lie.free.stern, 'shortLength', reader.units) },
-    { word: trim >= 0 ? 'down by the stern' : 'down by the bow', value: format(Math.abs(trim), 'angle', reader.units) }, { word: heel >= 0 ? 'list to port' : 'list to starboard', value: format(Math.abs(heel), 'angle', reader.units) },
+    { word: 'lowest edge', value: format(lie.free.lowest, 'shortLength', reader.units) },
+    { word: 'bow', value: format(lie.free.bow, 'shortLength', reader.units) },
+    { word: 'stern', value: format(lie.free.stern, 'shortLength', reader.units) },
+    {
+      word: trim >= 0 ? 'down by the stern' : 'down by the bow',
+      value: format(Math.abs(trim), 'angle', reader.units),
+    },
+    {
+      word: heel >= 0 ? 'list to port' : 'list to starboard',
+      value: format(Math.abs(heel), 'angle', reader.units),
+    },
   ];
   return (
     <View aria-label="How she lies" role="group" style={{ gap: 4 }}>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: 20, rowGap: 6 }}>
-        {numbers.map(({ word, value }) => <View key={word}><T as="strong" style={{ fontSize: 22, lineHeight: 26 }}>{value}</T><T as="label">{word}</T></View>)}
+        {numbers.map(({ word, value }) => (
+          <View key={word}>
+            <T as="strong" style={{ fontSize: 22, lineHeight: 26 }}>
+              {value}
+            </T>
+            <T as="label">{word}</T>
+          </View>
+        ))}
       </View>
-      <T as="small">{hull.guessed.length > 0 ? 'From measures that are partly guessed. ' : ''}{format(hull.form.edge.least, 'shortLength', reader.units)} should be left at the lowest edge in flat water.</T>
+      <T as="small">
+        {hull.guessed.length > 0 ? 'From measures that are partly guessed. ' : ''}
+        {format(hull.form.edge.least, 'shortLength', reader.units)} should be left at the lowest edge in flat
+        water.
+      </T>
     </View>
   );
 }
 
-const MEASURE: Record<string, string> = { '/length': 'length', '/beam': 'beam', '/depth': 'depth of the hull', '/mass': 'empty weight' };
+const MEASURE: Record<string, string> = {
+  '/length': 'length',
+  '/beam': 'beam',
+  '/depth': 'depth of the hull',
+  '/mass': 'empty weight',
+};
 
 /** How sure the freeboard is, and what to measure first. Reckoned when it is opened. */
 function Sure({ boat, now: { density }, way }: { boat: Boat; now: Lie; way: Way }) {
@@ -159,13 +268,31 @@ function Sure({ boat, now: { density }, way }: { boat: Boat; now: Lie; way: Way 
   const band = open ? freeboardBand(boat, HULLS, trip, aboardOf({ trip, shed }), density, way) : undefined;
   return (
     <View style={{ gap: 4 }}>
-      <Button kind="quiet" style={{ alignSelf: 'flex-start' }} onPress={() => setOpen(!open)}>{open ? 'Close' : 'How sure is that?'}</Button>
-      {open ? (band ? (
-        <>
-          <T>Lowest edge between {format(band.low, 'shortLength', reader.units)} and {format(band.high, 'shortLength', reader.units)}.</T>
-          <T as="soft">Worth measuring first: <Link href={`${thingHref('boat', boat.id)}?at=${encodeURIComponent(band.by[0].pointer)}`} style={{ textDecorationLine: 'underline' }}>{MEASURE[band.by[0].pointer]}</Link>, which alone may change it by {format(band.by[0].spread, 'shortLength', reader.units)}.</T>
-        </>
-      ) : <T as="soft">She does not float upright like this, so there is no freeboard to be sure of.</T>) : null}
+      <Button kind="quiet" style={{ alignSelf: 'flex-start' }} onPress={() => setOpen(!open)}>
+        {open ? 'Close' : 'How sure is that?'}
+      </Button>
+      {open ? (
+        band ? (
+          <>
+            <T>
+              Lowest edge between {format(band.low, 'shortLength', reader.units)} and{' '}
+              {format(band.high, 'shortLength', reader.units)}.
+            </T>
+            <T as="soft">
+              Worth measuring first:{' '}
+              <Link
+                href={`${thingHref('boat', boat.id)}?at=${encodeURIComponent(band.by[0].pointer)}`}
+                style={{ textDecorationLine: 'underline' }}
+              >
+                {MEASURE[band.by[0].pointer]}
+              </Link>
+              , which alone may change it by {format(band.by[0].spread, 'shortLength', reader.units)}.
+            </T>
+          </>
+        ) : (
+          <T as="soft">She does not float upright like this, so there is no freeboard to be sure of.</T>
+        )
+      ) : null}
     </View>
   );
 }
@@ -178,22 +305,36 @@ function OneMore({ boat, now: { hull, spots, density, lie } }: { boat: Boat; now
   const limit = figureNamed(assessment.figures, 'boat/limit');
   const cm = (m: number) => format(m, 'shortLength', reader.units);
   const before = lie.free;
-  const deeper = outcome.state === 'floats' && lie.outcome.state === 'floats' && free && before
-    ? `Before it was ${cm(before.lowest)}: she sinks ${cm(sinkage(hull, lie.outcome.at.plane, outcome.at.plane))} amidships and trims ${format(Math.abs(outcome.at.trim - lie.outcome.at.trim), 'angle', reader.units)} ${outcome.at.trim < lie.outcome.at.trim ? 'by the bow' : 'by the stern'}${Math.abs(free.lowest - before.lowest) < NOTHING ? ', so her lowest edge, at the other end, stays where it was' : ''}.`
-    : undefined;
+  const deeper =
+    outcome.state === 'floats' && lie.outcome.state === 'floats' && free && before
+      ? `Before it was ${cm(before.lowest)}: she sinks ${cm(sinkage(hull, lie.outcome.at.plane, outcome.at.plane))} amidships and trims ${format(Math.abs(outcome.at.trim - lie.outcome.at.trim), 'angle', reader.units)} ${outcome.at.trim < lie.outcome.at.trim ? 'by the bow' : 'by the stern'}${Math.abs(free.lowest - before.lowest) < NOTHING ? ', so her lowest edge, at the other end, stays where it was' : ''}.`
+      : undefined;
   return (
     <View style={{ gap: 2 }}>
-      <T as="section" heading={3}>Room for one more</T>
-      <T>{free ? `With a rescued ${format(RESCUED, 'mass', reader.units)} low in the middle ${cm(free.lowest)} of freeboard is left at the lowest edge.` : 'With somebody rescued aboard she does not stay upright: tow them to the shallows or keep them on the hull, and call.'}</T>
+      <T as="section" heading={3}>
+        Room for one more
+      </T>
+      <T>
+        {free
+          ? `With a rescued ${format(RESCUED, 'mass', reader.units)} low in the middle ${cm(free.lowest)} of freeboard is left at the lowest edge.`
+          : 'With somebody rescued aboard she does not stay upright: tow them to the shallows or keep them on the hull, and call.'}
+      </T>
       {deeper ? <T as="soft">{deeper}</T> : null}
-      {limit ? <T as="soft">{sum.total > limit.value ? `That is ${format(sum.total - limit.value, 'mass', reader.units)} over her limit: slowly, straight to the nearest shore.` : `${format(limit.value - sum.total, 'mass', reader.units)} under her limit.`}</T> : null}
+      {limit ? (
+        <T as="soft">
+          {sum.total > limit.value
+            ? `That is ${format(sum.total - limit.value, 'mass', reader.units)} over her limit: slowly, straight to the nearest shore.`
+            : `${format(limit.value - sum.total, 'mass', reader.units)} under her limit.`}
+        </T>
+      ) : null}
     </View>
   );
 }
 
 /** A change of freeboard that is not seen, metres. */
 const NOTHING = 0.005;
-const sinkage = (hull: Lie['hull'], from: Plane, to: Plane) => to.h - from.h + ((to.t - from.t) * hull.length) / 2;
+const sinkage = (hull: Lie['hull'], from: Plane, to: Plane) =>
+  to.h - from.h + ((to.t - from.t) * hull.length) / 2;
 
 /** Each way home, how far it carries with the reserve kept, and how fast with today's load. */
 function Ways({ boat, now: { lie } }: { boat: Boat; now: Lie }) {
@@ -202,16 +343,46 @@ function Ways({ boat, now: { lie } }: { boat: Boat; now: Lie }) {
   const ways = waysHome(boat, lie.weight.mass);
   return (
     <View style={{ gap: 4 }}>
-      <T as="section" heading={3}>Ways home: {ways.length}</T>
+      <T as="section" heading={3}>
+        Ways home: {ways.length}
+      </T>
       <View role="list" aria-label="Ways home">
         {ways.map((way, i) => (
-          <View key={i} role="listitem" style={{ borderBottomWidth: 1, borderColor: p.line, paddingVertical: 6 }}>
+          <View
+            key={i}
+            role="listitem"
+            style={{ borderBottomWidth: 1, borderColor: p.line, paddingVertical: 6 }}
+          >
             <View style={{ flexDirection: 'row', justifyContent: 'space-between', gap: 8 }}>
               <T as="strong">{render(phrase(`drive.${way.kind}`), reader)}</T>
-              <T>{[way.speed === undefined ? undefined : format(way.speed, 'speed', reader.units), way.range && (way.range[0] === way.range[1] ? format(way.range[0], 'distance', reader.units) : `${format(way.range[0], 'distance', reader.units)} to ${format(way.range[1], 'distance', reader.units)}`)].filter(Boolean).join(' · ')}</T>
+              <T>
+                {[
+                  way.speed === undefined ? undefined : format(way.speed, 'speed', reader.units),
+                  way.range &&
+                    (way.range[0] === way.range[1]
+                      ? format(way.range[0], 'distance', reader.units)
+                      : `${format(way.range[0], 'distance', reader.units)} to ${format(way.range[1], 'distance', reader.units)}`),
+                ]
+                  .filter(Boolean)
+                  .join(' · ')}
+              </T>
             </View>
-            {way.furthest ? <T as="small">Furthest at {format(way.furthest.speed, 'speed', reader.units)}: {format(way.furthest.range, 'distance', reader.units)}</T> : null}
-            {way.lacks.length > 0 ? <Link href={`${thingHref('boat', boat.id)}?at=${encodeURIComponent(way.lacks[0])}`} style={{ paddingVertical: 6 }}><T as="small" style={{ textDecorationLine: 'underline' }}>How far it carries can’t be told yet: {way.lacks.map((f) => f.split('/').at(-1)).join(', ')}</T></Link> : null}
+            {way.furthest ? (
+              <T as="small">
+                Furthest at {format(way.furthest.speed, 'speed', reader.units)}:{' '}
+                {format(way.furthest.range, 'distance', reader.units)}
+              </T>
+            ) : null}
+            {way.lacks.length > 0 ? (
+              <Link
+                href={`${thingHref('boat', boat.id)}?at=${encodeURIComponent(way.lacks[0])}`}
+                style={{ paddingVertical: 6 }}
+              >
+                <T as="small" style={{ textDecorationLine: 'underline' }}>
+                  How far it carries can’t be told yet: {way.lacks.map((f) => f.split('/').at(-1)).join(', ')}
+                </T>
+              </Link>
+            ) : null}
           </View>
         ))}
       </View>

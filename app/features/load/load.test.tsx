@@ -9,7 +9,9 @@ import { ThingPage } from '../shed/thing-page';
 import { leakWord } from './ask-three';
 import { LoadSection } from './load-section';
 
-const FOUR = '01890000-0000-7000-8000-000000000056', PLOVER = '01890000-0000-7000-8000-000000000007', SPRAT = '01890000-0000-7000-8000-000000000005';
+const FOUR = '01890000-0000-7000-8000-000000000056',
+  PLOVER = '01890000-0000-7000-8000-000000000007',
+  SPRAT = '01890000-0000-7000-8000-000000000005';
 let server: ReturnType<typeof fakeServer>;
 beforeEach(async () => {
   server = await fresh();
@@ -18,7 +20,8 @@ beforeEach(async () => {
 });
 const user = userEvent.setup({ delay: null });
 const doc = (id: string) => server.things.find((h) => h.id === id)!.doc as unknown as Record<string, unknown>;
-const crew = () => doc(FOUR).crew as { person: string; seat?: { x: number; y: number }; today?: string; buddy?: string }[];
+const crew = () =>
+  doc(FOUR).crew as { person: string; seat?: { x: number; y: number }; today?: string; buddy?: string }[];
 const bram = () => screen.findByRole('button', { name: /^Bram Tolley, 96 kg, .*Arrow keys move it/ });
 
 describe('the plan of the boat', () => {
@@ -36,17 +39,27 @@ describe('the plan of the boat', () => {
   });
   test('by list: a seat is chosen, and the pictures say how she lies', async () => {
     show(<LoadSection />, { trip: FOUR });
-    expect((await screen.findByRole('img', { name: /^Trim/ })).getAttribute('aria-label')).toMatch(/by the stern, list .* to starboard/);
+    expect((await screen.findByRole('img', { name: /^Trim/ })).getAttribute('aria-label')).toMatch(
+      /by the stern, list .* to starboard/,
+    );
     await user.click(screen.getByRole('button', { name: 'Place them by list' }));
-    await user.click(within(await screen.findByRole('radiogroup', { name: 'Place of Bram Tolley' })).getByRole('radio', { name: 'Bow, port' }));
+    await user.click(
+      within(await screen.findByRole('radiogroup', { name: 'Place of Bram Tolley' })).getByRole('radio', {
+        name: 'Bow, port',
+      }),
+    );
     await waitFor(() => expect(crew()[3].seat).toEqual({ x: 0.68, y: 0.25 }));
   });
   test('what if: leaning, swamped, leaking, each with its numbers', async () => {
     show(<LoadSection />, { trip: FOUR });
     await user.click(await screen.findByRole('radio', { name: 'Someone leans over the side' }));
-    expect((await screen.findByRole('list', { name: 'Someone leans over the side' })).textContent).toMatch(/Bram Tolley.*° of heel/);
+    expect((await screen.findByRole('list', { name: 'Someone leans over the side' })).textContent).toMatch(
+      /Bram Tolley.*° of heel/,
+    );
     await user.click(screen.getByRole('radio', { name: 'She is swamped' }));
-    expect((await screen.findByRole('list', { name: 'She is swamped' })).textContent).toMatch(/As she isfloats on end.*Nobody can sit in her.*bears 3 people.*bags of 50 L fore and aftfloats/);
+    expect((await screen.findByRole('list', { name: 'She is swamped' })).textContent).toMatch(
+      /As she isfloats on end.*Nobody can sit in her.*bears 3 people.*bags of 50 L fore and aftfloats/,
+    );
     await user.click(screen.getByRole('radio', { name: 'She leaks' }));
     const leaks = await screen.findByRole('list', { name: 'She leaks' });
     await waitFor(() => expect(leaks.textContent).toMatch(/Drain plug open.*(to swamped|to capsize)/));
@@ -59,7 +72,9 @@ describe('the plan of the boat', () => {
   });
   test('one more aboard, and the ways home with what is missing to reckon them', async () => {
     show(<LoadSection />, { trip: FOUR });
-    expect(await screen.findByText(/^With a rescued 90 kg low in the middle \d+ cm of freeboard is left/)).toBeTruthy();
+    expect(
+      await screen.findByText(/^With a rescued 90 kg low in the middle \d+ cm of freeboard is left/),
+    ).toBeTruthy();
     expect(screen.getByRole('list', { name: 'Ways home' }).textContent).toMatch(/outboard.*kn · [\d.]+ nm/);
   });
   test('without length and beam she is not drawn, and the way to her page is shown', async () => {
@@ -71,7 +86,13 @@ describe('the plan of the boat', () => {
 
 test('the time that is left is told whole', () => {
   const told = (swamped: number) => leakWord({ inflow: 0.001, aboard: 1, end: 'swamped', swamped });
-  expect([20, 60, 600, 1800, 7200].map(told)).toEqual(['under a minute to swamped', '1 min to swamped', '10 min to swamped', '30 min to swamped', '2 h 00 to swamped']);
+  expect([20, 60, 600, 1800, 7200].map(told)).toEqual([
+    'under a minute to swamped',
+    '1 min to swamped',
+    '10 min to swamped',
+    '30 min to swamped',
+    '2 h 00 to swamped',
+  ]);
 });
 
 describe('a new boat', () => {
@@ -82,8 +103,15 @@ describe('a new boat', () => {
     expect(screen.getByRole('button', { name: 'Add her' }).getAttribute('aria-disabled')).toBe('true');
     await user.type(screen.getByLabelText('Her name'), 'Heron');
     await user.click(screen.getByRole('button', { name: 'Add her' }));
-    await waitFor(() => expect(server.things.some((h) => h.type === 'boat' && (h.doc as { name: string }).name === 'Heron')).toBe(true));
-    const made = server.things.find((h) => (h.doc as { name?: string }).name === 'Heron')!.doc as { basis: Record<string, string>; length: number };
+    await waitFor(() =>
+      expect(
+        server.things.some((h) => h.type === 'boat' && (h.doc as { name: string }).name === 'Heron'),
+      ).toBe(true),
+    );
+    const made = server.things.find((h) => (h.doc as { name?: string }).name === 'Heron')!.doc as {
+      basis: Record<string, string>;
+      length: number;
+    };
     expect(made.basis['/length']).toBe('guessed');
     expect(visited.at(-1)).toMatch(/^\/shed\/boat\//);
   });
@@ -106,14 +134,22 @@ describe('a new boat', () => {
     Object.assign(doc(PLOVER), { controls: undefined });
     at({ boat: PLOVER });
     const card = show(<CardPage />);
-    expect((await screen.findByRole('list', { name: 'Steps' })).textContent).toMatch(/how is not entered for this boat yet/);
+    expect((await screen.findByRole('list', { name: 'Steps' })).textContent).toMatch(
+      /how is not entered for this boat yet/,
+    );
     card.unmount();
     const walk = show(<HandoverPage />);
-    await user.click(within(await screen.findByRole('radiogroup', { name: 'Started by' })).getByRole('radio', { name: 'A key' }));
+    await user.click(
+      within(await screen.findByRole('radiogroup', { name: 'Started by' })).getByRole('radio', {
+        name: 'A key',
+      }),
+    );
     await waitFor(() => expect(doc(PLOVER).controls).toEqual({ start: 'key' }));
     walk.unmount();
     show(<CardPage />);
-    await waitFor(() => expect(screen.getByRole('list', { name: 'Steps' }).textContent).toMatch(/Turn the key/));
+    await waitFor(() =>
+      expect(screen.getByRole('list', { name: 'Steps' }).textContent).toMatch(/Turn the key/),
+    );
   });
   test('a card of a boat that is not there says so', async () => {
     at({ boat: 'nobody' });
@@ -130,13 +166,27 @@ describe('crew and company', () => {
     await waitFor(() => expect(crew()[3].today).toBe('tired'));
     await user.click(within(card).getByRole('radio', { name: 'Tired' }));
     await waitFor(() => expect(crew()[3].today).toBeUndefined());
-    await user.click(within(within(card).getByRole('radiogroup', { name: 'Bram Tolley keeps an eye on' })).getByRole('radio', { name: 'Tilda Pike' }));
+    await user.click(
+      within(within(card).getByRole('radiogroup', { name: 'Bram Tolley keeps an eye on' })).getByRole(
+        'radio',
+        { name: 'Tilda Pike' },
+      ),
+    );
     await waitFor(() => expect(crew()[3].buddy).toBe('01890000-0000-7000-8000-000000000003'));
   });
   test('boats in company are listed with what each can tow', async () => {
-    Object.assign(doc(FOUR), { company: [{ boat: SPRAT, people: ['01890000-0000-7000-8000-000000000001'] }] });
+    Object.assign(doc(FOUR), {
+      company: [{ boat: SPRAT, people: ['01890000-0000-7000-8000-000000000001'] }],
+    });
     show(<BoatSection />, { trip: FOUR });
     const list = await screen.findByRole('list', { name: 'Who can tow whom' });
-    expect(within(list).getAllByRole('listitem').map((r) => r.textContent)).toEqual([expect.stringMatching(/^Plover, 4 aboard.*with one in tow/), expect.stringMatching(/^Sprat, 1 aboard/)]);
+    expect(
+      within(list)
+        .getAllByRole('listitem')
+        .map((r) => r.textContent),
+    ).toEqual([
+      expect.stringMatching(/^Plover, 4 aboard.*with one in tow/),
+      expect.stringMatching(/^Sprat, 1 aboard/),
+    ]);
   });
 });

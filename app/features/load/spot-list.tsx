@@ -12,22 +12,55 @@ type Hold = NonNullable<LoadItem['place']>;
 const same = (a: Spot, b: Spot) => Math.abs(a.x - b.x) < 0.005 && Math.abs(a.y - b.y) < 0.005;
 
 /** The same by list: everyone's seat and everything's place, for those who would rather choose than drag. */
-export function SpotList({ hull, spots, onPut }: { hull: Hull; spots: Placed[]; onPut: (draft: Draft) => void }) {
+export function SpotList({
+  hull,
+  spots,
+  onPut,
+}: {
+  hull: Hull;
+  spots: Placed[];
+  onPut: (draft: Draft) => void;
+}) {
   const p = usePalette();
   const { reader } = useTrip();
   const { seats, holds } = hull.form;
   return (
     <View role="list" aria-label="Who sits where, what lies where">
-      {spots.filter((s) => s.id !== 'catch').map((s) => {
-        const places = s.is === 'person' ? seats.map((seat) => ({ value: seat.name, label: seat.name, spot: { x: seat.x, y: seat.y } })) : holds.map((h) => ({ value: h.id, label: h.name, spot: holdSpot(hull, h.id) }));
-        const here = places.find((o) => same(o.spot, s.spot));
-        return (
-          <View key={s.id} role="listitem" style={{ borderBottomWidth: 1, borderColor: p.line, paddingVertical: 8, gap: 4 }}>
-            <View style={{ flexDirection: 'row', justifyContent: 'space-between', gap: 8 }}><T as="strong" style={{ flex: 1 }}>{s.name}</T><T>{format(s.mass, 'mass', reader.units)}</T></View>
-            <Choice label={`Place of ${s.name}`} options={[...places, ...(here ? [] : [{ value: 'own', label: 'Where you put it', spot: s.spot }])]} value={here?.value ?? 'own'} onChange={(value) => { const to = places.find((o) => o.value === value); if (to) onPut({ id: s.id, spot: to.spot }); }} />
-          </View>
-        );
-      })}
+      {spots
+        .filter((s) => s.id !== 'catch')
+        .map((s) => {
+          const places =
+            s.is === 'person'
+              ? seats.map((seat) => ({ value: seat.name, label: seat.name, spot: { x: seat.x, y: seat.y } }))
+              : holds.map((h) => ({ value: h.id, label: h.name, spot: holdSpot(hull, h.id) }));
+          const here = places.find((o) => same(o.spot, s.spot));
+          return (
+            <View
+              key={s.id}
+              role="listitem"
+              style={{ borderBottomWidth: 1, borderColor: p.line, paddingVertical: 8, gap: 4 }}
+            >
+              <View style={{ flexDirection: 'row', justifyContent: 'space-between', gap: 8 }}>
+                <T as="strong" style={{ flex: 1 }}>
+                  {s.name}
+                </T>
+                <T>{format(s.mass, 'mass', reader.units)}</T>
+              </View>
+              <Choice
+                label={`Place of ${s.name}`}
+                options={[
+                  ...places,
+                  ...(here ? [] : [{ value: 'own', label: 'Where you put it', spot: s.spot }]),
+                ]}
+                value={here?.value ?? 'own'}
+                onChange={(value) => {
+                  const to = places.find((o) => o.value === value);
+                  if (to) onPut({ id: s.id, spot: to.spot });
+                }}
+              />
+            </View>
+          );
+        })}
     </View>
   );
 }

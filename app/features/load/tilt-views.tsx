@@ -6,14 +6,18 @@ import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
 import { profile, section } from './outline';
 
-const HIGH = 92, MARGIN = 8;
+const HIGH = 92,
+  MARGIN = 8;
 const degrees = (radians: number) => (radians * 180) / Math.PI;
 
 /** Both pictures of a hull at rest: their scales and their outlines. */
 function views(hull: Hull, along: number, beside: number) {
   const perMetre = Math.min((along - 2 * MARGIN) / hull.length, (HIGH - 26) / (hull.depth * 1.9));
   const across = Math.min((beside - 2 * MARGIN) / hull.beam, (HIGH - 26) / (hull.depth * 1.9));
-  const side = { x: (m: number) => along / 2 + (m - hull.length / 2) * perMetre, z: (m: number) => HIGH * 0.58 - m * perMetre };
+  const side = {
+    x: (m: number) => along / 2 + (m - hull.length / 2) * perMetre,
+    z: (m: number) => HIGH * 0.58 - m * perMetre,
+  };
   const end = { y: (m: number) => beside / 2 - m * across, z: (m: number) => HIGH * 0.58 - m * across };
   return { side, end, drawn: { side: profile(hull, side.x, side.z), end: section(hull, end.y, end.z) } };
 }
@@ -22,19 +26,43 @@ function views(hull: Hull, along: number, beside: number) {
 export function TiltViews({ hull, spots, outcome }: { hull: Hull; spots: Placed[]; outcome: Outcome }) {
   const p = usePalette();
   const [width, setWidth] = useState(358);
-  const beside = Math.min(130, width * 0.3), along = width - beside - 12;
+  const beside = Math.min(130, width * 0.3),
+    along = width - beside - 12;
   const { side, end, drawn } = useMemo(() => views(hull, along, beside), [hull, along, beside]);
-  if (outcome.state !== 'floats') return <View style={{ borderWidth: 2, borderColor: p.ink, padding: 12 }}><T as="strong">{outcome.state === 'sinks' ? 'By our sum all of her can’t bear this.' : 'By our sum she does not stay upright like this.'}</T></View>;
+  if (outcome.state !== 'floats')
+    return (
+      <View style={{ borderWidth: 2, borderColor: p.ink, padding: 12 }}>
+        <T as="strong">
+          {outcome.state === 'sinks'
+            ? 'By our sum all of her can’t bear this.'
+            : 'By our sum she does not stay upright like this.'}
+        </T>
+      </View>
+    );
   const { plane } = outcome.at;
   // The boat is turned, not the sea: about the middle of the waterline.
   const atMiddle = plane.h + (plane.t * hull.length) / 2;
   return (
-    <View role="img" aria-label={`Trim ${degrees(outcome.at.trim).toFixed(1)}° ${outcome.at.trim >= 0 ? 'by the stern' : 'by the bow'}, list ${Math.abs(degrees(outcome.at.heel)).toFixed(1)}° to ${outcome.at.heel >= 0 ? 'port' : 'starboard'}`} onLayout={(e) => setWidth(e.nativeEvent.layout.width)} style={{ flexDirection: 'row', gap: 12 }}>
+    <View
+      role="img"
+      aria-label={`Trim ${degrees(outcome.at.trim).toFixed(1)}° ${outcome.at.trim >= 0 ? 'by the stern' : 'by the bow'}, list ${Math.abs(degrees(outcome.at.heel)).toFixed(1)}° to ${outcome.at.heel >= 0 ? 'port' : 'starboard'}`}
+      onLayout={(e) => setWidth(e.nativeEvent.layout.width)}
+      style={{ flexDirection: 'row', gap: 12 }}
+    >
       <View>
         <Svg width={along} height={HIGH} aria-hidden>
           <G transform={`rotate(${-degrees(outcome.at.trim)} ${along / 2} ${side.z(atMiddle)})`}>
             <Path d={drawn.side} fill={p.raised} stroke={p.ink} strokeWidth={1.6} />
-            {spots.map((s) => <Rect key={s.id} x={side.x(s.x) - 3} y={side.z(s.z) - 3} width={6} height={6} fill={s.is === 'person' ? p.ink : p.water1} />)}
+            {spots.map((s) => (
+              <Rect
+                key={s.id}
+                x={side.x(s.x) - 3}
+                y={side.z(s.z) - 3}
+                width={6}
+                height={6}
+                fill={s.is === 'person' ? p.ink : p.water1}
+              />
+            ))}
           </G>
           <Sea width={along} top={side.z(atMiddle)} />
         </Svg>
@@ -43,7 +71,9 @@ export function TiltViews({ hull, spots, outcome }: { hull: Hull; spots: Placed[
       <View>
         <Svg width={beside} height={HIGH} aria-hidden>
           <G transform={`rotate(${-degrees(outcome.at.heel)} ${beside / 2} ${end.z(atMiddle)})`}>
-            {drawn.end.map((d) => <Path key={d} d={d} fill={p.raised} stroke={p.ink} strokeWidth={1.6} />)}
+            {drawn.end.map((d) => (
+              <Path key={d} d={d} fill={p.raised} stroke={p.ink} strokeWidth={1.6} />
+            ))}
           </G>
           <Sea width={beside} top={end.z(atMiddle)} />
         </Svg>

@@ -22,8 +22,13 @@ export function FloatPlanSection() {
     <View style={{ gap: 18 }}>
       {open ? <Filed plan={plan} /> : null}
       <TripForm fields={['contacts', 'graceMinutes', 'ifLate', 'parked']} />
-      <Link href={'/shed/contact/new'} style={{ paddingVertical: 12 }}><T style={{ textDecorationLine: 'underline' }}>A new contact</T></Link>
-      <Draft key={`${plan?.id ?? trip.id} ${plan?.version ?? 0} ${open}`} amends={open ? plan.id : undefined} />
+      <Link href={'/shed/contact/new'} style={{ paddingVertical: 12 }}>
+        <T style={{ textDecorationLine: 'underline' }}>A new contact</T>
+      </Link>
+      <Draft
+        key={`${plan?.id ?? trip.id} ${plan?.version ?? 0} ${open}`}
+        amends={open ? plan.id : undefined}
+      />
     </View>
   );
 }
@@ -32,11 +37,26 @@ function Filed({ plan }: { plan: PlanView }) {
   const { reader } = useTrip();
   return (
     <View style={{ gap: 4 }}>
-      <T as="section" heading={3}>Filed, version {plan.version}</T>
-      {plan.channel === 'none' ? <T as="strong">No message leaves this machine: tell your contacts yourself.</T> : plan.channel === 'stand-in' ? <T as="soft">The telephone here is simulated: nobody outside this machine hears of it.</T> : null}
-      {plan.contacts.map((c) => <T key={c.id}>{c.name}: {c.accepted ? 'accepted' : c.opened ? 'opened, not accepted yet' : 'not accepted yet'}</T>)}
-      <T as="soft">Home {clock(plan.times.home, reader)}, overdue {clock(plan.times.overdue, reader)} on {dayOf(plan.times.overdue, reader)}. The server acts then, whatever becomes of this phone.</T>
-      <Link href={`/watch/${plan.id}`} style={{ paddingVertical: 12 }}><T style={{ textDecorationLine: 'underline' }}>The watch over this plan</T></Link>
+      <T as="section" heading={3}>
+        Filed, version {plan.version}
+      </T>
+      {plan.channel === 'none' ? (
+        <T as="strong">No message leaves this machine: tell your contacts yourself.</T>
+      ) : plan.channel === 'stand-in' ? (
+        <T as="soft">The telephone here is simulated: nobody outside this machine hears of it.</T>
+      ) : null}
+      {plan.contacts.map((c) => (
+        <T key={c.id}>
+          {c.name}: {c.accepted ? 'accepted' : c.opened ? 'opened, not accepted yet' : 'not accepted yet'}
+        </T>
+      ))}
+      <T as="soft">
+        Home {clock(plan.times.home, reader)}, overdue {clock(plan.times.overdue, reader)} on{' '}
+        {dayOf(plan.times.overdue, reader)}. The server acts then, whatever becomes of this phone.
+      </T>
+      <Link href={`/watch/${plan.id}`} style={{ paddingVertical: 12 }}>
+        <T style={{ textDecorationLine: 'underline' }}>The watch over this plan</T>
+      </Link>
     </View>
   );
 }
@@ -52,30 +72,71 @@ function Draft({ amends }: { amends: string | undefined }) {
   const sheet = useMemo(() => draftSheet(view), [view]);
   const lacks = sheet === undefined;
   const send = () => {
-    const request = { id, trip: trip.id, ...(amends ? { amends } : {}), ...(reason.trim() ? { reason: reason.trim() } : {}) };
+    const request = {
+      id,
+      trip: trip.id,
+      ...(amends ? { amends } : {}),
+      ...(reason.trim() ? { reason: reason.trim() } : {}),
+    };
     void file(request, amends ? `the change to ${trip.title}` : `the float plan of ${trip.title}`);
   };
   return (
     <View style={{ gap: 10 }}>
-      <T as="section" heading={3}>{amends ? 'The sheet as it would be now' : 'The sheet'}</T>
-      {sheet ? <SheetView sheet={sheet} /> : <T as="soft">A boat, a crew, a water, a contact and a time home are needed before anything can be filed.</T>}
-      {amends ? <TextInput mode="outlined" accessibilityLabel="Why it changes, for your contact" label="Why it changes, for your contact" value={reason} onChangeText={setReason} maxLength={400} /> : null}
+      <T as="section" heading={3}>
+        {amends ? 'The sheet as it would be now' : 'The sheet'}
+      </T>
+      {sheet ? (
+        <SheetView sheet={sheet} />
+      ) : (
+        <T as="soft">
+          A boat, a crew, a water, a contact and a time home are needed before anything can be filed.
+        </T>
+      )}
+      {amends ? (
+        <TextInput
+          mode="outlined"
+          accessibilityLabel="Why it changes, for your contact"
+          label="Why it changes, for your contact"
+          value={reason}
+          onChangeText={setReason}
+          maxLength={400}
+        />
+      ) : null}
       <Row>
-        <Button kind="main" disabled={lacks} busy={waiting} onPress={send}>{amends ? 'Send the change' : 'File'}</Button>
+        <Button kind="main" disabled={lacks} busy={waiting} onPress={send}>
+          {amends ? 'Send the change' : 'File'}
+        </Button>
         {waiting ? <T as="soft">Waiting for signal: nothing is filed until it is through.</T> : null}
       </Row>
-      <T as="small">{amends ? 'Contacts hear of it. A later time home has to be accepted again.' : `Filing starts a clock on the server. It acts if you are not home by ${assessment.schedule?.overdue ? clock(assessment.schedule.overdue, reader) : 'the overdue time'}. Escale never rings a rescue service by itself.`}</T>
+      <T as="small">
+        {amends
+          ? 'Contacts hear of it. A later time home has to be accepted again.'
+          : `Filing starts a clock on the server. It acts if you are not home by ${assessment.schedule?.overdue ? clock(assessment.schedule.overdue, reader) : 'the overdue time'}. Escale never rings a rescue service by itself.`}
+      </T>
     </View>
   );
 }
 
 /** The sheet of the trip as it stands, or undefined while something it needs is missing. */
 function draftSheet({ trip, shed, assessment, input }: TripView): Sheet | undefined {
-  const boat = shed.boats.find((b) => b.id === trip.boat), water = shed.waters.find((w) => w.id === trip.water);
+  const boat = shed.boats.find((b) => b.id === trip.boat),
+    water = shed.waters.find((w) => w.id === trip.water);
   const people = trip.crew.flatMap((c) => shed.people.find((who) => who.id === c.person) ?? []);
   const contacts = trip.contacts.flatMap((c) => shed.contacts.find((who) => who.id === c) ?? []);
-  if (!boat || !water || people.length === 0 || contacts.length === 0 || !assessment.schedule?.home) return undefined;
-  return sheetOf({ trip, boat, people, water, places: shed.places, gear: shed.gear, contacts, assessment, filedAt: input.now, inventedWeather: input.conditions.forecast?.invented === true });
+  if (!boat || !water || people.length === 0 || contacts.length === 0 || !assessment.schedule?.home)
+    return undefined;
+  return sheetOf({
+    trip,
+    boat,
+    people,
+    water,
+    places: shed.places,
+    gear: shed.gear,
+    contacts,
+    assessment,
+    filedAt: input.now,
+    inventedWeather: input.conditions.forecast?.invented === true,
+  });
 }
 
 /** The sheet as it stands frozen: never reckoned again. */
@@ -86,12 +147,23 @@ export function SheetView({ sheet }: { sheet: Sheet }) {
       {sheet.lines.map((part) => (
         <View key={part.head} style={{ gap: 2 }}>
           <T as="caps">{part.head}</T>
-          {part.rows.map((row) => <View key={row.label} style={{ flexDirection: 'row', gap: 8 }}><T as="small" style={{ width: 96 }}>{row.label}</T><T style={{ flex: 1, fontSize: 15, lineHeight: 20 }}>{row.text}</T></View>)}
+          {part.rows.map((row) => (
+            <View key={row.label} style={{ flexDirection: 'row', gap: 8 }}>
+              <T as="small" style={{ width: 96 }}>
+                {row.label}
+              </T>
+              <T style={{ flex: 1, fontSize: 15, lineHeight: 20 }}>{row.text}</T>
+            </View>
+          ))}
         </View>
       ))}
       <Rule />
       <T as="caps">If they are overdue</T>
-      {sheet.ifLate.map((line, i) => <T key={i} style={{ fontSize: 15, lineHeight: 20 }}>{i + 1}. {line}</T>)}
+      {sheet.ifLate.map((line, i) => (
+        <T key={i} style={{ fontSize: 15, lineHeight: 20 }}>
+          {i + 1}. {line}
+        </T>
+      ))}
       <T as="caps">To read aloud</T>
       <T style={{ fontSize: 15, lineHeight: 20 }}>{sheet.read}</T>
     </View>

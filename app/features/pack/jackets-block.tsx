@@ -18,19 +18,42 @@ export function JacketsBlock() {
   if (people.length === 0) return null;
   return (
     <View style={{ gap: 6 }}>
-      <T as="section" heading={3}>Jackets</T>
+      <T as="section" heading={3}>
+        Jackets
+      </T>
       <View role="list" aria-label="Jackets">
-      {people.map((person) => {
-        const fit = jackets.fits.get(person.id);
-        const near = fit && fit.faults.length === 0 ? [] : (jackets.misses.get(person.id) ?? []).filter((m) => m.faults.length > 0).sort((a, b) => a.faults.length - b.faults.length).slice(0, NEAR);
-        const word = fit ? (fit.faults.length === 0 ? fit.piece.item.name : `${fit.piece.item.name}, not settled`) : 'none that counts';
-        return (
-          <View key={person.id} role="listitem" style={{ borderBottomWidth: 1, borderColor: p.line, paddingVertical: 6 }}>
-            <View style={{ flexDirection: 'row', justifyContent: 'space-between', gap: 8 }}><T style={{ flex: 1 }}>{person.name}</T><T as="strong">{word}</T></View>
-            {near.map((m) => <T key={m.piece.item.id} as="small">{m.piece.item.name}: {m.faults.map((f) => render(f.phrase, reader)).join(', ')}</T>)}
-          </View>
-        );
-      })}
+        {people.map((person) => {
+          const fit = jackets.fits.get(person.id);
+          const near =
+            fit && fit.faults.length === 0
+              ? []
+              : (jackets.misses.get(person.id) ?? [])
+                  .filter((m) => m.faults.length > 0)
+                  .sort((a, b) => a.faults.length - b.faults.length)
+                  .slice(0, NEAR);
+          const word = fit
+            ? fit.faults.length === 0
+              ? fit.piece.item.name
+              : `${fit.piece.item.name}, not settled`
+            : 'none that counts';
+          return (
+            <View
+              key={person.id}
+              role="listitem"
+              style={{ borderBottomWidth: 1, borderColor: p.line, paddingVertical: 6 }}
+            >
+              <View style={{ flexDirection: 'row', justifyContent: 'space-between', gap: 8 }}>
+                <T style={{ flex: 1 }}>{person.name}</T>
+                <T as="strong">{word}</T>
+              </View>
+              {near.map((m) => (
+                <T key={m.piece.item.id} as="small">
+                  {m.piece.item.name}: {m.faults.map((f) => render(f.phrase, reader)).join(', ')}
+                </T>
+              ))}
+            </View>
+          );
+        })}
         <Thrown title="A spare, to throw to a stranger" fits={spare} />
         <Thrown title="A throwable in reach" fits={throwable} />
       </View>
@@ -44,8 +67,15 @@ function Thrown({ title, fits: [first] }: { title: string; fits: JacketFit[] }) 
   const { reader } = useTrip();
   return (
     <View role="listitem" style={{ borderBottomWidth: 1, borderColor: p.line, paddingVertical: 6 }}>
-      <View style={{ flexDirection: 'row', justifyContent: 'space-between', gap: 8 }}><T style={{ flex: 1 }}>{title}</T><T as="strong">{first && first.faults.length === 0 ? first.piece.item.name : 'none that counts'}</T></View>
-      {first && first.faults.length > 0 ? <T as="small">{first.piece.item.name}: {first.faults.map((f) => render(f.phrase, reader)).join(', ')}</T> : null}
+      <View style={{ flexDirection: 'row', justifyContent: 'space-between', gap: 8 }}>
+        <T style={{ flex: 1 }}>{title}</T>
+        <T as="strong">{first && first.faults.length === 0 ? first.piece.item.name : 'none that counts'}</T>
+      </View>
+      {first && first.faults.length > 0 ? (
+        <T as="small">
+          {first.piece.item.name}: {first.faults.map((f) => render(f.phrase, reader)).join(', ')}
+        </T>
+      ) : null}
     </View>
   );
 }

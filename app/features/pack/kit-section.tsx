@@ -13,7 +13,11 @@ import { findingsOf } from '../trip/sections';
 import { useTrip } from '../trip/use-trip';
 
 const LAYERS: { id: Requirement['layer']; title: string; lead: string }[] = [
-  { id: 'law', title: 'Law here', lead: 'What the rule list asks for. It is a least, written from memory: ask the local authority.' },
+  {
+    id: 'law',
+    title: 'Law here',
+    lead: 'What the rule list asks for. It is a least, written from memory: ask the local authority.',
+  },
   { id: 'advice', title: 'Advised for this trip', lead: 'What practice carries, and why.' },
   { id: 'own', title: 'Your own', lead: 'What you noted yourself.' },
 ];
@@ -27,27 +31,60 @@ export function KitSection() {
   const came = new Set(since.comes.map((a) => a.key));
   const fresh = ({ id }: Finding) => came.has(`${asked.get(id)?.pack}/${asked.get(id)?.rule}`);
   const found = findingsOf(assessment, 'pack/kit');
-  const of = (layer: Requirement['layer']): Finding[] => found.filter((f) => (layerOf.get(f.id) ?? (f.id.startsWith('own/') ? 'own' : 'advice')) === layer);
+  const of = (layer: Requirement['layer']): Finding[] =>
+    found.filter((f) => (layerOf.get(f.id) ?? (f.id.startsWith('own/') ? 'own' : 'advice')) === layer);
   const water = shed.waters.find((w) => w.id === trip.water);
   return (
     <View style={{ gap: 18, marginTop: -8 }}>
-      <T as="label">{LAYERS.slice(0, 2).map(({ id }) => `${id === 'law' ? 'law' : 'advised'} ${of(id).filter((f) => f.level === 'ready').length} of ${of(id).length}`).join(' · ')}</T>
+      <T as="label">
+        {LAYERS.slice(0, 2)
+          .map(
+            ({ id }) =>
+              `${id === 'law' ? 'law' : 'advised'} ${of(id).filter((f) => f.level === 'ready').length} of ${of(id).length}`,
+          )
+          .join(' · ')}
+      </T>
       <SinceLook since={since} />
-      {LAYERS.map(({ id, title, lead }) => (of(id).length === 0 && id !== 'law' ? null : (
-        <View key={id} style={{ marginHorizontal: -12 }}>
-          <View style={{ paddingHorizontal: 12, paddingBottom: 6 }}>
-            <T as="section" heading={3}>{title}</T>
-            <T as="small">{lead}{id === 'law' && water ? (water.jurisdiction.length > 0 ? ` As if under ${water.jurisdiction.join(', ')}.` : ' No rule list is chosen for this water.') : ''}</T>
+      {LAYERS.map(({ id, title, lead }) =>
+        of(id).length === 0 && id !== 'law' ? null : (
+          <View key={id} style={{ marginHorizontal: -12 }}>
+            <View style={{ paddingHorizontal: 12, paddingBottom: 6 }}>
+              <T as="section" heading={3}>
+                {title}
+              </T>
+              <T as="small">
+                {lead}
+                {id === 'law' && water
+                  ? water.jurisdiction.length > 0
+                    ? ` As if under ${water.jurisdiction.join(', ')}.`
+                    : ' No rule list is chosen for this water.'
+                  : ''}
+              </T>
+            </View>
+            <FindingList findings={of(id)} fresh={fresh} />
           </View>
-          <FindingList findings={of(id)} fresh={fresh} />
-        </View>
-      )))}
-      {assessment.leastProved ? null : <T as="small">Not proved least: so many things could serve that the search was cut off. What is asked for is met all the same.</T>}
+        ),
+      )}
+      {assessment.leastProved ? null : (
+        <T as="small">
+          Not proved least: so many things could serve that the search was cut off. What is asked for is met
+          all the same.
+        </T>
+      )}
       <JacketsBlock />
       <WhatChanges />
-      <Link href={`/trips/${trip.id}/check`} style={{ paddingVertical: 12 }}><T style={{ textDecorationLine: 'underline' }}>Officer’s check: ask yourself first</T></Link>
-      <Link href={`/shed/round?by=${assessment.leave === undefined ? trip.leave.date : civilDate(assessment.leave, water?.zone ?? 'UTC')}&trip=${trip.id}`} style={{ paddingVertical: 12 }}><T style={{ textDecorationLine: 'underline' }}>Inspection round: what is due before this trip</T></Link>
-      <Link href={'/shed'} style={{ paddingVertical: 12 }}><T style={{ textDecorationLine: 'underline' }}>The locker: all kit</T></Link>
+      <Link href={`/trips/${trip.id}/check`} style={{ paddingVertical: 12 }}>
+        <T style={{ textDecorationLine: 'underline' }}>Officer’s check: ask yourself first</T>
+      </Link>
+      <Link
+        href={`/shed/round?by=${assessment.leave === undefined ? trip.leave.date : civilDate(assessment.leave, water?.zone ?? 'UTC')}&trip=${trip.id}`}
+        style={{ paddingVertical: 12 }}
+      >
+        <T style={{ textDecorationLine: 'underline' }}>Inspection round: what is due before this trip</T>
+      </Link>
+      <Link href={'/shed'} style={{ paddingVertical: 12 }}>
+        <T style={{ textDecorationLine: 'underline' }}>The locker: all kit</T>
+      </Link>
     </View>
   );
 }
@@ -57,12 +94,33 @@ function SinceLook({ since: { comes, goes, packs, seen } }: { since: Since }) {
   const p = usePalette();
   if (comes.length + goes.length + packs.length === 0) return null;
   return (
-    <View role="group" aria-label="Since your last look" style={{ borderWidth: 2, borderColor: p.ink, backgroundColor: p.raised, padding: 10, gap: 4 }}>
-      <T as="section" heading={3}>Since your last look</T>
-      {comes.length > 0 ? <T>{comes.length === 1 ? 'One thing more is asked for; it is' : `${comes.length} things more are asked for; they are`} marked <T as="strong">new</T> below.</T> : null}
+    <View
+      role="group"
+      aria-label="Since your last look"
+      style={{ borderWidth: 2, borderColor: p.ink, backgroundColor: p.raised, padding: 10, gap: 4 }}
+    >
+      <T as="section" heading={3}>
+        Since your last look
+      </T>
+      {comes.length > 0 ? (
+        <T>
+          {comes.length === 1
+            ? 'One thing more is asked for; it is'
+            : `${comes.length} things more are asked for; they are`}{' '}
+          marked <T as="strong">new</T> below.
+        </T>
+      ) : null}
       {goes.length > 0 ? <T as="soft">No longer: {goes.map((a) => a.title).join(', ')}.</T> : null}
-      {packs.map((pack) => <T key={pack.id} as="soft">Rule list {pack.id} now holds in version {pack.to}; it was {pack.from}.</T>)}
-      <Row><Button label="Mark what changed as seen" onPress={seen}>Seen</Button></Row>
+      {packs.map((pack) => (
+        <T key={pack.id} as="soft">
+          Rule list {pack.id} now holds in version {pack.to}; it was {pack.from}.
+        </T>
+      ))}
+      <Row>
+        <Button label="Mark what changed as seen" onPress={seen}>
+          Seen
+        </Button>
+      </Row>
     </View>
   );
 }

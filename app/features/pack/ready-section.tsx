@@ -11,7 +11,12 @@ import { tick } from '../../data/send';
 import { packListOf, useTrip } from '../trip/use-trip';
 import { lookHolds } from '@escale/core/boat';
 
-const GROUP = { before: 'Days before', evening: 'The evening before', morning: 'Morning', launch: 'At the water' } as const;
+const GROUP = {
+  before: 'Days before',
+  evening: 'The evening before',
+  morning: 'Morning',
+  launch: 'At the water',
+} as const;
 
 /** What to do before, reckoned backwards from leaving, and the packing list. */
 export function ReadySection() {
@@ -27,17 +32,31 @@ export function ReadySection() {
 function Backwards() {
   const p = usePalette();
   const { assessment, reader } = useTrip();
-  if (assessment.ready.length === 0) return <T as="soft">Without a time to leave nothing can be reckoned backwards.</T>;
+  if (assessment.ready.length === 0)
+    return <T as="soft">Without a time to leave nothing can be reckoned backwards.</T>;
   return (
     <View style={{ gap: 12 }}>
       {(Object.keys(GROUP) as (keyof typeof GROUP)[]).map((group) => {
         const tasks = assessment.ready.filter((task) => task.group === group);
         return tasks.length === 0 ? null : (
           <View key={group}>
-            <T as="caps">{GROUP[group]}, {dayOf(tasks[0].starts, reader)}</T>
+            <T as="caps">
+              {GROUP[group]}, {dayOf(tasks[0].starts, reader)}
+            </T>
             {tasks.map((task) => (
-              <View key={task.id} style={{ flexDirection: 'row', gap: 12, paddingVertical: 6, borderBottomWidth: 1, borderColor: p.line }}>
-                <T as="strong" style={{ width: 52 }}>{clock(task.starts, reader)}</T>
+              <View
+                key={task.id}
+                style={{
+                  flexDirection: 'row',
+                  gap: 12,
+                  paddingVertical: 6,
+                  borderBottomWidth: 1,
+                  borderColor: p.line,
+                }}
+              >
+                <T as="strong" style={{ width: 52 }}>
+                  {clock(task.starts, reader)}
+                </T>
                 <View style={{ flex: 1 }}>
                   <T>{task.title}</T>
                   {task.why ? <T as="small">{task.why}</T> : null}
@@ -58,18 +77,45 @@ function Packing() {
   const now = useNow(MS.minute);
   const { kit } = prepared.match(assessment.leave);
   const wornBy = new Map([...kit.jackets.fits].map(([person, fit]) => [fit.piece.item.id, person]));
-  const entries = packList(kit.pieces, assessment.requirements, shed.debriefs.filter((d) => d.trip !== trip.id), wornBy);
+  const entries = packList(
+    kit.pieces,
+    assessment.requirements,
+    shed.debriefs.filter((d) => d.trip !== trip.id),
+    wornBy,
+  );
   const [by, setBy] = useState<'when' | 'place'>('when');
   const done = entries.filter((e) => ticks.has(e.key)).length;
   return (
     <View style={{ gap: 6 }}>
-      <T as="section" heading={3}>Packing list</T>
-      <T as="soft">{done} of {entries.length} in hand.</T>
-      <Choice label="Grouped by" options={[{ value: 'when', label: 'By when' }, { value: 'place', label: 'By where it goes' }]} value={by} onChange={(v) => v && setBy(v as typeof by)} />
+      <T as="section" heading={3}>
+        Packing list
+      </T>
+      <T as="soft">
+        {done} of {entries.length} in hand.
+      </T>
+      <Choice
+        label="Grouped by"
+        options={[
+          { value: 'when', label: 'By when' },
+          { value: 'place', label: 'By where it goes' },
+        ]}
+        value={by}
+        onChange={(v) => v && setBy(v as typeof by)}
+      />
       {packGroups(entries, by).map((group) => (
         <View key={group.title}>
-          <T as="caps" style={{ marginTop: 10 }}>{group.title}</T>
-          {group.entries.map((e) => <Tick key={e.key} label={e.count > 1 ? `${e.count} × ${e.title}` : e.title} on={ticks.has(e.key)} onChange={(on) => void tick(packListOf(trip.id), e.key, on, now)} {...(e.forgottenOn ? { note: `Noted after ${e.forgottenOn}` } : {})} />)}
+          <T as="caps" style={{ marginTop: 10 }}>
+            {group.title}
+          </T>
+          {group.entries.map((e) => (
+            <Tick
+              key={e.key}
+              label={e.count > 1 ? `${e.count} × ${e.title}` : e.title}
+              on={ticks.has(e.key)}
+              onChange={(on) => void tick(packListOf(trip.id), e.key, on, now)}
+              {...(e.forgottenOn ? { note: `Noted after ${e.forgottenOn}` } : {})}
+            />
+          ))}
         </View>
       ))}
     </View>
@@ -81,13 +127,29 @@ function LastLook() {
   const { trip, prepared, assessment, ticks } = useTrip();
   const now = useNow(MS.minute);
   const { facts } = prepared.match(assessment.leave).world;
-  const has = new Set([['motor', 'boat.motor'], ['combustion', 'boat.combustion'], ['manual', 'boat.manual'], ['dark', 'day.dark']].flatMap(([word, fact]) => (facts[fact] === false ? [] : [word])));
+  const has = new Set(
+    [
+      ['motor', 'boat.motor'],
+      ['combustion', 'boat.combustion'],
+      ['manual', 'boat.manual'],
+      ['dark', 'day.dark'],
+    ].flatMap(([word, fact]) => (facts[fact] === false ? [] : [word])),
+  );
   const looks = lastLook(has);
   return (
     <View style={{ gap: 4 }}>
-      <T as="section" heading={3}>The last look, at the boat</T>
+      <T as="section" heading={3}>
+        The last look, at the boat
+      </T>
       <T as="soft">Ticks from more than four hours before you leave don’t count: look again.</T>
-      {looks.map((look) => <Tick key={look.id} label={look.title} on={lookHolds(ticks.get(`last:${look.id}`), assessment.leave)} onChange={(on) => void tick(packListOf(trip.id), `last:${look.id}`, on, now)} />)}
+      {looks.map((look) => (
+        <Tick
+          key={look.id}
+          label={look.title}
+          on={lookHolds(ticks.get(`last:${look.id}`), assessment.leave)}
+          onChange={(on) => void tick(packListOf(trip.id), `last:${look.id}`, on, now)}
+        />
+      ))}
     </View>
   );
 }

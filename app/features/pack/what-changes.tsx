@@ -7,7 +7,8 @@ import { usePalette } from '../../ui/theme';
 import { useTrip } from '../trip/use-trip';
 
 const LAYER: Record<Asked['layer'], string> = { law: 'law', advice: 'advised', own: 'own' };
-const named = (list: Asked[]) => list.map((a) => `${a.title} (${LAYER[a.layer]}${a.times > 1 ? `, ${a.times} in all` : ''})`);
+const named = (list: Asked[]) =>
+  list.map((a) => `${a.title} (${LAYER[a.layer]}${a.times > 1 ? `, ${a.times} in all` : ''})`);
 
 /** How the requirements would be by night, with one more, in the other boat, further out. Reckoned when it is opened. */
 export function WhatChanges() {
@@ -27,7 +28,11 @@ function Table() {
   return (
     <View role="list" aria-label="What changes the requirements">
       {changes.map((c) => (
-        <View key={c.id} role="listitem" style={{ borderTopWidth: 1, borderColor: p.line, paddingVertical: 8, gap: 2 }}>
+        <View
+          key={c.id}
+          role="listitem"
+          style={{ borderTopWidth: 1, borderColor: p.line, paddingVertical: 8, gap: 2 }}
+        >
           <T as="strong">{c.title}</T>
           {c.comes.length > 0 ? <T>+ {named(c.comes).join(', ')}</T> : null}
           {c.goes.length > 0 ? <T as="soft">− {named(c.goes).join(', ')}</T> : null}

@@ -20,7 +20,8 @@ import { save } from '../shed/save';
 import { statusOf, sureWord } from './status';
 
 const reader = { units: 'metric', zone: 'UTC', locale: 'en-GB' } as const;
-const asFile = (pack: RulePack) => save(`${pack.id}-${pack.version}.json`, 'application/json', `${JSON.stringify(pack, null, 2)}\n`);
+const asFile = (pack: RulePack) =>
+  save(`${pack.id}-${pack.version}.json`, 'application/json', `${JSON.stringify(pack, null, 2)}\n`);
 
 /** One pack: read rule by rule, its examples run, compared with another, saved, copied and edited. */
 export function PackPage() {
@@ -29,7 +30,16 @@ export function PackPage() {
   const { ready } = useThings();
   const held = useKind('pack').find((h) => h.id === id);
   const pack = held?.doc.pack ?? PACKS.find((p) => p.id === id);
-  if (!pack) return <Page title={ready ? 'No such pack' : 'One moment'}>{ready ? <Empty title="This pack is not here" why="It was removed, or this device has not heard of it yet."><Button onPress={() => router.replace('/shed/packs')}>All packs</Button></Empty> : null}</Page>;
+  if (!pack)
+    return (
+      <Page title={ready ? 'No such pack' : 'One moment'}>
+        {ready ? (
+          <Empty title="This pack is not here" why="It was removed, or this device has not heard of it yet.">
+            <Button onPress={() => router.replace('/shed/packs')}>All packs</Button>
+          </Empty>
+        ) : null}
+      </Page>
+    );
   return <Read pack={pack} held={held} />;
 }
 
@@ -40,7 +50,19 @@ function Read({ pack, held }: { pack: RulePack; held: Held<'pack'> | undefined }
   const [editing, setEditing] = useState(false);
   const copy = async () => {
     const id = newId();
-    await create('pack', { id, pack: { ...pack, id: `${pack.id}-own`.slice(0, 40), title: `${pack.title}, own copy`, replaces: pack.id } } as OwnPack, `a copy of ${pack.title}`);
+    await create(
+      'pack',
+      {
+        id,
+        pack: {
+          ...pack,
+          id: `${pack.id}-own`.slice(0, 40),
+          title: `${pack.title}, own copy`,
+          replaces: pack.id,
+        },
+      } as OwnPack,
+      `a copy of ${pack.title}`,
+    );
     router.replace(`/shed/packs/${id}`);
   };
   const drop = () => {
@@ -50,20 +72,53 @@ function Read({ pack, held }: { pack: RulePack; held: Held<'pack'> | undefined }
     undo(`Removed ${pack.title}`, () => restore(held, `Put ${pack.title} back`));
   };
   return (
-    <Page title={pack.title} lead={`${pack.authority}, version ${pack.version}. ${statusOf(pack, today)}`} aside={<Button kind="quiet" onPress={() => router.push('/shed/packs')}>all packs</Button>}>
+    <Page
+      title={pack.title}
+      lead={`${pack.authority}, version ${pack.version}. ${statusOf(pack, today)}`}
+      aside={
+        <Button kind="quiet" onPress={() => router.push('/shed/packs')}>
+          all packs
+        </Button>
+      }
+    >
       <T as="strong">What the list asks for; check the local law.</T>
       <Row>
         <Button onPress={() => asFile(pack)}>Save as a file</Button>
-        {held ? <Button onPress={() => setEditing(!editing)}>{editing ? 'Close the editor' : 'Edit'}</Button> : <Button onPress={() => void copy()}>Edit a copy</Button>}
+        {held ? (
+          <Button onPress={() => setEditing(!editing)}>{editing ? 'Close the editor' : 'Edit'}</Button>
+        ) : (
+          <Button onPress={() => void copy()}>Edit a copy</Button>
+        )}
         {held ? <Button onPress={drop}>Remove</Button> : null}
       </Row>
       {held && editing ? <Editor held={held} /> : null}
       <Examples pack={pack} />
       <Compare pack={pack} />
-      {pack.questions?.length ? <View><T as="section" heading={2}>What it asks about the water</T>{pack.questions.map((q) => <T key={q.id}>{q.ask}{q.help ? `. ${q.help}` : ''}</T>)}</View> : null}
-      {pack.displaces?.length ? <T>Stands in place of {pack.displaces.map((d) => `${d.rule} of ${d.pack}`).join(', ')}, where {pack.displaces.map((d) => inWords(d.when, pack)).join('; ')}.</T> : null}
-      <T as="section" heading={2}>Rules</T>
-      {pack.rules.map((rule) => <RuleCard key={rule.id} rule={rule} pack={pack} />)}
+      {pack.questions?.length ? (
+        <View>
+          <T as="section" heading={2}>
+            What it asks about the water
+          </T>
+          {pack.questions.map((q) => (
+            <T key={q.id}>
+              {q.ask}
+              {q.help ? `. ${q.help}` : ''}
+            </T>
+          ))}
+        </View>
+      ) : null}
+      {pack.displaces?.length ? (
+        <T>
+          Stands in place of {pack.displaces.map((d) => `${d.rule} of ${d.pack}`).join(', ')}, where{' '}
+          {pack.displaces.map((d) => inWords(d.when, pack)).join('; ')}.
+        </T>
+      ) : null}
+      <T as="section" heading={2}>
+        Rules
+      </T>
+      {pack.rules.map((rule) => (
+        <RuleCard key={rule.id} rule={rule} pack={pack} />
+      ))}
     </Page>
   );
 }
@@ -71,21 +126,43 @@ function Read({ pack, held }: { pack: RulePack; held: Held<'pack'> | undefined }
 function RuleCard({ rule, pack }: { rule: Rule; pack: RulePack }) {
   const p = usePalette();
   const word = (capability: string) => render(phraseOf(`capability.${capability}` as WordKey), reader);
-  const ways = rule.anyOf.map((all) => all.map((d) => `${d.count ?? 1} × ${word(d.capability)}${d.leastLength ? `, ${d.leastLength.value} ${d.leastLength.unit} and more` : ''}`).join(' and '));
+  const ways = rule.anyOf.map((all) =>
+    all
+      .map(
+        (d) =>
+          `${d.count ?? 1} × ${word(d.capability)}${d.leastLength ? `, ${d.leastLength.value} ${d.leastLength.unit} and more` : ''}`,
+      )
+      .join(' and '),
+  );
   return (
-    <View role="group" aria-label={`${rule.id} ${rule.title}`} style={{ borderTopWidth: 1, borderColor: p.line, paddingVertical: 8, gap: 2 }}>
+    <View
+      role="group"
+      aria-label={`${rule.id} ${rule.title}`}
+      style={{ borderTopWidth: 1, borderColor: p.line, paddingVertical: 8, gap: 2 }}
+    >
       <T as="strong">{rule.title}</T>
       <T>{rule.text}</T>
       {rule.why ? <T as="soft">{rule.why}</T> : null}
-      <T as="small">When: {inWords(rule.when, pack)}{rule.unless ? `. Not when: ${inWords(rule.unless, pack)}` : ''}</T>
-      {ways.length > 0 ? <T as="small">Asks for: {ways.join('; or ')}</T> : <T as="small">Asks that jackets are worn</T>}
-      <T as="small">{rule.id} · {sourceOf(rule.source)?.title ?? rule.source}, {rule.section} · {sureWord(rule)} · {rule.verified ? 'verified' : 'not verified'} · noted {rule.noted}</T>
+      <T as="small">
+        When: {inWords(rule.when, pack)}
+        {rule.unless ? `. Not when: ${inWords(rule.unless, pack)}` : ''}
+      </T>
+      {ways.length > 0 ? (
+        <T as="small">Asks for: {ways.join('; or ')}</T>
+      ) : (
+        <T as="small">Asks that jackets are worn</T>
+      )}
+      <T as="small">
+        {rule.id} · {sourceOf(rule.source)?.title ?? rule.source}, {rule.section} · {sureWord(rule)} ·{' '}
+        {rule.verified ? 'verified' : 'not verified'} · noted {rule.noted}
+      </T>
     </View>
   );
 }
 
 /** A condition in words, for reading: the names are those by which the evaluator explains itself. */
-const inWords = (condition: Condition, pack: RulePack) => render(conditionPhrase(condition, { questions: questionsOf(pack) }), reader);
+const inWords = (condition: Condition, pack: RulePack) =>
+  render(conditionPhrase(condition, { questions: questionsOf(pack) }), reader);
 
 const TRUTH = { yes: 'applies', no: 'does not apply', unknown: 'stays open' } as const;
 
@@ -96,8 +173,17 @@ function Examples({ pack }: { pack: RulePack }) {
   if (results.length === 0) return <T as="soft">It brings no examples of its own.</T>;
   return (
     <View style={{ gap: 4 }}>
-      <Button onPress={() => setOpen(!open)}>{`Its own examples: ${results.length - bad.length} of ${results.length} hold`}</Button>
-      {open ? results.map((r) => <T key={`${r.title} ${r.rule}`} as={r.came === r.wanted ? 'small' : 'strong'}>{r.came === r.wanted ? 'holds' : 'FAILS'} · {r.title}: {r.rule} {TRUTH[r.wanted]}{r.came === r.wanted ? '' : `, but ${r.came ? TRUTH[r.came] : 'is not there'}`}</T>) : null}
+      <Button
+        onPress={() => setOpen(!open)}
+      >{`Its own examples: ${results.length - bad.length} of ${results.length} hold`}</Button>
+      {open
+        ? results.map((r) => (
+            <T key={`${r.title} ${r.rule}`} as={r.came === r.wanted ? 'small' : 'strong'}>
+              {r.came === r.wanted ? 'holds' : 'FAILS'} · {r.title}: {r.rule} {TRUTH[r.wanted]}
+              {r.came === r.wanted ? '' : `, but ${r.came ? TRUTH[r.came] : 'is not there'}`}
+            </T>
+          ))
+        : null}
     </View>
   );
 }
@@ -105,15 +191,29 @@ function Examples({ pack }: { pack: RulePack }) {
 function Compare({ pack }: { pack: RulePack }) {
   const own = useKind('pack');
   const [other, setOther] = useState<string>();
-  const all = [...PACKS.map((p) => ({ key: p.id, pack: p })), ...own.map((h) => ({ key: h.id, pack: h.doc.pack }))].filter((x) => x.pack !== pack);
+  const all = [
+    ...PACKS.map((p) => ({ key: p.id, pack: p })),
+    ...own.map((h) => ({ key: h.id, pack: h.doc.pack })),
+  ].filter((x) => x.pack !== pack);
   const before = all.find((x) => x.key === other)?.pack;
   const found = before ? differences(before, pack) : [];
   return (
     <View style={{ gap: 4 }}>
       <T as="label">Compare with</T>
-      <Choice label="Compare with" clearable options={all.map((x) => ({ value: x.key, label: `${x.pack.title}, ${x.pack.version}` }))} value={other} onChange={setOther} />
+      <Choice
+        label="Compare with"
+        clearable
+        options={all.map((x) => ({ value: x.key, label: `${x.pack.title}, ${x.pack.version}` }))}
+        value={other}
+        onChange={setOther}
+      />
       {before && found.length === 0 ? <T>The rules are the same.</T> : null}
-      {found.map((f) => <T key={f.id} as="small">{f.what} · {f.id} {f.title}{f.fields.length > 0 ? `: ${f.fields.join(', ')}` : ''}</T>)}
+      {found.map((f) => (
+        <T key={f.id} as="small">
+          {f.what} · {f.id} {f.title}
+          {f.fields.length > 0 ? `: ${f.fields.join(', ')}` : ''}
+        </T>
+      ))}
     </View>
   );
 }
@@ -130,9 +230,25 @@ function Editor({ held }: { held: Held<'pack'> }) {
   };
   return (
     <View style={{ gap: 8 }}>
-      <TextInput mode="outlined" multiline numberOfLines={16} accessibilityLabel="The pack as text" value={text} onChangeText={setText} style={{ fontSize: 13, maxHeight: 420 }} />
-      <View role="status">{said.map((line) => <T key={line} as="small">{line}</T>)}</View>
-      <Button kind="main" onPress={keep}>Keep it</Button>
+      <TextInput
+        mode="outlined"
+        multiline
+        numberOfLines={16}
+        accessibilityLabel="The pack as text"
+        value={text}
+        onChangeText={setText}
+        style={{ fontSize: 13, maxHeight: 420 }}
+      />
+      <View role="status">
+        {said.map((line) => (
+          <T key={line} as="small">
+            {line}
+          </T>
+        ))}
+      </View>
+      <Button kind="main" onPress={keep}>
+        Keep it
+      </Button>
     </View>
   );
 }

@@ -25,16 +25,42 @@ export function PacksPage() {
     const read = readPack(await file.text());
     if (!read.ok) return setSaid({ ok: false, lines: ['This rule pack can’t be taken.', ...read.faults] });
     await create('pack', { id: newId(), pack: read.pack } as OwnPack, read.pack.title);
-    setSaid({ ok: true, lines: [`Taken in: ${read.pack.title}, version ${read.pack.version}.`, ...read.broken.map((b) => `Its own example does not hold. ${b}`)] });
+    setSaid({
+      ok: true,
+      lines: [
+        `Taken in: ${read.pack.title}, version ${read.pack.version}.`,
+        ...read.broken.map((b) => `Its own example does not hold. ${b}`),
+      ],
+    });
   };
   return (
-    <Page title="Rule packs" lead="What the law asks, and what practice advises, as lists that can be read, checked and shared." aside={<Button kind="quiet" onPress={() => router.push('/shed')}>The shed</Button>}>
-      <Row><Button onPress={() => void load()}>Load a pack</Button></Row>
-      {said ? <View role={said.ok ? 'status' : 'alert'} style={{ gap: 2 }}>{said.lines.map((line) => <T key={line}>{line}</T>)}</View> : null}
+    <Page
+      title="Rule packs"
+      lead="What the law asks, and what practice advises, as lists that can be read, checked and shared."
+      aside={
+        <Button kind="quiet" onPress={() => router.push('/shed')}>
+          The shed
+        </Button>
+      }
+    >
+      <Row>
+        <Button onPress={() => void load()}>Load a pack</Button>
+      </Row>
+      {said ? (
+        <View role={said.ok ? 'status' : 'alert'} style={{ gap: 2 }}>
+          {said.lines.map((line) => (
+            <T key={line}>{line}</T>
+          ))}
+        </View>
+      ) : null}
       {own.length > 0 ? <T as="caps">Your own</T> : null}
-      {own.map((held) => <PackCard key={held.id} pack={held.doc.pack} href={`/shed/packs/${held.id}`} />)}
+      {own.map((held) => (
+        <PackCard key={held.id} pack={held.doc.pack} href={`/shed/packs/${held.id}`} />
+      ))}
       <T as="caps">Shipped with Escale</T>
-      {PACKS.map((pack) => <PackCard key={pack.id} pack={pack} href={`/shed/packs/${pack.id}`} />)}
+      {PACKS.map((pack) => (
+        <PackCard key={pack.id} pack={pack} href={`/shed/packs/${pack.id}`} />
+      ))}
     </Page>
   );
 }
@@ -46,10 +72,32 @@ function PackCard({ pack, href }: { pack: RulePack; href: string }) {
   const results = runExamples(pack);
   const bad = results.filter((r) => r.came !== r.wanted).length;
   return (
-    <Pressable role="link" aria-label={pack.title} onPress={() => router.push(href)} style={{ borderWidth: 1, borderColor: p.ink, backgroundColor: p.raised, padding: 12, gap: 2, minHeight: 64 }}>
-      <T as="section" heading={2}>{pack.title}</T>
-      <T as="label" style={{ fontSize: 14 }}>{pack.authority} · version {pack.version} · {pack.rules.length} {pack.rules.length === 1 ? 'rule' : 'rules'} · {contentHash(pack)}</T>
-      <T as="small">{statusOf(pack, today)}{results.length > 0 ? ` Its own examples: ${results.length - bad} of ${results.length} hold.` : ' It brings no examples.'}</T>
+    <Pressable
+      role="link"
+      aria-label={pack.title}
+      onPress={() => router.push(href)}
+      style={{
+        borderWidth: 1,
+        borderColor: p.ink,
+        backgroundColor: p.raised,
+        padding: 12,
+        gap: 2,
+        minHeight: 64,
+      }}
+    >
+      <T as="section" heading={2}>
+        {pack.title}
+      </T>
+      <T as="label" style={{ fontSize: 14 }}>
+        {pack.authority} · version {pack.version} · {pack.rules.length}{' '}
+        {pack.rules.length === 1 ? 'rule' : 'rules'} · {contentHash(pack)}
+      </T>
+      <T as="small">
+        {statusOf(pack, today)}
+        {results.length > 0
+          ? ` Its own examples: ${results.length - bad} of ${results.length} hold.`
+          : ' It brings no examples.'}
+      </T>
     </Pressable>
   );
 }

@@ -26,19 +26,67 @@ export function BoatSection() {
   useGoTo(at);
   const left = shed.people.filter((person) => !trip.crew.some((c) => c.person === person.id));
   const put = (crew: Member[], said: string) => change('/crew', crew, said);
-  const add = (person: string) => put([...trip.crew, { person, role: trip.crew.length === 0 ? 'skipper' : 'crew' }], 'crew');
+  const add = (person: string) =>
+    put([...trip.crew, { person, role: trip.crew.length === 0 ? 'skipper' : 'crew' }], 'crew');
   return (
     <View style={{ gap: 16 }}>
       <View style={{ gap: 6 }}>
-        <T as="section" heading={3}>Boat</T>
-        {shed.boats.length === 0 ? <T as="soft">No boat in the shed yet.</T> : <Choice label="Boat" id={fieldId('/boat')} options={shed.boats.map((b) => ({ value: b.id, label: b.name, note: CRAFT[b.kind] }))} value={trip.boat} onChange={(boat) => change('/boat', boat, 'boat')} clearable />}
-        {trip.boat ? <Link href={thingHref('boat', trip.boat)} style={{ paddingVertical: 12 }}><T style={{ textDecorationLine: 'underline' }}>Her own page: measures, plate, openings</T></Link> : <Link href={'/shed/boat/new'} style={{ paddingVertical: 12 }}><T style={{ textDecorationLine: 'underline' }}>Add a boat</T></Link>}
+        <T as="section" heading={3}>
+          Boat
+        </T>
+        {shed.boats.length === 0 ? (
+          <T as="soft">No boat in the shed yet.</T>
+        ) : (
+          <Choice
+            label="Boat"
+            id={fieldId('/boat')}
+            options={shed.boats.map((b) => ({ value: b.id, label: b.name, note: CRAFT[b.kind] }))}
+            value={trip.boat}
+            onChange={(boat) => change('/boat', boat, 'boat')}
+            clearable
+          />
+        )}
+        {trip.boat ? (
+          <Link href={thingHref('boat', trip.boat)} style={{ paddingVertical: 12 }}>
+            <T style={{ textDecorationLine: 'underline' }}>Her own page: measures, plate, openings</T>
+          </Link>
+        ) : (
+          <Link href={'/shed/boat/new'} style={{ paddingVertical: 12 }}>
+            <T style={{ textDecorationLine: 'underline' }}>Add a boat</T>
+          </Link>
+        )}
       </View>
       <View style={{ gap: 10 }} id={fieldId('/crew')} tabIndex={-1} role="group" aria-label="Crew">
-        <T as="section" heading={3}>Crew</T>
-        {trip.crew.map((member, i) => <CrewCard key={member.person} member={member} i={i} put={(next) => put(trip.crew.flatMap((c, n) => (n === i ? (next ? [next] : []) : [c])), 'crew')} />)}
-        {left.length > 0 ? <Row>{left.map((person) => <Button key={person.id} label={`Add ${person.name}`} onPress={() => add(person.id)}>{`+ ${person.name}`}</Button>)}</Row> : null}
-        <Link href={'/shed/person/new'} style={{ paddingVertical: 12 }}><T style={{ textDecorationLine: 'underline' }}>Someone new</T></Link>
+        <T as="section" heading={3}>
+          Crew
+        </T>
+        {trip.crew.map((member, i) => (
+          <CrewCard
+            key={member.person}
+            member={member}
+            i={i}
+            put={(next) =>
+              put(
+                trip.crew.flatMap((c, n) => (n === i ? (next ? [next] : []) : [c])),
+                'crew',
+              )
+            }
+          />
+        ))}
+        {left.length > 0 ? (
+          <Row>
+            {left.map((person) => (
+              <Button
+                key={person.id}
+                label={`Add ${person.name}`}
+                onPress={() => add(person.id)}
+              >{`+ ${person.name}`}</Button>
+            ))}
+          </Row>
+        ) : null}
+        <Link href={'/shed/person/new'} style={{ paddingVertical: 12 }}>
+          <T style={{ textDecorationLine: 'underline' }}>Someone new</T>
+        </Link>
       </View>
       <Company />
       <TripForm fields={['title']} />
@@ -59,17 +107,43 @@ function Company() {
       <TripForm fields={COMPANY} />
       {all.length < 2 ? null : (
         <View role="list" aria-label="Who can tow whom">
-          <T as="strong">Towing into {typeof wind === 'number' ? `${format(wind, 'speed', reader.units)}${input.conditions.forecast?.invented ? ' (invented weather)' : ''}` : 'a calm, as no wind is forecast for all hours'}</T>
+          <T as="strong">
+            Towing into{' '}
+            {typeof wind === 'number'
+              ? `${format(wind, 'speed', reader.units)}${input.conditions.forecast?.invented ? ' (invented weather)' : ''}`
+              : 'a calm, as no wind is forecast for all hours'}
+          </T>
           {all.map(({ boat, people }) => {
             const speed = towing(boat, typeof wind === 'number' ? wind : 0);
             return (
-              <View key={boat.id} role="listitem" style={{ flexDirection: 'row', justifyContent: 'space-between', borderBottomWidth: 1, borderColor: p.line, paddingVertical: 6, gap: 8 }}>
-                <T style={{ flex: 1 }}>{boat.name}, {people.length} aboard</T>
-                <T as="strong">{speed === undefined ? 'not known' : speed === 0 ? 'makes no way' : `${format(speed, 'speed', reader.units)} with one in tow`}</T>
+              <View
+                key={boat.id}
+                role="listitem"
+                style={{
+                  flexDirection: 'row',
+                  justifyContent: 'space-between',
+                  borderBottomWidth: 1,
+                  borderColor: p.line,
+                  paddingVertical: 6,
+                  gap: 8,
+                }}
+              >
+                <T style={{ flex: 1 }}>
+                  {boat.name}, {people.length} aboard
+                </T>
+                <T as="strong">
+                  {speed === undefined
+                    ? 'not known'
+                    : speed === 0
+                      ? 'makes no way'
+                      : `${format(speed, 'speed', reader.units)} with one in tow`}
+                </T>
               </View>
             );
           })}
-          <T as="small">Our own estimate: one of about her own size, flat water, wind as it is low over the water.</T>
+          <T as="small">
+            Our own estimate: one of about her own size, flat water, wind as it is low over the water.
+          </T>
         </View>
       )}
     </View>
@@ -81,51 +155,149 @@ function paceOf({ figures }: Assessment): Pace | undefined {
   return speed && { value: speed.value, guessed: speed.guessed === true };
 }
 
-function CrewCard({ member, i, put }: { member: Member; i: number; put: (next: Member | undefined) => void }) {
+function CrewCard({
+  member,
+  i,
+  put,
+}: {
+  member: Member;
+  i: number;
+  put: (next: Member | undefined) => void;
+}) {
   const p = usePalette();
   const { shed, assessment, trip } = useTrip();
-  const others = trip.crew.flatMap((c) => (c.person === member.person ? [] : (shed.people.find((who) => who.id === c.person) ?? [])));
+  const others = trip.crew.flatMap((c) =>
+    c.person === member.person ? [] : (shed.people.find((who) => who.id === c.person) ?? []),
+  );
   const person = shed.people.find((who) => who.id === member.person);
-  const matched = assessment.requirements.flatMap((r) => r.metBy).find((use) => use.person === member.person)?.item;
+  const matched = assessment.requirements
+    .flatMap((r) => r.metBy)
+    .find((use) => use.person === member.person)?.item;
   const jackets = shed.gear.filter((g) => JACKETS.has(g.kind));
   const jacket = shed.gear.find((g) => g.id === (member.jacket ?? matched));
   const name = person?.name ?? 'Crew';
-  const drives = shed.boats.find((b) => b.id === trip.boat)?.propulsion.some((d) => d.kind === 'outboard' || d.kind === 'inboard');
+  const drives = shed.boats
+    .find((b) => b.id === trip.boat)
+    ?.propulsion.some((d) => d.kind === 'outboard' || d.kind === 'inboard');
   return (
-    <View role="group" aria-label={person?.name ?? 'Someone no longer in the shed'} style={{ borderWidth: 1, borderColor: p.line, backgroundColor: p.raised, padding: 10, gap: 8 }}>
+    <View
+      role="group"
+      aria-label={person?.name ?? 'Someone no longer in the shed'}
+      style={{ borderWidth: 1, borderColor: p.line, backgroundColor: p.raised, padding: 10, gap: 8 }}
+    >
       <View style={{ flexDirection: 'row', justifyContent: 'space-between', alignItems: 'center' }}>
-        {person ? <Link href={thingHref('person', person.id)}><T as="strong" style={{ fontSize: 17, textDecorationLine: 'underline' }}>{person.name}</T></Link> : <T as="strong">No longer in the shed</T>}
-        <Button kind="quiet" label={`${person?.name ?? 'They'} stays ashore`} onPress={() => put(undefined)}>stays ashore</Button>
+        {person ? (
+          <Link href={thingHref('person', person.id)}>
+            <T as="strong" style={{ fontSize: 17, textDecorationLine: 'underline' }}>
+              {person.name}
+            </T>
+          </Link>
+        ) : (
+          <T as="strong">No longer in the shed</T>
+        )}
+        <Button kind="quiet" label={`${person?.name ?? 'They'} stays ashore`} onPress={() => put(undefined)}>
+          stays ashore
+        </Button>
       </View>
-      <Choice label={`Role of ${person?.name ?? 'crew'}`} options={optionsOf(ROLES)} value={member.role} onChange={(role) => role && put({ ...member, role: role as Member['role'] })} />
+      <Choice
+        label={`Role of ${person?.name ?? 'crew'}`}
+        options={optionsOf(ROLES)}
+        value={member.role}
+        onChange={(role) => role && put({ ...member, role: role as Member['role'] })}
+      />
       <T as="label">Today</T>
-      <Choice label={`${person?.name ?? 'Crew'} today`} options={optionsOf(TODAY)} value={member.today} clearable onChange={(today) => put(today ? { ...member, today: today as Member['today'] } : without(member, 'today'))} />
+      <Choice
+        label={`${person?.name ?? 'Crew'} today`}
+        options={optionsOf(TODAY)}
+        value={member.today}
+        clearable
+        onChange={(today) =>
+          put(today ? { ...member, today: today as Member['today'] } : without(member, 'today'))
+        }
+      />
       {others.length > 0 ? (
         <>
           <T as="label">Keeps an eye on</T>
-          <Choice label={`${person?.name ?? 'Crew'} keeps an eye on`} options={others.map((o) => ({ value: o.id, label: o.name }))} value={member.buddy} clearable onChange={(buddy) => put(buddy ? { ...member, buddy } : without(member, 'buddy'))} />
+          <Choice
+            label={`${person?.name ?? 'Crew'} keeps an eye on`}
+            options={others.map((o) => ({ value: o.id, label: o.name }))}
+            value={member.buddy}
+            clearable
+            onChange={(buddy) => put(buddy ? { ...member, buddy } : without(member, 'buddy'))}
+          />
         </>
       ) : null}
       <T as="label">Wears</T>
-      <Choice label={`Clothing of ${person?.name ?? 'crew'}`} id={fieldId(`/crew/${i}/clothing`)} options={WEARS} value={member.clothing} clearable onChange={(clothing) => put({ ...member, clothing: clothing as Member['clothing'] })} />
+      <Choice
+        label={`Clothing of ${person?.name ?? 'crew'}`}
+        id={fieldId(`/crew/${i}/clothing`)}
+        options={WEARS}
+        value={member.clothing}
+        clearable
+        onChange={(clothing) => put({ ...member, clothing: clothing as Member['clothing'] })}
+      />
       <T as="label">Jacket on from launch to landing{jacket ? `: ${jacket.name}` : ''}</T>
-      <Said label={`${name} wears the jacket from launch to landing`} id={fieldId(`/crew/${i}/wearsJacket`)} value={member.wearsJacket} onChange={(on) => put(on === undefined ? without(member, 'wearsJacket') : { ...member, wearsJacket: on })} />
+      <Said
+        label={`${name} wears the jacket from launch to landing`}
+        id={fieldId(`/crew/${i}/wearsJacket`)}
+        value={member.wearsJacket}
+        onChange={(on) =>
+          put(on === undefined ? without(member, 'wearsJacket') : { ...member, wearsJacket: on })
+        }
+      />
       {member.role === 'skipper' && drives ? (
         <>
           <T as="label">Kill cord on whenever she runs</T>
-          <Said label={`${name} wears the kill cord`} id={fieldId(`/crew/${i}/cord`)} value={member.cord} onChange={(on) => put(on === undefined ? without(member, 'cord') : { ...member, cord: on })} />
+          <Said
+            label={`${name} wears the kill cord`}
+            id={fieldId(`/crew/${i}/cord`)}
+            value={member.cord}
+            onChange={(on) => put(on === undefined ? without(member, 'cord') : { ...member, cord: on })}
+          />
         </>
       ) : null}
-      {jackets.length > 0 ? <Choice label={`Jacket of ${person?.name ?? 'crew'}`} options={[{ value: '', label: 'The one that fits best' }, ...jackets.map((g) => ({ value: g.id, label: g.name }))]} value={member.jacket ?? ''} onChange={(id) => put(id ? { ...member, jacket: id } : without(member, 'jacket'))} /> : null}
+      {jackets.length > 0 ? (
+        <Choice
+          label={`Jacket of ${person?.name ?? 'crew'}`}
+          options={[
+            { value: '', label: 'The one that fits best' },
+            ...jackets.map((g) => ({ value: g.id, label: g.name })),
+          ]}
+          value={member.jacket ?? ''}
+          onChange={(id) => put(id ? { ...member, jacket: id } : without(member, 'jacket'))}
+        />
+      ) : null}
     </View>
   );
 }
 
-const YES_NO = [{ value: 'yes', label: 'Yes' }, { value: 'no', label: 'No' }];
+const YES_NO = [
+  { value: 'yes', label: 'Yes' },
+  { value: 'no', label: 'No' },
+];
 
 /** Declared, denied, or not said: the three are kept apart. */
-function Said({ label, id, value, onChange }: { label: string; id: string; value: boolean | undefined; onChange: (value: boolean | undefined) => void }) {
-  return <Choice label={label} id={id} options={YES_NO} value={value === undefined ? undefined : value ? 'yes' : 'no'} clearable onChange={(v) => onChange(v === undefined ? undefined : v === 'yes')} />;
+function Said({
+  label,
+  id,
+  value,
+  onChange,
+}: {
+  label: string;
+  id: string;
+  value: boolean | undefined;
+  onChange: (value: boolean | undefined) => void;
+}) {
+  return (
+    <Choice
+      label={label}
+      id={id}
+      options={YES_NO}
+      value={value === undefined ? undefined : value ? 'yes' : 'no'}
+      clearable
+      onChange={(v) => onChange(v === undefined ? undefined : v === 'yes')}
+    />
+  );
 }
 
 /** A member with one answer taken back: absent is unknown. */

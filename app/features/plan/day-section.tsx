@@ -7,7 +7,9 @@ export function DaySection() {
   return (
     <View style={{ gap: 18 }}>
       <Figures names={DAY} />
-      <T as="section" heading={3}>When and how fast</T>
+      <T as="section" heading={3}>
+        When and how fast
+      </T>
       <TripForm fields={['leave', 'speed', 'homeBy', 'driveMinutes', 'checkInMinutes']} />
       <TripForm fields={['limits']} />
     </View>

@@ -9,7 +9,8 @@ import { usePalette } from '../../ui/theme';
 import { FONT, SIZE } from '../../ui/tokens';
 import { useTrip } from '../trip/use-trip';
 
-const HEIGHT = 240, MARGIN = 34;
+const HEIGHT = 240,
+  MARGIN = 34;
 /** One minute of latitude is a nautical mile, near enough to draw with. */
 const MINUTES = 60;
 
@@ -19,21 +20,43 @@ export function SketchChart() {
   const { trip, shed, assessment, reader } = useTrip();
   const [width, setWidth] = useState(0);
   const place = (id: string | undefined) => shed.places.find((pl) => pl.id === id);
-  const route = [trip.launch, ...trip.halts.map((h) => h.place), trip.return ?? trip.launch].flatMap((id) => place(id) ?? []);
+  const route = [trip.launch, ...trip.halts.map((h) => h.place), trip.return ?? trip.launch].flatMap(
+    (id) => place(id) ?? [],
+  );
   if (route.length < 2) return null;
   const hazards = shed.places.filter((pl) => pl.kind === 'hazard' && pl.water === trip.water);
   const shown = [...route, ...hazards];
-  const lats = shown.map((pl) => pl.position.lat), lons = shown.map((pl) => pl.position.lon);
-  const mid = { lat: (Math.min(...lats) + Math.max(...lats)) / 2, lon: (Math.min(...lons) + Math.max(...lons)) / 2 };
+  const lats = shown.map((pl) => pl.position.lat),
+    lons = shown.map((pl) => pl.position.lon);
+  const mid = {
+    lat: (Math.min(...lats) + Math.max(...lats)) / 2,
+    lon: (Math.min(...lons) + Math.max(...lons)) / 2,
+  };
   const squeeze = Math.cos((mid.lat * Math.PI) / 180);
   // One scale for both ways, so that distances can be compared by eye.
-  const tall = (Math.max(...lats) - Math.min(...lats)) * MINUTES, wide = (Math.max(...lons) - Math.min(...lons)) * MINUTES * squeeze;
-  const perMile = Math.min((HEIGHT - 2 * MARGIN) / Math.max(tall, 0.2), (Math.max(width, 200) - 3 * MARGIN) / Math.max(wide, 0.2));
-  const x = scaleLinear().domain([0, 1]).range([width / 2, width / 2 + perMile * MINUTES * squeeze]);
-  const y = scaleLinear().domain([0, 1]).range([HEIGHT / 2, HEIGHT / 2 - perMile * MINUTES]);
-  const at = ({ position }: { position: { lat: number; lon: number } }) => ({ x: x(position.lon - mid.lon), y: y(position.lat - mid.lat) });
+  const tall = (Math.max(...lats) - Math.min(...lats)) * MINUTES,
+    wide = (Math.max(...lons) - Math.min(...lons)) * MINUTES * squeeze;
+  const perMile = Math.min(
+    (HEIGHT - 2 * MARGIN) / Math.max(tall, 0.2),
+    (Math.max(width, 200) - 3 * MARGIN) / Math.max(wide, 0.2),
+  );
+  const x = scaleLinear()
+    .domain([0, 1])
+    .range([width / 2, width / 2 + perMile * MINUTES * squeeze]);
+  const y = scaleLinear()
+    .domain([0, 1])
+    .range([HEIGHT / 2, HEIGHT / 2 - perMile * MINUTES]);
+  const at = ({ position }: { position: { lat: number; lon: number } }) => ({
+    x: x(position.lon - mid.lon),
+    y: y(position.lat - mid.lat),
+  });
   const times = new Map(assessment.schedule?.legs.map((leg) => [leg.to, leg.arrives]));
-  const label = (pl: (typeof shown)[number], i: number) => (i === 0 && assessment.schedule ? `${pl.name} ${clock(assessment.schedule.leave, reader)}` : times.has(pl.id) ? `${pl.name} ${clock(times.get(pl.id)!, reader)}` : pl.name);
+  const label = (pl: (typeof shown)[number], i: number) =>
+    i === 0 && assessment.schedule
+      ? `${pl.name} ${clock(assessment.schedule.leave, reader)}`
+      : times.has(pl.id)
+        ? `${pl.name} ${clock(times.get(pl.id)!, reader)}`
+        : pl.name;
   const seen = new Set<string>();
   return (
     <View style={{ gap: 4 }} onLayout={(e) => setWidth(Math.round(e.nativeEvent.layout.width))}>
@@ -41,21 +64,66 @@ export function SketchChart() {
         <View role="img" aria-label={`Sketch of the way: ${route.map((pl) => pl.name).join(', ')}`}>
           <Svg width={width} height={HEIGHT} aria-hidden>
             <Rect x={0} y={0} width={width} height={HEIGHT} fill={p.water3} stroke={p.line} />
-            <Polyline points={route.map((pl) => `${at(pl).x},${at(pl).y}`).join(' ')} stroke={p.ink} strokeWidth={2.5} fill="none" />
-            {hazards.map((pl) => <Path key={pl.id} d={`M${at(pl).x - 7} ${at(pl).y + 5}l7-11l7 11`} stroke={p.ink} strokeWidth={1.6} fill="none" />)}
+            <Polyline
+              points={route.map((pl) => `${at(pl).x},${at(pl).y}`).join(' ')}
+              stroke={p.ink}
+              strokeWidth={2.5}
+              fill="none"
+            />
+            {hazards.map((pl) => (
+              <Path
+                key={pl.id}
+                d={`M${at(pl).x - 7} ${at(pl).y + 5}l7-11l7 11`}
+                stroke={p.ink}
+                strokeWidth={1.6}
+                fill="none"
+              />
+            ))}
             {shown.map((pl, i) => {
               if (seen.has(pl.id)) return null;
               seen.add(pl.id);
               const right = at(pl).x > width * 0.62;
               return (
                 <G key={pl.id}>
-                  {pl.kind === 'hazard' ? null : <Circle cx={at(pl).x} cy={at(pl).y} r={5.5} fill={i === 0 ? p.ink : p.raised} stroke={p.ink} strokeWidth={2.5} />}
-                  <SvgText x={at(pl).x + (right ? -10 : 10)} y={at(pl).y + (pl.kind === 'hazard' ? 20 : -9)} textAnchor={right ? 'end' : 'start'} fontFamily={FONT.narrow} fontSize={SIZE.label} fontWeight="600" fill={p.ink}>{label(pl, i)}</SvgText>
+                  {pl.kind === 'hazard' ? null : (
+                    <Circle
+                      cx={at(pl).x}
+                      cy={at(pl).y}
+                      r={5.5}
+                      fill={i === 0 ? p.ink : p.raised}
+                      stroke={p.ink}
+                      strokeWidth={2.5}
+                    />
+                  )}
+                  <SvgText
+                    x={at(pl).x + (right ? -10 : 10)}
+                    y={at(pl).y + (pl.kind === 'hazard' ? 20 : -9)}
+                    textAnchor={right ? 'end' : 'start'}
+                    fontFamily={FONT.narrow}
+                    fontSize={SIZE.label}
+                    fontWeight="600"
+                    fill={p.ink}
+                  >
+                    {label(pl, i)}
+                  </SvgText>
                 </G>
               );
             })}
-            <Line x1={12} x2={12 + perMile} y1={HEIGHT - 12} y2={HEIGHT - 12} stroke={p.ink} strokeWidth={2} />
-            <SvgText x={16 + perMile} y={HEIGHT - 8} fontFamily={FONT.narrow} fontSize={SIZE.label} fill={p.ink}>{`1 nm (${NAUTICAL_MILE} m)`}</SvgText>
+            <Line
+              x1={12}
+              x2={12 + perMile}
+              y1={HEIGHT - 12}
+              y2={HEIGHT - 12}
+              stroke={p.ink}
+              strokeWidth={2}
+            />
+            <SvgText
+              x={16 + perMile}
+              y={HEIGHT - 8}
+              fontFamily={FONT.narrow}
+              fontSize={SIZE.label}
+              fill={p.ink}
+            >{`1 nm (${NAUTICAL_MILE} m)`}</SvgText>
             <Path d={`M${width - 18} 30v-18m-4 6l4-6l4 6`} stroke={p.ink} strokeWidth={1.6} fill="none" />
           </Svg>
         </View>

@@ -7,11 +7,21 @@ import { useTrip } from '../trip/use-trip';
 export function TripForm({ fields }: { fields: readonly string[] }) {
   const { held } = useTrip();
   const { at } = useLocalSearchParams<{ at?: string }>();
-  return <ThingForm type="trip" doc={held.doc} only={fields} at={at} basis={held.doc.basis} onPatch={(patch) => void change(held, patch, `${patch[0].pointer.slice(1)} of ${held.doc.title}`)} />;
+  return (
+    <ThingForm
+      type="trip"
+      doc={held.doc}
+      only={fields}
+      at={at}
+      basis={held.doc.basis}
+      onPatch={(patch) => void change(held, patch, `${patch[0].pointer.slice(1)} of ${held.doc.title}`)}
+    />
+  );
 }
 
 /** A change to the trip at hand. */
 export function useTripChange() {
   const { held } = useTrip();
-  return (pointer: string, value: unknown, said: string) => void change(held, [value === undefined ? { op: 'unset', pointer } : { op: 'set', pointer, value }], said);
+  return (pointer: string, value: unknown, said: string) =>
+    void change(held, [value === undefined ? { op: 'unset', pointer } : { op: 'set', pointer, value }], said);
 }

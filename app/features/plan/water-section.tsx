@@ -15,7 +15,8 @@ import { SketchChart } from './sketch-chart';
 import { useTripChange } from './trip-form';
 
 type Halt = Trip['halts'][number];
-const MINUTES_STEP = 10, MINUTES_FIRST = 30;
+const MINUTES_STEP = 10,
+  MINUTES_FIRST = 30;
 
 export function WaterSection() {
   const p = usePalette();
@@ -25,37 +26,120 @@ export function WaterSection() {
   useGoTo(at);
   const water = shed.waters.find((w) => w.id === trip.water);
   const places = shed.places.map((pl) => ({ value: pl.id, label: pl.name }));
-  const launches = shed.places.filter((pl) => pl.kind === 'launch').map((pl) => ({ value: pl.id, label: pl.name }));
+  const launches = shed.places
+    .filter((pl) => pl.kind === 'launch')
+    .map((pl) => ({ value: pl.id, label: pl.name }));
   const put = (halts: Halt[]) => change('/halts', halts, 'the way');
-  const edit = (i: number, next: Partial<Halt> | undefined) => put(trip.halts.flatMap((h, n) => (n === i ? (next ? [{ ...h, ...next }] : []) : [h])));
+  const edit = (i: number, next: Partial<Halt> | undefined) =>
+    put(trip.halts.flatMap((h, n) => (n === i ? (next ? [{ ...h, ...next }] : []) : [h])));
   const arrives = (i: number) => assessment.schedule?.legs[i]?.arrives;
   return (
     <View style={{ gap: 14 }}>
-      <Labelled title="Water"><Choice label="Water" id={fieldId('/water')} options={shed.waters.map((w) => ({ value: w.id, label: w.name }))} value={trip.water} onChange={(v) => change('/water', v, 'the water')} clearable /></Labelled>
-      {water && water.jurisdiction.length > 0 ? <T as="small">Rules as if under {water.jurisdiction.join(', ')}. The local authority says what holds.</T> : null}
-      <Labelled title="Launch"><Choice label="Launch" id={fieldId('/launch')} options={launches} value={trip.launch} onChange={(v) => change('/launch', v, 'the launch')} clearable /></Labelled>
+      <Labelled title="Water">
+        <Choice
+          label="Water"
+          id={fieldId('/water')}
+          options={shed.waters.map((w) => ({ value: w.id, label: w.name }))}
+          value={trip.water}
+          onChange={(v) => change('/water', v, 'the water')}
+          clearable
+        />
+      </Labelled>
+      {water && water.jurisdiction.length > 0 ? (
+        <T as="small">
+          Rules as if under {water.jurisdiction.join(', ')}. The local authority says what holds.
+        </T>
+      ) : null}
+      <Labelled title="Launch">
+        <Choice
+          label="Launch"
+          id={fieldId('/launch')}
+          options={launches}
+          value={trip.launch}
+          onChange={(v) => change('/launch', v, 'the launch')}
+          clearable
+        />
+      </Labelled>
       <View style={{ gap: 8 }} id={fieldId('/halts')} tabIndex={-1} role="group" aria-label="Halts">
-        <T as="label" style={{ fontSize: 14 }}>Halts, in order</T>
+        <T as="label" style={{ fontSize: 14 }}>
+          Halts, in order
+        </T>
         {trip.halts.map((halt, i) => (
-          <View key={`${halt.place}-${i}`} style={{ borderWidth: 1, borderColor: p.line, backgroundColor: p.raised, padding: 10, gap: 6 }}>
-            <Choice label={`Halt ${i + 1}`} options={places} value={halt.place} onChange={(place) => place && edit(i, { place })} />
+          <View
+            key={`${halt.place}-${i}`}
+            style={{ borderWidth: 1, borderColor: p.line, backgroundColor: p.raised, padding: 10, gap: 6 }}
+          >
+            <Choice
+              label={`Halt ${i + 1}`}
+              options={places}
+              value={halt.place}
+              onChange={(place) => place && edit(i, { place })}
+            />
             <Row>
-              <Button label="Shorter halt" onPress={() => edit(i, { minutes: Math.max(0, halt.minutes - MINUTES_STEP) })}>−</Button>
+              <Button
+                label="Shorter halt"
+                onPress={() => edit(i, { minutes: Math.max(0, halt.minutes - MINUTES_STEP) })}
+              >
+                −
+              </Button>
               <T as="strong">{halt.minutes} min</T>
-              <Button label="Longer halt" onPress={() => edit(i, { minutes: halt.minutes + MINUTES_STEP })}>+</Button>
+              <Button label="Longer halt" onPress={() => edit(i, { minutes: halt.minutes + MINUTES_STEP })}>
+                +
+              </Button>
               {arrives(i) === undefined ? null : <T as="soft">there at {clock(arrives(i)!, reader)}</T>}
-              {i > 0 ? <Button kind="quiet" label={`Halt ${i + 1} earlier`} onPress={() => put(swapped(trip.halts, i))}>earlier</Button> : null}
-              <Button kind="quiet" label={`Leave out halt ${i + 1}`} onPress={() => edit(i, undefined)}>leave out</Button>
+              {i > 0 ? (
+                <Button
+                  kind="quiet"
+                  label={`Halt ${i + 1} earlier`}
+                  onPress={() => put(swapped(trip.halts, i))}
+                >
+                  earlier
+                </Button>
+              ) : null}
+              <Button kind="quiet" label={`Leave out halt ${i + 1}`} onPress={() => edit(i, undefined)}>
+                leave out
+              </Button>
             </Row>
           </View>
         ))}
-        {places.length > 0 ? <Row><Button onPress={() => put([...trip.halts, { place: shed.places.find((pl) => pl.id !== trip.launch)?.id ?? shed.places[0].id, minutes: MINUTES_FIRST }])}>Add a halt</Button></Row> : null}
+        {places.length > 0 ? (
+          <Row>
+            <Button
+              onPress={() =>
+                put([
+                  ...trip.halts,
+                  {
+                    place: shed.places.find((pl) => pl.id !== trip.launch)?.id ?? shed.places[0].id,
+                    minutes: MINUTES_FIRST,
+                  },
+                ])
+              }
+            >
+              Add a halt
+            </Button>
+          </Row>
+        ) : null}
       </View>
-      <Labelled title="Return to"><Choice label="Return to" id={fieldId('/return')} options={[{ value: '', label: 'The launch' }, ...launches.filter((l) => l.value !== trip.launch)]} value={trip.return ?? ''} onChange={(v) => change('/return', v ? v : undefined, 'the return')} /></Labelled>
+      <Labelled title="Return to">
+        <Choice
+          label="Return to"
+          id={fieldId('/return')}
+          options={[{ value: '', label: 'The launch' }, ...launches.filter((l) => l.value !== trip.launch)]}
+          value={trip.return ?? ''}
+          onChange={(v) => change('/return', v ? v : undefined, 'the return')}
+        />
+      </Labelled>
       <SketchChart />
       <Figures names={['passage/distance', 'passage/speed', 'water/tide-leave']} />
-      {assessment.schedule?.legs.map((leg) => <T key={leg.departs} as="small">{name(leg.from)} to {name(leg.to)}: {format(leg.metres, 'distance', 'metric')} on {format(leg.bearing, 'bearing', 'metric')} true</T>)}
-      <Link href={'/shed/place/new'} style={{ paddingVertical: 12 }}><T style={{ textDecorationLine: 'underline' }}>A new place</T></Link>
+      {assessment.schedule?.legs.map((leg) => (
+        <T key={leg.departs} as="small">
+          {name(leg.from)} to {name(leg.to)}: {format(leg.metres, 'distance', 'metric')} on{' '}
+          {format(leg.bearing, 'bearing', 'metric')} true
+        </T>
+      ))}
+      <Link href={'/shed/place/new'} style={{ paddingVertical: 12 }}>
+        <T style={{ textDecorationLine: 'underline' }}>A new place</T>
+      </Link>
     </View>
   );
 
@@ -64,8 +148,16 @@ export function WaterSection() {
   }
 }
 
-const swapped = (halts: Halt[], i: number): Halt[] => halts.map((h, n) => (n === i - 1 ? halts[i] : n === i ? halts[i - 1] : h));
+const swapped = (halts: Halt[], i: number): Halt[] =>
+  halts.map((h, n) => (n === i - 1 ? halts[i] : n === i ? halts[i - 1] : h));
 
 function Labelled({ title, children }: { title: string; children: React.ReactNode }) {
-  return <View style={{ gap: 4 }}><T as="label" style={{ fontSize: 14 }}>{title}</T>{children}</View>;
+  return (
+    <View style={{ gap: 4 }}>
+      <T as="label" style={{ fontSize: 14 }}>
+        {title}
+      </T>
+      {children}
+    </View>
+  );
 }

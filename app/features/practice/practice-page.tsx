@@ -20,15 +20,40 @@ export function PracticePage() {
   const p = usePalette();
   const router = useRouter();
   const runs = useKind('run');
-  const last = (id: string) => runs.filter((r) => r.doc.procedure === id && r.doc.endedAt).map((r) => ({ at: Date.parse(r.doc.endedAt!), drill: r.doc.trip === undefined })).sort((a, b) => b.at - a.at)[0];
+  const last = (id: string) =>
+    runs
+      .filter((r) => r.doc.procedure === id && r.doc.endedAt)
+      .map((r) => ({ at: Date.parse(r.doc.endedAt!), drill: r.doc.trip === undefined }))
+      .sort((a, b) => b.at - a.at)[0];
   return (
-    <Page title="Practice" lead="Skills go stale. Walk each one through at home, then once for real in warm shallow water.">
+    <Page
+      title="Practice"
+      lead="Skills go stale. Walk each one through at home, then once for real in warm shallow water."
+    >
       {PROCEDURES.map((row) => {
         const done = last(row.id);
         return (
-          <Pressable key={row.id} role="link" aria-label={row.title} onPress={() => router.push(`/practice/run/${row.id}`)} style={{ borderWidth: 1, borderColor: p.ink, backgroundColor: p.raised, padding: 12, minHeight: 64 }}>
-            <T as="section" heading={2}>{row.title}</T>
-            <T as="soft">{done ? `Last ${done.drill ? 'walked through' : 'done'} ${dayOf(done.at, { zone: 'UTC', locale: 'en-GB' })}` : 'Never walked through yet'}</T>
+          <Pressable
+            key={row.id}
+            role="link"
+            aria-label={row.title}
+            onPress={() => router.push(`/practice/run/${row.id}`)}
+            style={{
+              borderWidth: 1,
+              borderColor: p.ink,
+              backgroundColor: p.raised,
+              padding: 12,
+              minHeight: 64,
+            }}
+          >
+            <T as="section" heading={2}>
+              {row.title}
+            </T>
+            <T as="soft">
+              {done
+                ? `Last ${done.drill ? 'walked through' : 'done'} ${dayOf(done.at, { zone: 'UTC', locale: 'en-GB' })}`
+                : 'Never walked through yet'}
+            </T>
           </Pressable>
         );
       })}
@@ -36,17 +61,34 @@ export function PracticePage() {
   );
 }
 
-const WITH = [{ value: 'alone', label: 'Alone' }, { value: 'others', label: 'With others' }];
-const WHEN = [{ value: 'day', label: 'By day' }, { value: 'dark', label: 'In the dark' }];
-const MOVED = [{ value: 'hand', label: 'By hand' }, { value: 'motor', label: 'With an engine' }, { value: 'electric', label: 'With an electric motor' }];
+const WITH = [
+  { value: 'alone', label: 'Alone' },
+  { value: 'others', label: 'With others' },
+];
+const WHEN = [
+  { value: 'day', label: 'By day' },
+  { value: 'dark', label: 'In the dark' },
+];
+const MOVED = [
+  { value: 'hand', label: 'By hand' },
+  { value: 'motor', label: 'With an engine' },
+  { value: 'electric', label: 'With an electric motor' },
+];
 const CRAFTS = optionsOf(CRAFT);
 
-interface Drill { kind?: string; company?: string; light?: string; moved?: string }
+interface Drill {
+  kind?: string;
+  company?: string;
+  light?: string;
+  moved?: string;
+}
 
 /** What was said of the walk, as facts; what was not said leaves both sides in, each with the word for whom it is. */
 function factsOf({ kind, company, light, moved }: Drill): World['facts'] {
   return {
-    ...(kind ? { 'boat.kind': kind } : {}), ...(company ? { 'crew.alone': company === 'alone' } : {}), ...(light ? { 'day.dark': light === 'dark' } : {}),
+    ...(kind ? { 'boat.kind': kind } : {}),
+    ...(company ? { 'crew.alone': company === 'alone' } : {}),
+    ...(light ? { 'day.dark': light === 'dark' } : {}),
     ...(moved ? { 'boat.motor': moved !== 'hand', 'boat.combustion': moved === 'motor' } : {}),
   };
 }
@@ -61,19 +103,37 @@ export function DrillPage() {
   const [drill, setDrill] = useState<Drill>({});
   const row = PROCEDURES.find((r) => r.id === procedure);
   const back = () => router.replace('/practice');
-  if (!row) return <Page title="No such procedure"><Button onPress={back}>Practice</Button></Page>;
-  const kinds = CRAFTS.filter(({ value }) => evaluate(row.for, { facts: { 'boat.kind': value }, crew: [] }).truth !== 'no');
+  if (!row)
+    return (
+      <Page title="No such procedure">
+        <Button onPress={back}>Practice</Button>
+      </Page>
+    );
+  const kinds = CRAFTS.filter(
+    ({ value }) => evaluate(row.for, { facts: { 'boat.kind': value }, crew: [] }).truth !== 'no',
+  );
   const made = procedureOf(row, { facts: factsOf(drill), crew: [] });
-  const put = (key: keyof Drill) => (value: string | undefined) => setDrill((old) => ({ ...old, [key]: value }));
+  const put = (key: keyof Drill) => (value: string | undefined) =>
+    setDrill((old) => ({ ...old, [key]: value }));
   if (run.held) return <Runner procedure={made} run={run} now={now} leave={back} reader={reader} />;
   return (
-    <Page title={row.title} lead="For which walk? What you leave open keeps both sides in, each with the word for whom it is." aside={<Button kind="quiet" onPress={back}>practice</Button>}>
+    <Page
+      title={row.title}
+      lead="For which walk? What you leave open keeps both sides in, each with the word for whom it is."
+      aside={
+        <Button kind="quiet" onPress={back}>
+          practice
+        </Button>
+      }
+    >
       <Choice label="Which boat" options={kinds} value={drill.kind} onChange={put('kind')} clearable />
       <Choice label="With whom" options={WITH} value={drill.company} onChange={put('company')} clearable />
       <Choice label="When" options={WHEN} value={drill.light} onChange={put('light')} clearable />
       <Choice label="Moved how" options={MOVED} value={drill.moved} onChange={put('moved')} clearable />
       <T as="soft">{made.steps.length} steps.</T>
-      <Button kind="main" wet once onPress={() => void run.begin(now)}>Begin</Button>
+      <Button kind="main" wet once onPress={() => void run.begin(now)}>
+        Begin
+      </Button>
     </Page>
   );
 }

@@ -5,7 +5,9 @@ import { Exchange } from './exchange';
 
 const user = userEvent.setup({ delay: null });
 let server: ReturnType<typeof fakeServer>;
-beforeEach(async () => { server = await fresh(); });
+beforeEach(async () => {
+  server = await fresh();
+});
 
 /** The picker makes an input of its own in the page; a file is put into it as a person would. */
 async function pick(text: string): Promise<void> {
@@ -31,5 +33,7 @@ test('what the server refuses is said line by line', async () => {
   server.refuse = { status: 422, title: 'This file can’t be taken. Nothing was changed.' };
   show(<Exchange />);
   await pick('{"escale":"bundle"}');
-  expect((await screen.findByRole('alert')).textContent).toContain('This file can’t be taken. Nothing was changed.');
+  expect((await screen.findByRole('alert')).textContent).toContain(
+    'This file can’t be taken. Nothing was changed.',
+  );
 });

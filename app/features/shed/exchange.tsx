@@ -6,7 +6,11 @@ import { Button, Row } from '../../ui/button';
 import { T } from '../../ui/text';
 import { ask, Refusal } from '../../data/api';
 
-interface Outcome { ok: boolean; said: string; faults: string[] }
+interface Outcome {
+  ok: boolean;
+  said: string;
+  faults: string[];
+}
 
 /** The whole shed and all trips as a file, out and in. Taken whole or not at all, by the server. */
 export function Exchange() {
@@ -24,12 +28,18 @@ export function Exchange() {
       <T as="label">The shed and trips as a file</T>
       <Row>
         <Button onPress={() => window.open('/api/export', '_blank')}>Save a file</Button>
-        <Button busy={busy} onPress={() => void load()}>Load a file</Button>
+        <Button busy={busy} onPress={() => void load()}>
+          Load a file
+        </Button>
       </Row>
       {outcome ? (
         <View role={outcome.ok ? 'status' : 'alert'} style={{ gap: 2 }}>
           <T as="strong">{outcome.said}</T>
-          {outcome.faults.map((fault) => <T key={fault} as="small">{fault}</T>)}
+          {outcome.faults.map((fault) => (
+            <T key={fault} as="small">
+              {fault}
+            </T>
+          ))}
         </View>
       ) : null}
       <T as="small">A thing that is here already is replaced by the one in the file, where they differ.</T>
@@ -42,10 +52,18 @@ async function take(text: string): Promise<Outcome> {
   try {
     bundle = JSON.parse(text.replace(/^\uFEFF/, ''));
   } catch (error) {
-    return { ok: false, said: 'This file is no JSON. Nothing was changed.', faults: error instanceof Error ? [error.message] : [] };
+    return {
+      ok: false,
+      said: 'This file is no JSON. Nothing was changed.',
+      faults: error instanceof Error ? [error.message] : [],
+    };
   }
   try {
-    const { added, changed, same } = (await ask('/api/import', bundle)) as { added: number; changed: number; same: number };
+    const { added, changed, same } = (await ask('/api/import', bundle)) as {
+      added: number;
+      changed: number;
+      same: number;
+    };
     await mutate('/api/things');
     return { ok: true, said: `${added} added, ${changed} changed, ${same} as they were.`, faults: [] };
   } catch (error) {

@@ -12,7 +12,9 @@ import { useKind, useNow, useThings } from '../../data/hooks';
 import { change } from '../../data/send';
 import { save } from './save';
 
-const DAY = 86_400_000, MONTH = 31 * DAY, MONTHS_AHEAD = 12;
+const DAY = 86_400_000,
+  MONTH = 31 * DAY,
+  MONTHS_AHEAD = 12;
 const dayOf = (at: number) => new Date(at).toISOString().slice(0, 10);
 
 /** One test at a time: how it is done, what passes, and the result on record. */
@@ -29,32 +31,102 @@ export function RoundPage() {
   const next = due.find((d) => !later.has(d.item.id));
   const record = (d: Due, passed: boolean, note: string) => {
     const thing = held.find((h) => h.id === d.item.id);
-    if (thing) void change(thing, testPatch(thing.doc, { on: dayOf(now), passed, ...(note.trim() ? { note: note.trim() } : {}) }), `the test of ${d.item.name}`);
+    if (thing)
+      void change(
+        thing,
+        testPatch(thing.doc, { on: dayOf(now), passed, ...(note.trim() ? { note: note.trim() } : {}) }),
+        `the test of ${d.item.name}`,
+      );
     setDone([...done, { name: d.item.name, passed }]);
   };
   const back = () => router.push(trip ? `/trips/${trip}/pack/kit` : '/shed');
   return (
-    <Page title="Inspection round" lead={`Having is not working. Due by ${dateOf(until, { locale: 'en-GB' })}: ${due.length}.`} aside={<Button kind="quiet" onPress={back}>leave</Button>}>
-      {next ? <OneTest key={next.item.id} due={next} record={(passed, note) => record(next, passed, note)} later={() => setLater(new Set([...later, next.item.id]))} left={due.length} /> : ready ? <Empty title={later.size > 0 ? `${later.size} put off` : 'Nothing is due'} why="What was tested drops off this list until its time comes again." /> : null}
-      {done.length > 0 ? <View style={{ gap: 2 }}><T as="caps">This round</T>{done.map((d, i) => <T key={i}>{d.name}: {d.passed ? 'passed' : 'failed, and counts no more'}</T>)}</View> : null}
-      <Row><Button onPress={() => void calendar(shed.gear, now)}>Dates for the calendar</Button></Row>
+    <Page
+      title="Inspection round"
+      lead={`Having is not working. Due by ${dateOf(until, { locale: 'en-GB' })}: ${due.length}.`}
+      aside={
+        <Button kind="quiet" onPress={back}>
+          leave
+        </Button>
+      }
+    >
+      {next ? (
+        <OneTest
+          key={next.item.id}
+          due={next}
+          record={(passed, note) => record(next, passed, note)}
+          later={() => setLater(new Set([...later, next.item.id]))}
+          left={due.length}
+        />
+      ) : ready ? (
+        <Empty
+          title={later.size > 0 ? `${later.size} put off` : 'Nothing is due'}
+          why="What was tested drops off this list until its time comes again."
+        />
+      ) : null}
+      {done.length > 0 ? (
+        <View style={{ gap: 2 }}>
+          <T as="caps">This round</T>
+          {done.map((d, i) => (
+            <T key={i}>
+              {d.name}: {d.passed ? 'passed' : 'failed, and counts no more'}
+            </T>
+          ))}
+        </View>
+      ) : null}
+      <Row>
+        <Button onPress={() => void calendar(shed.gear, now)}>Dates for the calendar</Button>
+      </Row>
       <T as="small">Tests that fall due and things that end in the next twelve months, as a calendar file.</T>
     </Page>
   );
 }
 
-function OneTest({ due, record, later, left }: { due: Due; record: (passed: boolean, note: string) => void; later: () => void; left: number }) {
+function OneTest({
+  due,
+  record,
+  later,
+  left,
+}: {
+  due: Due;
+  record: (passed: boolean, note: string) => void;
+  later: () => void;
+  left: number;
+}) {
   const p = usePalette();
   const [note, setNote] = useState('');
   return (
     <View style={{ borderWidth: 2, borderColor: p.ink, backgroundColor: p.raised, padding: 14, gap: 10 }}>
-      <T as="label">{left} to go · {due.on ? `due ${dateOf(due.on, { locale: 'en-GB' })}` : 'no test on record'}</T>
-      <T as="title" heading={2}>{due.item.name}</T>
+      <T as="label">
+        {left} to go · {due.on ? `due ${dateOf(due.on, { locale: 'en-GB' })}` : 'no test on record'}
+      </T>
+      <T as="title" heading={2}>
+        {due.item.name}
+      </T>
       <T style={{ fontSize: 18, lineHeight: 26 }}>{due.test.how}</T>
-      <T as="strong" style={{ fontSize: 17 }}>Passes: {due.test.passes}</T>
-      <TextInput mode="outlined" dense accessibilityLabel="Note" label="Note" value={note} onChangeText={setNote} maxLength={400} />
-      <Row><Button once onPress={later} style={{ flex: 1 }}>Later</Button><Button once onPress={() => record(false, note)} style={{ flex: 1 }}>Failed</Button></Row>
-      <Button kind="main" wet once onPress={() => record(true, note)}>Passed</Button>
+      <T as="strong" style={{ fontSize: 17 }}>
+        Passes: {due.test.passes}
+      </T>
+      <TextInput
+        mode="outlined"
+        dense
+        accessibilityLabel="Note"
+        label="Note"
+        value={note}
+        onChangeText={setNote}
+        maxLength={400}
+      />
+      <Row>
+        <Button once onPress={later} style={{ flex: 1 }}>
+          Later
+        </Button>
+        <Button once onPress={() => record(false, note)} style={{ flex: 1 }}>
+          Failed
+        </Button>
+      </Row>
+      <Button kind="main" wet once onPress={() => record(true, note)}>
+        Passed
+      </Button>
     </View>
   );
 }
@@ -62,5 +134,9 @@ function OneTest({ due, record, later, left }: { due: Due; record: (passed: bool
 /** The calendar's writer is loaded when it is asked for. */
 async function calendar(gear: Parameters<typeof reminders>[0], now: number): Promise<void> {
   const { kitCalendar } = await import('@escale/core/formats/calendar');
-  save('escale-kit.ics', 'text/calendar', kitCalendar(reminders(gear, CATALOGUE, dayOf(now), MONTHS_AHEAD), now));
+  save(
+    'escale-kit.ics',
+    'text/calendar',
+    kitCalendar(reminders(gear, CATALOGUE, dayOf(now), MONTHS_AHEAD), now),
+  );
 }

@@ -19,20 +19,49 @@ import { thingHref, type ShedType } from '../../data/where';
 import { CATALOGUE } from '@escale/core/kit';
 
 const SHELVES: { type: ShedType; title: string; one: string; why: string }[] = [
-  { type: 'boat', title: 'Boats', one: 'boat', why: 'Her length, plate and propulsion decide what is asked for and how far you get.' },
-  { type: 'person', title: 'People', one: 'person', why: 'Weight and age decide which jacket fits; swimming decides the limits.' },
+  {
+    type: 'boat',
+    title: 'Boats',
+    one: 'boat',
+    why: 'Her length, plate and propulsion decide what is asked for and how far you get.',
+  },
+  {
+    type: 'person',
+    title: 'People',
+    one: 'person',
+    why: 'Weight and age decide which jacket fits; swimming decides the limits.',
+  },
   { type: 'gear', title: 'Kit', one: 'thing', why: 'Only what is here, and in order, can count for a trip.' },
   { type: 'place', title: 'Places', one: 'place', why: 'Launches, halts, landings, hazards.' },
   { type: 'water', title: 'Waters', one: 'water', why: 'Kind, zone, tide and whose rules hold.' },
-  { type: 'contact', title: 'Contacts', one: 'contact', why: 'People ashore who notice when you don’t come home.' },
+  {
+    type: 'contact',
+    title: 'Contacts',
+    one: 'contact',
+    why: 'People ashore who notice when you don’t come home.',
+  },
 ];
-const GROUPS: Record<GearKind['group'], string> = { wear: 'To wear', signal: 'Signals', light: 'Lights', call: 'To call with', drive: 'Drive', 'water-out': 'Water out', hold: 'To hold', tool: 'Tools', care: 'Care', comfort: 'Fishing and comfort', paper: 'Papers' };
+const GROUPS: Record<GearKind['group'], string> = {
+  wear: 'To wear',
+  signal: 'Signals',
+  light: 'Lights',
+  call: 'To call with',
+  drive: 'Drive',
+  'water-out': 'Water out',
+  hold: 'To hold',
+  tool: 'Tools',
+  care: 'Care',
+  comfort: 'Fishing and comfort',
+  paper: 'Papers',
+};
 
 /** What you own and know, kept between trips. */
 export function ShedPage() {
   return (
     <Page title="Shed" lead="Boats, kit, people and places.">
-      {SHELVES.map((shelf) => <Shelf key={shelf.type} {...shelf} />)}
+      {SHELVES.map((shelf) => (
+        <Shelf key={shelf.type} {...shelf} />
+      ))}
       <Own />
     </Page>
   );
@@ -44,11 +73,25 @@ function Shelf({ type, title, one, why }: (typeof SHELVES)[number]) {
   return (
     <View style={{ gap: 4 }}>
       <View style={{ flexDirection: 'row', justifyContent: 'space-between', alignItems: 'center' }}>
-        <T as="section" heading={2}>{title}</T>
-        <Link href={`/shed/${type}/new`} aria-label={`Add a ${one}`} style={{ minHeight: 48, lineHeight: 48, paddingHorizontal: 8 }}><T as="strong" style={{ textDecorationLine: 'underline' }}>Add</T></Link>
+        <T as="section" heading={2}>
+          {title}
+        </T>
+        <Link
+          href={`/shed/${type}/new`}
+          aria-label={`Add a ${one}`}
+          style={{ minHeight: 48, lineHeight: 48, paddingHorizontal: 8 }}
+        >
+          <T as="strong" style={{ textDecorationLine: 'underline' }}>
+            Add
+          </T>
+        </Link>
       </View>
       {ready && things.length === 0 ? <Empty title={`No ${one} yet`} why={why} /> : null}
-      {type === 'gear' ? <Locker things={things as Held<'gear'>[]} /> : things.map((held) => <Line key={held.id} held={held} note={noteOf(held)} />)}
+      {type === 'gear' ? (
+        <Locker things={things as Held<'gear'>[]} />
+      ) : (
+        things.map((held) => <Line key={held.id} held={held} note={noteOf(held)} />)
+      )}
     </View>
   );
 }
@@ -57,25 +100,65 @@ function Locker({ things }: { things: Held<'gear'>[] }) {
   const kinds = new Map(CATALOGUE.kinds.map((k) => [k.id, k]));
   const [find, setFind] = useState('');
   const wanted = find.trim().toLowerCase();
-  const shown = things.filter((h) => `${h.doc.name} ${kinds.get(h.doc.kind)?.title ?? ''}`.toLowerCase().includes(wanted));
+  const shown = things.filter((h) =>
+    `${h.doc.name} ${kinds.get(h.doc.kind)?.title ?? ''}`.toLowerCase().includes(wanted),
+  );
   return (
     <>
-      <TextInput mode="outlined" dense accessibilityLabel="Find in the locker" placeholder="Find in the locker" value={find} onChangeText={setFind} />
+      <TextInput
+        mode="outlined"
+        dense
+        accessibilityLabel="Find in the locker"
+        placeholder="Find in the locker"
+        value={find}
+        onChangeText={setFind}
+      />
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: 18 }}>
-        {[['/shed/round', 'Inspection round'], ['/shed/table', 'As a table (CSV)'], ['/shed/packs', 'Rule packs']].map(([href, words]) => <Link key={href} href={href as '/shed/round'} style={{ paddingVertical: 12 }}><T style={{ textDecorationLine: 'underline' }}>{words}</T></Link>)}
+        {[
+          ['/shed/round', 'Inspection round'],
+          ['/shed/table', 'As a table (CSV)'],
+          ['/shed/packs', 'Rule packs'],
+        ].map(([href, words]) => (
+          <Link key={href} href={href as '/shed/round'} style={{ paddingVertical: 12 }}>
+            <T style={{ textDecorationLine: 'underline' }}>{words}</T>
+          </Link>
+        ))}
       </View>
       <StartingSet />
       {wanted && shown.length === 0 ? <T as="soft">Nothing of that name in the locker.</T> : null}
       {(Object.keys(GROUPS) as GearKind['group'][]).map((group) => {
         const some = shown.filter((h) => (kinds.get(h.doc.kind)?.group ?? 'comfort') === group);
-        return some.length === 0 ? null : <View key={group}><T as="caps" style={{ marginTop: 8 }}>{GROUPS[group]}</T>{some.map((held) => <Line key={held.id} held={held} note={gearNote(held.doc)} />)}</View>;
+        return some.length === 0 ? null : (
+          <View key={group}>
+            <T as="caps" style={{ marginTop: 8 }}>
+              {GROUPS[group]}
+            </T>
+            {some.map((held) => (
+              <Line key={held.id} held={held} note={gearNote(held.doc)} />
+            ))}
+          </View>
+        );
       })}
     </>
   );
 }
 
-const STATE_WORD: Partial<Record<GearItem['state'], string>> = { due: 'due for a test', failed: 'failed its test', 'used-up': 'used up', unknown: 'state not known' };
-const gearNote = (g: GearItem) => [g.count === 1 ? undefined : `${g.count}`, STOWAGE[g.stowage].toLowerCase(), STATE_WORD[g.state], g.expires && `ends ${dateOf(g.expires, { locale: 'en-GB' })}`, g.charge === undefined ? undefined : `charge ${format(g.charge, 'percent', 'metric')}`].filter(Boolean).join(' · ');
+const STATE_WORD: Partial<Record<GearItem['state'], string>> = {
+  due: 'due for a test',
+  failed: 'failed its test',
+  'used-up': 'used up',
+  unknown: 'state not known',
+};
+const gearNote = (g: GearItem) =>
+  [
+    g.count === 1 ? undefined : `${g.count}`,
+    STOWAGE[g.stowage].toLowerCase(),
+    STATE_WORD[g.state],
+    g.expires && `ends ${dateOf(g.expires, { locale: 'en-GB' })}`,
+    g.charge === undefined ? undefined : `charge ${format(g.charge, 'percent', 'metric')}`,
+  ]
+    .filter(Boolean)
+    .join(' · ');
 
 function noteOf(held: Held): string {
   if (held.type === 'boat') return CRAFT[(held as Held<'boat'>).doc.kind];
@@ -89,10 +172,30 @@ function Line({ held, note }: { held: Held; note: string }) {
   const p = usePalette();
   const { name } = held.doc as { name: string };
   return (
-    <Link href={thingHref(held.type, held.id)} aria-label={`${name}. ${note}`} style={{ display: 'flex', minHeight: 48, paddingVertical: 8, borderBottomWidth: 1, borderColor: p.line }}>
-      <View style={{ flexDirection: 'row', justifyContent: 'space-between', gap: 12, flex: 1, alignItems: 'center' }}>
+    <Link
+      href={thingHref(held.type, held.id)}
+      aria-label={`${name}. ${note}`}
+      style={{
+        display: 'flex',
+        minHeight: 48,
+        paddingVertical: 8,
+        borderBottomWidth: 1,
+        borderColor: p.line,
+      }}
+    >
+      <View
+        style={{
+          flexDirection: 'row',
+          justifyContent: 'space-between',
+          gap: 12,
+          flex: 1,
+          alignItems: 'center',
+        }}
+      >
         <T style={{ flex: 1 }}>{name}</T>
-        <T as="label" style={{ maxWidth: '55%', textAlign: 'right' }}>{note}</T>
+        <T as="label" style={{ maxWidth: '55%', textAlign: 'right' }}>
+          {note}
+        </T>
       </View>
     </Link>
   );
@@ -104,12 +207,36 @@ function Own() {
   const p = usePalette();
   return (
     <View style={{ gap: 10, borderTopWidth: 2, borderColor: p.ink, paddingTop: 12, marginTop: 8 }}>
-      <T as="section" heading={2}>This device</T>
+      <T as="section" heading={2}>
+        This device
+      </T>
       <T as="label">Colours</T>
-      <Choice label="Colours" options={[{ value: 'day', label: 'Day' }, { value: 'night', label: 'Night' }, { value: 'sun', label: 'Sun' }]} value={settings.theme} onChange={(theme) => theme && void setSettings({ theme: theme as typeof settings.theme })} />
+      <Choice
+        label="Colours"
+        options={[
+          { value: 'day', label: 'Day' },
+          { value: 'night', label: 'Night' },
+          { value: 'sun', label: 'Sun' },
+        ]}
+        value={settings.theme}
+        onChange={(theme) => theme && void setSettings({ theme: theme as typeof settings.theme })}
+      />
       <T as="label">Units</T>
-      <Choice label="Units" options={[{ value: 'metric', label: 'Metres, kilograms, °C' }, { value: 'us', label: 'Feet, pounds, °F' }]} value={settings.units} onChange={(units) => units && void setSettings({ units: units as typeof settings.units })} />
-      <Tick label="Single-key shortcuts" note="Press ? for the list" on={settings.shortcuts} onChange={(shortcuts) => void setSettings({ shortcuts })} />
+      <Choice
+        label="Units"
+        options={[
+          { value: 'metric', label: 'Metres, kilograms, °C' },
+          { value: 'us', label: 'Feet, pounds, °F' },
+        ]}
+        value={settings.units}
+        onChange={(units) => units && void setSettings({ units: units as typeof settings.units })}
+      />
+      <Tick
+        label="Single-key shortcuts"
+        note="Press ? for the list"
+        on={settings.shortcuts}
+        onChange={(shortcuts) => void setSettings({ shortcuts })}
+      />
       <Exchange />
     </View>
   );

@@ -12,13 +12,16 @@ beforeEach(async () => {
 });
 const user = userEvent.setup({ delay: null });
 const WHISTLE = '01890000-0000-7000-8000-000000000013';
-const doc = (id: string) => server.things.find((h) => h.id === id)?.doc as unknown as Record<string, unknown> | undefined;
+const doc = (id: string) =>
+  server.things.find((h) => h.id === id)?.doc as unknown as Record<string, unknown> | undefined;
 
 test('shelves list what is there, with what matters of each', async () => {
   at({});
   show(<ShedPage />);
   expect(await screen.findByRole('link', { name: 'Sprat. Sit-on-top kayak' })).toBeTruthy();
-  expect(screen.getByRole('link', { name: /^Old hand flare\. in reach of the seat · ends 10 Feb 2026/ })).toBeTruthy();
+  expect(
+    screen.getByRole('link', { name: /^Old hand flare\. in reach of the seat · ends 10 Feb 2026/ }),
+  ).toBeTruthy();
 });
 
 test('a person is added by the form of the schema; what is missing is told at its field', async () => {
@@ -30,7 +33,12 @@ test('a person is added by the form of the schema; what is missing is told at it
   await user.type(screen.getByLabelText('Weight, kg'), '61');
   await user.click(screen.getByRole('radio', { name: 'Weak' }));
   await user.click(screen.getByRole('button', { name: 'Add' }));
-  await waitFor(() => expect(server.things.find((h) => (h.doc as { name?: string }).name === 'Ines')?.doc).toMatchObject({ mass: 61, swimming: 'weak' }));
+  await waitFor(() =>
+    expect(server.things.find((h) => (h.doc as { name?: string }).name === 'Ines')?.doc).toMatchObject({
+      mass: 61,
+      swimming: 'weak',
+    }),
+  );
   expect(visited.at(-1)).toMatch(/^\/shed\/person\//);
 });
 
@@ -71,7 +79,11 @@ test('removed with a way back', async () => {
 test('the plate: "none" is a fact, not a blank', async () => {
   at({ type: 'boat', id: '01890000-0000-7000-8000-000000000007' });
   show(<ThingPage />);
-  await user.click(within(await screen.findByRole('radiogroup', { name: 'Capacity plate' })).getByRole('radio', { name: 'None' }));
+  await user.click(
+    within(await screen.findByRole('radiogroup', { name: 'Capacity plate' })).getByRole('radio', {
+      name: 'None',
+    }),
+  );
   await waitFor(() => expect(doc('01890000-0000-7000-8000-000000000007')?.plate).toBe('none'));
 });
 
@@ -80,5 +92,7 @@ test('the pack’s question about the water is asked on the water’s page', asy
   show(<ThingPage />);
   const group = await screen.findByRole('radiogroup', { name: /entrance two miles wide/ });
   await user.click(group.querySelector('[aria-label="Yes"]')!);
-  await waitFor(() => expect(doc('01890000-0000-7000-8000-000000000046')?.answers).toEqual({ 'us-signal-waters': true }));
+  await waitFor(() =>
+    expect(doc('01890000-0000-7000-8000-000000000046')?.answers).toEqual({ 'us-signal-waters': true }),
+  );
 });

@@ -19,17 +19,49 @@ export function StartingSet() {
   const missing = chosen ? CATALOGUE.kinds.filter((k) => chosen.kinds.includes(k.id) && !have.has(k.id)) : [];
   const add = async () => {
     for (const kind of missing) {
-      const item: GearItem = { id: newId(), kind: kind.id, name: kind.title, count: 1, stowage: kind.supplies.find((s) => s.within)?.within ?? 'in-reach', state: 'unknown' };
+      const item: GearItem = {
+        id: newId(),
+        kind: kind.id,
+        name: kind.title,
+        count: 1,
+        stowage: kind.supplies.find((s) => s.within)?.within ?? 'in-reach',
+        state: 'unknown',
+      };
       await create('gear', item, kind.title);
     }
     setOpen(false);
   };
-  if (!open) return <Row><Button kind="quiet" onPress={() => setOpen(true)}>Start from a set</Button></Row>;
+  if (!open)
+    return (
+      <Row>
+        <Button kind="quiet" onPress={() => setOpen(true)}>
+          Start from a set
+        </Button>
+      </Row>
+    );
   return (
     <View style={{ gap: 8 }}>
-      <Choice label="Kind of trip" options={STARTING_SETS.map((s) => ({ value: s.id, label: s.title }))} value={set} onChange={setSet} />
-      {chosen ? <T as="soft">{missing.length === 0 ? 'All of it is here already.' : `To be added: ${missing.map((k) => k.title.toLowerCase()).join(', ')}. Each counts once you have looked at it.`}</T> : null}
-      <Row><Button kind="main" disabled={missing.length === 0} onPress={() => void add()}>{`Add ${missing.length}`}</Button><Button onPress={() => setOpen(false)}>Close</Button></Row>
+      <Choice
+        label="Kind of trip"
+        options={STARTING_SETS.map((s) => ({ value: s.id, label: s.title }))}
+        value={set}
+        onChange={setSet}
+      />
+      {chosen ? (
+        <T as="soft">
+          {missing.length === 0
+            ? 'All of it is here already.'
+            : `To be added: ${missing.map((k) => k.title.toLowerCase()).join(', ')}. Each counts once you have looked at it.`}
+        </T>
+      ) : null}
+      <Row>
+        <Button
+          kind="main"
+          disabled={missing.length === 0}
+          onPress={() => void add()}
+        >{`Add ${missing.length}`}</Button>
+        <Button onPress={() => setOpen(false)}>Close</Button>
+      </Row>
     </View>
   );
 }

@@ -3,7 +3,16 @@ import { View } from 'react-native';
 import { useRouter } from 'expo-router';
 import { getDocumentAsync } from 'expo-document-picker';
 import { mutate } from 'swr';
-import { GEAR_FIELDS, gearTable, previewGear, readTable, suggestColumns, type GearField, type RowPreview, type Table } from '@escale/core/formats/gear-csv';
+import {
+  GEAR_FIELDS,
+  gearTable,
+  previewGear,
+  readTable,
+  suggestColumns,
+  type GearField,
+  type RowPreview,
+  type Table,
+} from '@escale/core/formats/gear-csv';
 import { BUNDLE_SCHEMA, emptyShed } from '@escale/core/model';
 import { Button, Row } from '../../ui/button';
 import { Choice } from '../../ui/choice';
@@ -16,7 +25,24 @@ import { newId } from '../../data/send';
 import { save } from './save';
 import { CATALOGUE } from '@escale/core/kit';
 
-const FIELD_WORD: Record<GearField, string> = { id: 'Its id', name: 'Name', kind: 'Kind', count: 'How many', stowage: 'Where it travels', state: 'State', approval: 'Approval', made: 'Made', expires: 'Ends', inspected: 'Last tested', charge: 'Charge', minMass: 'Fits from, kg', maxMass: 'Fits to, kg', line: 'Length of its line, m', registered: 'Registered', borrowedFrom: 'Borrowed from' };
+const FIELD_WORD: Record<GearField, string> = {
+  id: 'Its id',
+  name: 'Name',
+  kind: 'Kind',
+  count: 'How many',
+  stowage: 'Where it travels',
+  state: 'State',
+  approval: 'Approval',
+  made: 'Made',
+  expires: 'Ends',
+  inspected: 'Last tested',
+  charge: 'Charge',
+  minMass: 'Fits from, kg',
+  maxMass: 'Fits to, kg',
+  line: 'Length of its line, m',
+  registered: 'Registered',
+  borrowedFrom: 'Borrowed from',
+};
 /** So many rows of each sort are shown; the rest is counted. */
 const SHOWN = 40;
 
@@ -27,7 +53,11 @@ export function TablePage() {
   const [table, setTable] = useState<Table>();
   const [columns, setColumns] = useState<Partial<Record<GearField, string>>>({});
   const [said, setSaid] = useState<{ ok: boolean; lines: string[] }>();
-  const rows = useMemo(() => (table && table.faults.length === 0 ? previewGear(table, columns, shed.gear, CATALOGUE, newId) : []), [table, columns, shed.gear]);
+  const rows = useMemo(
+    () =>
+      table && table.faults.length === 0 ? previewGear(table, columns, shed.gear, CATALOGUE, newId) : [],
+    [table, columns, shed.gear],
+  );
   const pick = async () => {
     const picked = await getDocumentAsync({ type: 'text/csv' });
     const file = picked.canceled ? undefined : picked.assets[0]?.file;
@@ -39,48 +69,105 @@ export function TablePage() {
   };
   const good = rows.filter((r) => r.item && (r.what === 'new' || r.what === 'changed'));
   const takeIn = async () => {
-    const bundle = { escale: 'bundle', schema: BUNDLE_SCHEMA, asOf: new Date().toISOString(), shed: { ...emptyShed(), gear: good.map((r) => r.item!) }, trips: [] };
+    const bundle = {
+      escale: 'bundle',
+      schema: BUNDLE_SCHEMA,
+      asOf: new Date().toISOString(),
+      shed: { ...emptyShed(), gear: good.map((r) => r.item!) },
+      trips: [],
+    };
     try {
       await ask('/api/import', bundle);
       await mutate('/api/things');
       setSaid({ ok: true, lines: [`${good.length} taken in.`] });
       setTable(undefined);
     } catch (error) {
-      setSaid({ ok: false, lines: error instanceof Refusal ? [error.title, ...error.faults] : ['No signal: nothing was taken in.'] });
+      setSaid({
+        ok: false,
+        lines:
+          error instanceof Refusal ? [error.title, ...error.faults] : ['No signal: nothing was taken in.'],
+      });
     }
   };
   return (
-    <Page title="The locker as a table" lead="Out to any spreadsheet and back. What would change is shown before anything is taken in; a row that can’t be taken is named with why." aside={<Button kind="quiet" onPress={() => router.push('/shed')}>The shed</Button>}>
+    <Page
+      title="The locker as a table"
+      lead="Out to any spreadsheet and back. What would change is shown before anything is taken in; a row that can’t be taken is named with why."
+      aside={
+        <Button kind="quiet" onPress={() => router.push('/shed')}>
+          The shed
+        </Button>
+      }
+    >
       <Row>
-        <Button onPress={() => save('escale-locker.csv', 'text/csv', gearTable(shed.gear))}>Save as CSV</Button>
+        <Button onPress={() => save('escale-locker.csv', 'text/csv', gearTable(shed.gear))}>
+          Save as CSV
+        </Button>
         <Button onPress={() => void pick()}>Open a CSV</Button>
       </Row>
-      {said ? <View role={said.ok ? 'status' : 'alert'}>{said.lines.map((line) => <T key={line} as="strong">{line}</T>)}</View> : null}
-      {table?.faults.map((fault) => <T key={fault} role="alert">{fault} Nothing was taken.</T>)}
+      {said ? (
+        <View role={said.ok ? 'status' : 'alert'}>
+          {said.lines.map((line) => (
+            <T key={line} as="strong">
+              {line}
+            </T>
+          ))}
+        </View>
+      ) : null}
+      {table?.faults.map((fault) => (
+        <T key={fault} role="alert">
+          {fault} Nothing was taken.
+        </T>
+      ))}
       {table && table.faults.length === 0 ? (
         <>
-          <T as="section" heading={2}>Which column is what</T>
+          <T as="section" heading={2}>
+            Which column is what
+          </T>
           {GEAR_FIELDS.map((field) => (
             <View key={field} style={{ gap: 2 }}>
               <T as="label">{FIELD_WORD[field]}</T>
-              <Choice label={FIELD_WORD[field]} options={[{ value: '', label: 'not in the table' }, ...table.columns.map((c) => ({ value: c, label: c }))]} value={columns[field] ?? ''} onChange={(c) => setColumns(withColumn(columns, field, c))} />
+              <Choice
+                label={FIELD_WORD[field]}
+                options={[
+                  { value: '', label: 'not in the table' },
+                  ...table.columns.map((c) => ({ value: c, label: c })),
+                ]}
+                value={columns[field] ?? ''}
+                onChange={(c) => setColumns(withColumn(columns, field, c))}
+              />
             </View>
           ))}
-          <T as="section" heading={2}>What would change</T>
+          <T as="section" heading={2}>
+            What would change
+          </T>
           <Preview rows={rows} />
-          <Button kind="main" disabled={good.length === 0} onPress={() => void takeIn()}>{`Take in ${good.length} of ${rows.length}`}</Button>
+          <Button
+            kind="main"
+            disabled={good.length === 0}
+            onPress={() => void takeIn()}
+          >{`Take in ${good.length} of ${rows.length}`}</Button>
         </>
       ) : null}
     </Page>
   );
 }
 
-function withColumn(columns: Partial<Record<GearField, string>>, field: GearField, column: string | undefined): Partial<Record<GearField, string>> {
+function withColumn(
+  columns: Partial<Record<GearField, string>>,
+  field: GearField,
+  column: string | undefined,
+): Partial<Record<GearField, string>> {
   const { [field]: _old, ...rest } = columns;
   return column ? { ...rest, [field]: column } : rest;
 }
 
-const WHAT: Record<RowPreview['what'], string> = { refused: 'Refused', new: 'New', changed: 'Changed', same: 'As it is' };
+const WHAT: Record<RowPreview['what'], string> = {
+  refused: 'Refused',
+  new: 'New',
+  changed: 'Changed',
+  same: 'As it is',
+};
 
 function Preview({ rows }: { rows: RowPreview[] }) {
   const p = usePalette();
@@ -90,8 +177,23 @@ function Preview({ rows }: { rows: RowPreview[] }) {
         const some = rows.filter((r) => r.what === what);
         return some.length === 0 ? null : (
           <View key={what}>
-            <T as="caps">{WHAT[what]}, {some.length}</T>
-            {what === 'same' ? null : some.slice(0, SHOWN).map((r) => <View key={r.row} style={{ borderBottomWidth: 1, borderColor: p.line, paddingVertical: 4 }}><T>Row {r.row}: {r.name || 'no name'}</T>{r.faults.map((f) => <T key={f} as="small">{f}</T>)}</View>)}
+            <T as="caps">
+              {WHAT[what]}, {some.length}
+            </T>
+            {what === 'same'
+              ? null
+              : some.slice(0, SHOWN).map((r) => (
+                  <View key={r.row} style={{ borderBottomWidth: 1, borderColor: p.line, paddingVertical: 4 }}>
+                    <T>
+                      Row {r.row}: {r.name || 'no name'}
+                    </T>
+                    {r.faults.map((f) => (
+                      <T key={f} as="small">
+                        {f}
+                      </T>
+                    ))}
+                  </View>
+                ))}
             {some.length > SHOWN && what !== 'same' ? <T as="small">and {some.length - SHOWN} more</T> : null}
           </View>
         );

@@ -18,8 +18,12 @@ beforeEach(async () => {
   await setSettings({ shortcuts: true, theme: 'day', units: 'metric' });
 });
 const user = userEvent.setup({ delay: null });
-const trip = () => readThings({ now: NOW, simulated: true, done: [], things: server.things }).things.find((h) => h.id === TRIP) as Held<'trip'>;
-const rename = (title: string) => change(trip(), [{ op: 'set', pointer: '/title', value: title }], 'the name of the trip');
+const trip = () =>
+  readThings({ now: NOW, simulated: true, done: [], things: server.things }).things.find(
+    (h) => h.id === TRIP,
+  ) as Held<'trip'>;
+const rename = (title: string) =>
+  change(trip(), [{ op: 'set', pointer: '/title', value: title }], 'the name of the trip');
 
 test('the four places, and which one is here', async () => {
   show(<Nav />);
@@ -32,7 +36,11 @@ describe('keys', () => {
   const press = (key: string, more: object = {}) => fireEvent.keyDown(window, { key, ...more });
   test('g then a letter goes to a place; a letter alone, or with a modifier, does not', async () => {
     show(<Shortcuts />);
-    await waitFor(() => { press('g'); press('w'); expect(visited).toContain('/watch'); });
+    await waitFor(() => {
+      press('g');
+      press('w');
+      expect(visited).toContain('/watch');
+    });
     visited.length = 0;
     press('s');
     press('g', { ctrlKey: true });
@@ -48,7 +56,12 @@ describe('keys', () => {
     expect(visited).toEqual([`/trips/${TRIP}/pack`, `/trips/${TRIP}/findings`]);
   });
   test('never inside a field, and not at all when switched off', async () => {
-    show(<><Shortcuts /><input aria-label="field" /></>);
+    show(
+      <>
+        <Shortcuts />
+        <input aria-label="field" />
+      </>,
+    );
     fireEvent.keyDown(screen.getByLabelText('field'), { key: 'n', bubbles: true });
     expect(visited).toEqual([]);
     await act(() => setSettings({ shortcuts: false }));
@@ -71,7 +84,17 @@ describe('the signal bar', () => {
   test('without signal and without anything kept it says so plainly', async () => {
     server.up = false;
     const { indexedDB: store } = globalThis;
-    await new Promise((done) => { const open = store.open('escale'); open.onsuccess = () => { const tx = open.result.transaction('kept', 'readwrite'); tx.objectStore('kept').clear(); tx.oncomplete = () => { open.result.close(); done(undefined); }; }; });
+    await new Promise((done) => {
+      const open = store.open('escale');
+      open.onsuccess = () => {
+        const tx = open.result.transaction('kept', 'readwrite');
+        tx.objectStore('kept').clear();
+        tx.oncomplete = () => {
+          open.result.close();
+          done(undefined);
+        };
+      };
+    });
     show(<SignalBar />);
     expect(await screen.findByText(/nothing kept yet/)).toBeTruthy();
   });

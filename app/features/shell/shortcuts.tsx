@@ -9,11 +9,19 @@ import { useSettings } from '../../data/settings';
 import { PHASES } from '../trip/sections';
 import { PLACES } from './nav';
 
-const LIST = [['g then t, s, p, w', 'the four places'], ['1 to 4', 'the phases of a trip'], ['.', 'the verdict of a trip'], ['n', 'new'], ['?', 'this list']] as const;
+const LIST = [
+  ['g then t, s, p, w', 'the four places'],
+  ['1 to 4', 'the phases of a trip'],
+  ['.', 'the verdict of a trip'],
+  ['n', 'new'],
+  ['?', 'this list'],
+] as const;
 /** How long after `g` the next key still counts, ms. */
 const CHORD = 1500;
 
-const inField = (target: EventTarget | null) => target instanceof HTMLElement && (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName));
+const inField = (target: EventTarget | null) =>
+  target instanceof HTMLElement &&
+  (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName));
 
 /** Single keys: can be switched off, never inside a field, never with a modifier. */
 export function Shortcuts() {
@@ -45,10 +53,29 @@ export function Shortcuts() {
 
   return (
     <Portal>
-      <Modal visible={list} onDismiss={() => setList(false)} contentContainerStyle={{ backgroundColor: p.paper, padding: 16, margin: 16, maxWidth: 420, alignSelf: 'center', borderWidth: 2, borderColor: p.ink, gap: 8 }}>
+      <Modal
+        visible={list}
+        onDismiss={() => setList(false)}
+        contentContainerStyle={{
+          backgroundColor: p.paper,
+          padding: 16,
+          margin: 16,
+          maxWidth: 420,
+          alignSelf: 'center',
+          borderWidth: 2,
+          borderColor: p.ink,
+          gap: 8,
+        }}
+      >
         <View role="dialog" aria-label="Keys" style={{ gap: 8 }}>
-          <T as="section" heading={2}>Keys</T>
-          {LIST.map(([key, what]) => <T key={key}><T as="strong">{key}</T> {what}</T>)}
+          <T as="section" heading={2}>
+            Keys
+          </T>
+          {LIST.map(([key, what]) => (
+            <T key={key}>
+              <T as="strong">{key}</T> {what}
+            </T>
+          ))}
           <T as="small">Switch them off under Shed, This device.</T>
           <Button onPress={() => setList(false)}>Close</Button>
         </View>

@@ -19,9 +19,22 @@ export function SignalBar() {
   if (!off && refused.length === 0 && unreadable === 0) return null;
   return (
     <View role="status" style={{ borderBottomWidth: 2, borderColor: p.ink, backgroundColor: p.raised }}>
-      {off ? <T as="label" style={{ paddingHorizontal: 14, paddingVertical: 6 }}>{ready ? `No signal${going > 0 ? `, ${going} waiting` : ''}. What you see is kept on this device.` : 'The server can’t be reached, and this device has nothing kept yet.'}</T> : null}
-      {unreadable > 0 ? <T as="label" style={{ paddingHorizontal: 14, paddingVertical: 6 }}>{unreadable} kept {unreadable === 1 ? 'thing' : 'things'} could not be read by this version and {unreadable === 1 ? 'is' : 'are'} left as {unreadable === 1 ? 'it is' : 'they are'}.</T> : null}
-      {refused.map((s) => <Refused key={s.key} sending={s} />)}
+      {off ? (
+        <T as="label" style={{ paddingHorizontal: 14, paddingVertical: 6 }}>
+          {ready
+            ? `No signal${going > 0 ? `, ${going} waiting` : ''}. What you see is kept on this device.`
+            : 'The server can’t be reached, and this device has nothing kept yet.'}
+        </T>
+      ) : null}
+      {unreadable > 0 ? (
+        <T as="label" style={{ paddingHorizontal: 14, paddingVertical: 6 }}>
+          {unreadable} kept {unreadable === 1 ? 'thing' : 'things'} could not be read by this version and{' '}
+          {unreadable === 1 ? 'is' : 'are'} left as {unreadable === 1 ? 'it is' : 'they are'}.
+        </T>
+      ) : null}
+      {refused.map((s) => (
+        <Refused key={s.key} sending={s} />
+      ))}
     </View>
   );
 }
@@ -37,11 +50,23 @@ function Refused({ sending }: { sending: Queued }) {
   return (
     <View role="alert" style={{ padding: 12, gap: 6 }}>
       <T as="strong">Not saved: {sending.said}</T>
-      <T as="soft">{sending.refused?.title} {sending.refused?.faults.join(' ')}</T>
+      <T as="soft">
+        {sending.refused?.title} {sending.refused?.faults.join(' ')}
+      </T>
       <Row>
-        {sending.refused?.status === 409 ? <Button busy={busy} onPress={() => act(insist(sending, current))}>Keep mine</Button> : null}
-        {sending.refused?.status !== 409 ? <Button busy={busy} onPress={() => act(insist(sending, current))}>Try again</Button> : null}
-        <Button busy={busy} onPress={() => act(giveUp(sending))}>{sending.refused?.status === 409 ? 'Take what is there' : 'Let it go'}</Button>
+        {sending.refused?.status === 409 ? (
+          <Button busy={busy} onPress={() => act(insist(sending, current))}>
+            Keep mine
+          </Button>
+        ) : null}
+        {sending.refused?.status !== 409 ? (
+          <Button busy={busy} onPress={() => act(insist(sending, current))}>
+            Try again
+          </Button>
+        ) : null}
+        <Button busy={busy} onPress={() => act(giveUp(sending))}>
+          {sending.refused?.status === 409 ? 'Take what is there' : 'Let it go'}
+        </Button>
       </Row>
     </View>
   );

@@ -11,12 +11,27 @@ const STAYS = 8000;
 
 export function UndoProvider({ children }: { children: ReactNode }) {
   const [offer, setOffer] = useState<{ said: string; back: () => Promise<void>; n: number }>();
-  const undo = useCallback<Undo>((said, back) => setOffer((last) => ({ said, back, n: (last?.n ?? 0) + 1 })), []);
-  const action = useMemo(() => (offer ? { label: 'Undo', onPress: () => void offer.back() } : undefined), [offer]);
+  const undo = useCallback<Undo>(
+    (said, back) => setOffer((last) => ({ said, back, n: (last?.n ?? 0) + 1 })),
+    [],
+  );
+  const action = useMemo(
+    () => (offer ? { label: 'Undo', onPress: () => void offer.back() } : undefined),
+    [offer],
+  );
   return (
     <Offer.Provider value={undo}>
       {children}
-      <Snackbar key={offer?.n} visible={offer !== undefined} onDismiss={() => setOffer(undefined)} duration={STAYS} {...(action ? { action } : {})} wrapperStyle={{ bottom: 130, maxWidth: 520, alignSelf: 'center' }}>{offer?.said ?? ''}</Snackbar>
+      <Snackbar
+        key={offer?.n}
+        visible={offer !== undefined}
+        onDismiss={() => setOffer(undefined)}
+        duration={STAYS}
+        {...(action ? { action } : {})}
+        wrapperStyle={{ bottom: 130, maxWidth: 520, alignSelf: 'center' }}
+      >
+        {offer?.said ?? ''}
+      </Snackbar>
     </Offer.Provider>
   );
 }

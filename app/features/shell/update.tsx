@@ -16,14 +16,22 @@ export function Update() {
   useEffect(() => {
     if (!('serviceWorker' in navigator) || process.env.NODE_ENV !== 'production') return;
     let asked = false;
-    navigator.serviceWorker.register('/sw.js').then((registration) => {
-      const offer = () => registration.waiting && navigator.serviceWorker.controller && setWaiting(registration.waiting);
-      offer();
-      registration.addEventListener('updatefound', () => registration.installing?.addEventListener('statechange', offer));
-    }).catch((error: unknown) => console.warn('This device can’t keep the application:', error));
+    navigator.serviceWorker
+      .register('/sw.js')
+      .then((registration) => {
+        const offer = () =>
+          registration.waiting && navigator.serviceWorker.controller && setWaiting(registration.waiting);
+        offer();
+        registration.addEventListener('updatefound', () =>
+          registration.installing?.addEventListener('statechange', offer),
+        );
+      })
+      .catch((error: unknown) => console.warn('This device can’t keep the application:', error));
     const taken = () => asked && window.location.reload();
     navigator.serviceWorker.addEventListener('controllerchange', taken);
-    const mark = () => { asked = true; };
+    const mark = () => {
+      asked = true;
+    };
     window.addEventListener('escale-update', mark);
     return () => {
       navigator.serviceWorker.removeEventListener('controllerchange', taken);
@@ -36,8 +44,22 @@ export function Update() {
     waiting.postMessage({ type: 'SKIP_WAITING' });
   };
   return (
-    <View role="status" style={{ flexDirection: 'row', alignItems: 'center', gap: 12, padding: 8, paddingHorizontal: 14, backgroundColor: p.raised, borderBottomWidth: 1, borderColor: p.line }}>
-      <T as="soft" style={{ flex: 1 }}>A newer Escale is ready.</T>
+    <View
+      role="status"
+      style={{
+        flexDirection: 'row',
+        alignItems: 'center',
+        gap: 12,
+        padding: 8,
+        paddingHorizontal: 14,
+        backgroundColor: p.raised,
+        borderBottomWidth: 1,
+        borderColor: p.line,
+      }}
+    >
+      <T as="soft" style={{ flex: 1 }}>
+        A newer Escale is ready.
+      </T>
       <Button onPress={take}>Take it now</Button>
     </View>
   );

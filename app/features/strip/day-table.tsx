@@ -13,29 +13,92 @@ const EVERY = 2 * MS.hour;
 /** How grave it is to leave then, and the first thing that makes it so. */
 function leavingWords({ worst, reason }: Departure, reader: Reader): string {
   const level = LEVEL_WORD[worst];
-  return worst === 'ready' || !reason ? level : render(phrase('strip.leaving', { level, why: reason.title }), reader);
+  return worst === 'ready' || !reason
+    ? level
+    : render(phrase('strip.leaving', { level, why: reason.title }), reader);
 }
 
 /** The day strip for people who prefer to read, and for readers of screens. */
-export function DayTable({ strip, schedule, departures, reader, name }: { strip: Strip; schedule: Schedule | undefined; departures: Departure[]; reader: Reader; name: (place: string) => string }) {
+export function DayTable({
+  strip,
+  schedule,
+  departures,
+  reader,
+  name,
+}: {
+  strip: Strip;
+  schedule: Schedule | undefined;
+  departures: Departure[];
+  reader: Reader;
+  name: (place: string) => string;
+}) {
   const p = usePalette();
   const at = (t: number) => clock(t, reader);
-  const marks = schedule ? [
-    { at: schedule.leave, what: 'Leave' }, ...schedule.legs.slice(0, -1).map((leg) => ({ at: leg.arrives, what: `Reach ${name(leg.to)}` })), ...(schedule.turnBack ? [{ at: schedule.turnBack, what: 'Turn back' }] : []),
-    ...(schedule.home ? [{ at: schedule.home, what: 'Home' }] : []), ...(schedule.overdue ? [{ at: schedule.overdue, what: 'Overdue' }] : []),
-  ] : [];
-  const near = <V extends { at: number }>(list: V[], t: number) => list.find((v) => Math.abs(v.at - t) <= EVERY / 4);
-  const hours = Array.from({ length: Math.floor((strip.until - strip.from) / EVERY) + 1 }, (_, i) => strip.from + i * EVERY);
+  const marks = schedule
+    ? [
+        { at: schedule.leave, what: 'Leave' },
+        ...schedule.legs.slice(0, -1).map((leg) => ({ at: leg.arrives, what: `Reach ${name(leg.to)}` })),
+        ...(schedule.turnBack ? [{ at: schedule.turnBack, what: 'Turn back' }] : []),
+        ...(schedule.home ? [{ at: schedule.home, what: 'Home' }] : []),
+        ...(schedule.overdue ? [{ at: schedule.overdue, what: 'Overdue' }] : []),
+      ]
+    : [];
+  const near = <V extends { at: number }>(list: V[], t: number) =>
+    list.find((v) => Math.abs(v.at - t) <= EVERY / 4);
+  const hours = Array.from(
+    { length: Math.floor((strip.until - strip.from) / EVERY) + 1 },
+    (_, i) => strip.from + i * EVERY,
+  );
   const cell = { flex: 1, paddingVertical: 4 } as const;
   return (
     <View style={{ gap: 10 }}>
-      <View role="list" aria-label="Marks of the day">{marks.map((m) => <View role="listitem" key={m.what} style={{ flexDirection: 'row', borderBottomWidth: 1, borderColor: p.line }}><T style={{ width: 64 }}>{at(m.at)}</T><T>{m.what}</T></View>)}</View>
+      <View role="list" aria-label="Marks of the day">
+        {marks.map((m) => (
+          <View
+            role="listitem"
+            key={m.what}
+            style={{ flexDirection: 'row', borderBottomWidth: 1, borderColor: p.line }}
+          >
+            <T style={{ width: 64 }}>{at(m.at)}</T>
+            <T>{m.what}</T>
+          </View>
+        ))}
+      </View>
       <View role="table" aria-label={`${dayOf(strip.from, reader)}, every two hours`}>
-        <View role="row" style={{ flexDirection: 'row', borderBottomWidth: 2, borderColor: p.ink }}>{['Time', 'Light', 'Tide', 'Wind, gust', 'Leaving then'].map((head) => <View key={head} role="columnheader" style={cell}><T as="label">{head}</T></View>)}</View>
+        <View role="row" style={{ flexDirection: 'row', borderBottomWidth: 2, borderColor: p.ink }}>
+          {['Time', 'Light', 'Tide', 'Wind, gust', 'Leaving then'].map((head) => (
+            <View key={head} role="columnheader" style={cell}>
+              <T as="label">{head}</T>
+            </View>
+          ))}
+        </View>
         {hours.map((t) => {
-          const sky = strip.sky.find((s) => t >= s.from && t < s.until), tide = near(strip.tide, t), wind = near(strip.wind, t), leaving = departures.find((d) => Math.abs(d.leave - t) < EVERY / 8);
-          const cells = [at(t), sky ? SKY[sky.sky] : '', tide ? format(tide.height, 'height', reader.units) : '', wind ? `${format(wind.wind, 'speed', reader.units)}, ${format(wind.gust, 'speed', reader.units)} from ${Math.round(wind.from)}°` : '', leaving ? leavingWords(leaving, reader) : ''];
-          return <View key={t} role="row" style={{ flexDirection: 'row', borderBottomWidth: 1, borderColor: p.line }}>{cells.map((text, i) => <View key={i} role="cell" style={cell}><T as="small">{text}</T></View>)}</View>;
+          const sky = strip.sky.find((s) => t >= s.from && t < s.until),
+            tide = near(strip.tide, t),
+            wind = near(strip.wind, t),
+            leaving = departures.find((d) => Math.abs(d.leave - t) < EVERY / 8);
+          const cells = [
+            at(t),
+            sky ? SKY[sky.sky] : '',
+            tide ? format(tide.height, 'height', reader.units) : '',
+            wind
+              ? `${format(wind.wind, 'speed', reader.units)}, ${format(wind.gust, 'speed', reader.units)} from ${Math.round(wind.from)}°`
+              : '',
+            leaving ? leavingWords(leaving, reader) : '',
+          ];
+          return (
+            <View
+              key={t}
+              role="row"
+              style={{ flexDirection: 'row', borderBottomWidth: 1, borderColor: p.line }}
+            >
+              {cells.map((text, i) => (
+                <View key={i} role="cell" style={cell}>
+                  <T as="small">{text}</T>
+                </View>
+              ))}
+            </View>
+          );
         })}
       </View>
     </View>

@@ -3,24 +3,48 @@ import { area, line, curveMonotoneX } from 'd3-shape';
 import type { Strip } from '@escale/core/trip';
 
 /** Where things stand on the strip, px from its top. */
-export const BAND = { legs: 6, legsHeight: 20, sky: 30, skyHeight: 92, wind: 46, axis: 122, flags: 138, departures: 146, departuresHeight: 14, height: 162 } as const;
+export const BAND = {
+  legs: 6,
+  legsHeight: 20,
+  sky: 30,
+  skyHeight: 92,
+  wind: 46,
+  axis: 122,
+  flags: 138,
+  departures: 146,
+  departuresHeight: 14,
+  height: 162,
+} as const;
 
 export type X = ScaleLinear<number, number>;
-export const xOf = (axis: { from: number; until: number }, width: number): X => scaleLinear().domain([axis.from, axis.until]).range([0, width]);
+export const xOf = (axis: { from: number; until: number }, width: number): X =>
+  scaleLinear().domain([axis.from, axis.until]).range([0, width]);
 
 /** Water as a filled curve; the scale holds the whole curve with a little air above. */
 export function tidePaths(tide: Strip['tide'], x: X): { fill: string; edge: string } | undefined {
   if (tide.length === 0) return undefined;
   const heights = tide.map((t) => t.height);
-  const y = scaleLinear().domain([Math.min(...heights) - 0.2, Math.max(...heights)]).range([BAND.axis, BAND.axis - 52]);
+  const y = scaleLinear()
+    .domain([Math.min(...heights) - 0.2, Math.max(...heights)])
+    .range([BAND.axis, BAND.axis - 52]);
   return {
-    fill: area<Strip['tide'][number]>().x((t) => x(t.at)).y0(BAND.axis).y1((t) => y(t.height)).curve(curveMonotoneX)(tide) ?? '',
-    edge: line<Strip['tide'][number]>().x((t) => x(t.at)).y((t) => y(t.height)).curve(curveMonotoneX)(tide) ?? '',
+    fill:
+      area<Strip['tide'][number]>()
+        .x((t) => x(t.at))
+        .y0(BAND.axis)
+        .y1((t) => y(t.height))
+        .curve(curveMonotoneX)(tide) ?? '',
+    edge:
+      line<Strip['tide'][number]>()
+        .x((t) => x(t.at))
+        .y((t) => y(t.height))
+        .curve(curveMonotoneX)(tide) ?? '',
   };
 }
 
 /** A wind of this speed makes the ribbon this thick: m/s, px. */
-const FULL_WIND = 15, FULL_THICKNESS = 26;
+const FULL_WIND = 15,
+  FULL_THICKNESS = 26;
 const thickness = scaleLinear().domain([0, FULL_WIND]).range([1.5, FULL_THICKNESS]).clamp(true);
 
 /** Wind as a ribbon as thick as it blows, the gust as a hairline above. */
@@ -28,22 +52,36 @@ export function windPaths(wind: Strip['wind'], x: X): { ribbon: string; gust: st
   if (wind.length < 2) return undefined;
   type W = Strip['wind'][number];
   return {
-    ribbon: area<W>().x((w) => x(w.at)).y0((w) => BAND.wind + thickness(w.wind) / 2).y1((w) => BAND.wind - thickness(w.wind) / 2).curve(curveMonotoneX)(wind) ?? '',
-    gust: line<W>().x((w) => x(w.at)).y((w) => BAND.wind - thickness(w.gust) / 2 - 2).curve(curveMonotoneX)(wind) ?? '',
+    ribbon:
+      area<W>()
+        .x((w) => x(w.at))
+        .y0((w) => BAND.wind + thickness(w.wind) / 2)
+        .y1((w) => BAND.wind - thickness(w.wind) / 2)
+        .curve(curveMonotoneX)(wind) ?? '',
+    gust:
+      line<W>()
+        .x((w) => x(w.at))
+        .y((w) => BAND.wind - thickness(w.gust) / 2 - 2)
+        .curve(curveMonotoneX)(wind) ?? '',
   };
 }
 
-const STROKE = 11, APART = 44;
+const STROKE = 11,
+  APART = 44;
 
 /** Short strokes along the ribbon that point with the wind: from where it comes to where it goes, north up. */
-export function windStrokes(wind: Strip['wind'], x: X): { key: number; x1: number; y1: number; x2: number; y2: number }[] {
+export function windStrokes(
+  wind: Strip['wind'],
+  x: X,
+): { key: number; x1: number; y1: number; x2: number; y2: number }[] {
   let last = -Infinity;
   return wind.flatMap((w) => {
     const at = x(w.at);
     if (at - last < APART) return [];
     last = at;
     const to = ((w.from + 180) * Math.PI) / 180;
-    const dx = (Math.sin(to) * STROKE) / 2, dy = (-Math.cos(to) * STROKE) / 2;
+    const dx = (Math.sin(to) * STROKE) / 2,
+      dy = (-Math.cos(to) * STROKE) / 2;
     return [{ key: w.at, x1: at - dx, y1: BAND.wind - dy, x2: at + dx, y2: BAND.wind + dy }];
   });
 }
@@ -55,7 +93,9 @@ const GAP = 8;
 export function spread(wanted: number[], words: number[], width: number): number[] {
   const at = [...wanted];
   const apart = (i: number) => (words[i] + words[i + 1]) / 2 + GAP;
-  for (let i = 0; i < at.length; i += 1) at[i] = Math.max(at[i], words[i] / 2, i > 0 ? at[i - 1] + apart(i - 1) : 0);
-  for (let i = at.length - 1; i >= 0; i -= 1) at[i] = Math.min(at[i], width - words[i] / 2, i < at.length - 1 ? at[i + 1] - apart(i) : width);
+  for (let i = 0; i < at.length; i += 1)
+    at[i] = Math.max(at[i], words[i] / 2, i > 0 ? at[i - 1] + apart(i - 1) : 0);
+  for (let i = at.length - 1; i >= 0; i -= 1)
+    at[i] = Math.min(at[i], width - words[i] / 2, i < at.length - 1 ? at[i + 1] - apart(i) : width);
   return at;
 }

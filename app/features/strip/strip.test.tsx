@@ -10,7 +10,14 @@ import { CATALOGUE } from '@escale/core/kit';
 import { packsFor } from '@escale/core/rules';
 
 const bundle = demoBundle(NOW);
-const input = { trip: bundle.trips[0], shed: bundle.shed, conditions: {}, packs: packsFor(['US']), catalogue: CATALOGUE, now: NOW };
+const input = {
+  trip: bundle.trips[0],
+  shed: bundle.shed,
+  conditions: {},
+  packs: packsFor(['US']),
+  catalogue: CATALOGUE,
+  now: NOW,
+};
 const assessment = assess(input);
 const axis = stripAxis(input, assessment)!;
 const strip = stripOf(input, axis);
@@ -20,9 +27,20 @@ const leave = assessment.leave!;
 
 test('the slider says the time; arrows move it ten minutes, with Shift an hour, and stop at the ends', () => {
   const moved: number[] = [];
-  show(<DayStrip strip={strip} schedule={assessment.schedule} leave={leave} departures={departures} reader={reader} onLeave={(at) => moved.push(at)} />);
+  show(
+    <DayStrip
+      strip={strip}
+      schedule={assessment.schedule}
+      leave={leave}
+      departures={departures}
+      reader={reader}
+      onLeave={(at) => moved.push(at)}
+    />,
+  );
   const slider = screen.getByRole('slider');
-  expect(slider.getAttribute('aria-valuetext')).toBe(`leave ${clock(leave, reader)}, home ${clock(assessment.schedule!.home!, reader)}`);
+  expect(slider.getAttribute('aria-valuetext')).toBe(
+    `leave ${clock(leave, reader)}, home ${clock(assessment.schedule!.home!, reader)}`,
+  );
   fireEvent.keyDown(slider, { key: 'ArrowRight' });
   fireEvent.keyDown(slider, { key: 'ArrowLeft', shiftKey: true });
   fireEvent.keyDown(slider, { key: 'Enter' });
@@ -30,10 +48,25 @@ test('the slider says the time; arrows move it ten minutes, with Shift an hour, 
 });
 
 test('the table twin has every mark of the day', () => {
-  show(<DayTable strip={strip} schedule={assessment.schedule} departures={departures} reader={reader} name={(id) => bundle.shed.places.find((p) => p.id === id)!.name} />);
+  show(
+    <DayTable
+      strip={strip}
+      schedule={assessment.schedule}
+      departures={departures}
+      reader={reader}
+      name={(id) => bundle.shed.places.find((p) => p.id === id)!.name}
+    />,
+  );
   const marks = screen.getByRole('list').textContent;
-  for (const word of ['Leave', 'Reach Tern Holm', 'Turn back', 'Home', 'Overdue']) expect(marks).toContain(word);
-  expect(screen.getAllByRole('columnheader').map((h) => h.textContent)).toEqual(['Time', 'Light', 'Tide', 'Wind, gust', 'Leaving then']);
+  for (const word of ['Leave', 'Reach Tern Holm', 'Turn back', 'Home', 'Overdue'])
+    expect(marks).toContain(word);
+  expect(screen.getAllByRole('columnheader').map((h) => h.textContent)).toEqual([
+    'Time',
+    'Light',
+    'Tide',
+    'Wind, gust',
+    'Leaving then',
+  ]);
 });
 
 test('flags that would stand on each other are moved apart, in order, within the width', () => {

@@ -19,7 +19,12 @@ export function figureParts({ value, quantity }: Value, reader: Reader): { numbe
   return { number: fromSI(value, unit).toFixed(unit.digits), unit: unit.symbol };
 }
 
-const say = (value: Value, reader: Reader) => (value.quantity === 'instant' ? `${dayOf(value.value, reader)} ${clock(value.value, reader)}` : value.quantity === 'duration' ? spanText(value.value) : format(value.value, value.quantity, reader.units));
+const say = (value: Value, reader: Reader) =>
+  value.quantity === 'instant'
+    ? `${dayOf(value.value, reader)} ${clock(value.value, reader)}`
+    : value.quantity === 'duration'
+      ? spanText(value.value)
+      : format(value.value, value.quantity, reader.units);
 const word = (key: string, reader: Reader) => render(phraseOf(key as WordKey), reader);
 
 /** A computed number that opens: what went in, the formula in words, the source, the range. */
@@ -32,21 +37,55 @@ export function FigureView({ figure, small }: { figure: Figure; small?: boolean 
   const source = sourceOf(figure.source);
   return (
     <View style={{ minWidth: small ? undefined : 104 }}>
-      <Pressable role="button" aria-expanded={open} aria-label={`${label}: ${number} ${unit}. How it was reckoned`} onPress={() => setOpen(!open)} style={{ minHeight: 48, justifyContent: 'center' }}>
-        {small ? <T><T as="strong">{number} {unit}</T> {label}</T> : (
+      <Pressable
+        role="button"
+        aria-expanded={open}
+        aria-label={`${label}: ${number} ${unit}. How it was reckoned`}
+        onPress={() => setOpen(!open)}
+        style={{ minHeight: 48, justifyContent: 'center' }}
+      >
+        {small ? (
+          <T>
+            <T as="strong">
+              {number} {unit}
+            </T>{' '}
+            {label}
+          </T>
+        ) : (
           <>
-            <T as="figure">{number}<T as="soft" style={{ fontSize: 16 }}>{unit ? ` ${unit}` : ''}</T></T>
-            <T as="label" style={{ textDecorationLine: 'underline', textDecorationStyle: 'dotted' }}>{figure.guessed ? `${label} · from a guess` : label}</T>
+            <T as="figure">
+              {number}
+              <T as="soft" style={{ fontSize: 16 }}>
+                {unit ? ` ${unit}` : ''}
+              </T>
+            </T>
+            <T as="label" style={{ textDecorationLine: 'underline', textDecorationStyle: 'dotted' }}>
+              {figure.guessed ? `${label} · from a guess` : label}
+            </T>
           </>
         )}
       </Pressable>
       {open ? (
         <View style={{ borderLeftWidth: 2, borderColor: p.water1, paddingLeft: 8, gap: 2, maxWidth: 340 }}>
           <T as="small">{word(figure.formula, reader)}</T>
-          {Object.entries(figure.inputs).map(([input, value]) => <T key={input} as="small">{word(`input.${input}`, reader)}: {say(value, reader)}</T>)}
-          {figure.range ? <T as="small">Range {say({ value: figure.range[0], quantity: figure.quantity }, reader)} to {say({ value: figure.range[1], quantity: figure.quantity }, reader)}</T> : null}
+          {Object.entries(figure.inputs).map(([input, value]) => (
+            <T key={input} as="small">
+              {word(`input.${input}`, reader)}: {say(value, reader)}
+            </T>
+          ))}
+          {figure.range ? (
+            <T as="small">
+              Range {say({ value: figure.range[0], quantity: figure.quantity }, reader)} to{' '}
+              {say({ value: figure.range[1], quantity: figure.quantity }, reader)}
+            </T>
+          ) : null}
           {figure.guessed ? <T as="small">Something in it is a guess.</T> : null}
-          {source ? <T as="small">{source.title}{source.verified ? '' : ' · not verified'}</T> : null}
+          {source ? (
+            <T as="small">
+              {source.title}
+              {source.verified ? '' : ' · not verified'}
+            </T>
+          ) : null}
         </View>
       ) : null}
     </View>
@@ -59,7 +98,12 @@ function StillFigure({ figure }: { figure: Figure }) {
   const { number, unit } = figureParts(figure, reader);
   return (
     <View>
-      <T as="figure">{number}<T as="soft" style={{ fontSize: 16 }}>{unit ? ` ${unit}` : ''}</T></T>
+      <T as="figure">
+        {number}
+        <T as="soft" style={{ fontSize: 16 }}>
+          {unit ? ` ${unit}` : ''}
+        </T>
+      </T>
       <T as="label">{word(figure.label, reader)}</T>
     </View>
   );
@@ -71,7 +115,9 @@ export function Figures({ names, still }: { names: readonly string[]; still?: bo
   const One = still ? StillFigure : FigureView;
   return (
     <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: 22, rowGap: 8 }}>
-      {names.flatMap((name) => figuresNamed(assessment.figures, name).map(([id, figure]) => <One key={id} figure={figure} />))}
+      {names.flatMap((name) =>
+        figuresNamed(assessment.figures, name).map(([id, figure]) => <One key={id} figure={figure} />),
+      )}
     </View>
   );
 }

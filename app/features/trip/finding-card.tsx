@@ -13,14 +13,21 @@ import { useDoMend } from './mend';
 import { useTrip } from './use-trip';
 
 export const LEVEL_WORD: Record<Level, string> = { stop: 'Stop', fix: 'Fix', know: 'Know', ready: 'Ready' };
-const HOW: Record<string, string> = { 'run-here': 'reckoned here by published code', 'closed-form': 'follows by arithmetic', recalled: 'written down from memory', 'common-practice': 'common practice, no published source', 'own-estimate': 'our own estimate' };
+const HOW: Record<string, string> = {
+  'run-here': 'reckoned here by published code',
+  'closed-form': 'follows by arithmetic',
+  recalled: 'written down from memory',
+  'common-practice': 'common practice, no published source',
+  'own-estimate': 'our own estimate',
+};
 const SURE: Record<string, string> = { H: 'quite sure', M: 'fairly sure', L: 'a hint only' };
 
 /** The edge that tells a level without colour: Stop a block, Fix a bar, Know dots, Ready nothing. */
 function Edge({ level }: { level: Level }) {
   const p = usePalette();
   if (level === 'fix') return <View style={{ width: 8, backgroundColor: p.ink }} />;
-  if (level === 'know') return <View style={{ width: 8, borderLeftWidth: 7, borderStyle: 'dotted', borderColor: p.soft }} />;
+  if (level === 'know')
+    return <View style={{ width: 8, borderLeftWidth: 7, borderStyle: 'dotted', borderColor: p.soft }} />;
   return null;
 }
 
@@ -28,35 +35,89 @@ function Edge({ level }: { level: Level }) {
 const SHOWN = 2;
 
 /** One finding: what was compared, why, and the one tap that mends it. */
-export function FindingCard({ finding, fresh = false }: { finding: Finding; /** Not there at the last look. */ fresh?: boolean }) {
+export function FindingCard({
+  finding,
+  fresh = false,
+}: {
+  finding: Finding;
+  /** Not there at the last look. */ fresh?: boolean;
+}) {
   const p = usePalette();
   const { reader, assessment } = useTrip();
   const [open, setOpen] = useState(false);
   const stop = finding.level === 'stop';
-  const ink = stop ? p.onCall : p.ink, soft = stop ? p.onCall : p.soft;
+  const ink = stop ? p.onCall : p.ink,
+    soft = stop ? p.onCall : p.soft;
   const lines = finding.because.map((because) => render(because, reader));
-  const first = lines.slice(0, SHOWN), more = lines.slice(SHOWN);
+  const first = lines.slice(0, SHOWN),
+    more = lines.slice(SHOWN);
   return (
-    <View role="group" aria-label={`${LEVEL_WORD[finding.level]}: ${render(finding.title, reader)}`} style={{ flexDirection: 'row', backgroundColor: stop ? p.call : p.raised, borderBottomWidth: 1, borderColor: stop ? p.call : p.line }}>
+    <View
+      role="group"
+      aria-label={`${LEVEL_WORD[finding.level]}: ${render(finding.title, reader)}`}
+      style={{
+        flexDirection: 'row',
+        backgroundColor: stop ? p.call : p.raised,
+        borderBottomWidth: 1,
+        borderColor: stop ? p.call : p.line,
+      }}
+    >
       <Edge level={finding.level} />
       <View style={{ flex: 1, padding: 12, gap: 4 }}>
         <View style={{ flexDirection: 'row', justifyContent: 'space-between', gap: 8 }}>
-          <T as="section" heading={3} color={ink} style={{ flex: 1, fontSize: 17 }}>{render(finding.title, reader)}</T>
+          <T as="section" heading={3} color={ink} style={{ flex: 1, fontSize: 17 }}>
+            {render(finding.title, reader)}
+          </T>
           {fresh ? <Fresh ink={ink} /> : null}
-          <T as="strong" color={ink} style={{ fontSize: 14 }}>{LEVEL_WORD[finding.level]}</T>
+          <T as="strong" color={ink} style={{ fontSize: 14 }}>
+            {LEVEL_WORD[finding.level]}
+          </T>
         </View>
-        {first.map((line, i) => <T key={i} color={soft}>{line}</T>)}
+        {first.map((line, i) => (
+          <T key={i} color={soft}>
+            {line}
+          </T>
+        ))}
         {/* What is only assumed stands beside what leans on it, never a tap away. */}
-        {finding.assumed.length > 0 ? <T as="small" color={soft}>Assumed: {finding.assumed.map((a) => render(a, reader)).join(' ')}</T> : null}
+        {finding.assumed.length > 0 ? (
+          <T as="small" color={soft}>
+            Assumed: {finding.assumed.map((a) => render(a, reader)).join(' ')}
+          </T>
+        ) : null}
         <Row style={{ marginTop: 2 }}>
           {finding.mend ? <MendButton mend={finding.mend} kind={stop ? 'onCall' : 'plain'} /> : null}
-          <Button kind="quiet" ink={ink} label={`Why: ${render(finding.title, reader)}`} onPress={() => setOpen(!open)}>{open ? 'less' : 'why?'}</Button>
+          <Button
+            kind="quiet"
+            ink={ink}
+            label={`Why: ${render(finding.title, reader)}`}
+            onPress={() => setOpen(!open)}
+          >
+            {open ? 'less' : 'why?'}
+          </Button>
         </Row>
         {open ? (
-          <View style={{ gap: 6, ...(stop ? { backgroundColor: p.raised, padding: 10, marginHorizontal: -2 } : {}) }}>
-            {more.map((line, i) => <T key={i} as="soft">{line}</T>)}
-            {finding.others ? <Row><T as="soft">Or, the cheaper first:</T>{finding.others.map((mend, i) => <MendButton key={i} mend={mend} kind="plain" />)}</Row> : null}
-            {finding.figures.flatMap((id) => (assessment.figures[id] ? <FigureView key={id} figure={assessment.figures[id]} small /> : []))}
+          <View
+            style={{
+              gap: 6,
+              ...(stop ? { backgroundColor: p.raised, padding: 10, marginHorizontal: -2 } : {}),
+            }}
+          >
+            {more.map((line, i) => (
+              <T key={i} as="soft">
+                {line}
+              </T>
+            ))}
+            {finding.others ? (
+              <Row>
+                <T as="soft">Or, the cheaper first:</T>
+                {finding.others.map((mend, i) => (
+                  <MendButton key={i} mend={mend} kind="plain" />
+                ))}
+              </Row>
+            ) : null}
+            {finding.figures.flatMap((id) =>
+              assessment.figures[id] ? <FigureView key={id} figure={assessment.figures[id]} small /> : [],
+            )}
             <SourceLine finding={finding} />
           </View>
         ) : null}
@@ -73,7 +134,11 @@ export function MendButton({ mend, kind }: { mend: Mend; kind: 'plain' | 'onCall
   const href = mendHref(mend, trip.id);
   if (href === undefined && !('do' in mend)) return null;
   const label = render(mend.label, reader);
-  return <Button kind={kind} onPress={() => (href === undefined ? doMend(mend, label) : router.push(href))}>{label}</Button>;
+  return (
+    <Button kind={kind} onPress={() => (href === undefined ? doMend(mend, label) : router.push(href))}>
+      {label}
+    </Button>
+  );
 }
 
 /** Which text, which section, how sure, since when. Law is always sent to the authority. */
@@ -84,14 +149,31 @@ export function SourceLine({ finding: { id, source } }: { finding: Pick<Finding,
   const law = assessment.requirements.some((r) => r.layer === 'law' && id === `kit/${r.rule}/${trip.id}`);
   return (
     <View style={{ gap: 2 }}>
-      <T as="small">{[known?.title ?? source.id, source.section, known && HOW[known.how], source.confidence && SURE[source.confidence], source.noted && `noted ${source.noted}`, source.verified === false ? 'not verified' : undefined].filter(Boolean).join(' · ')}</T>
+      <T as="small">
+        {[
+          known?.title ?? source.id,
+          source.section,
+          known && HOW[known.how],
+          source.confidence && SURE[source.confidence],
+          source.noted && `noted ${source.noted}`,
+          source.verified === false ? 'not verified' : undefined,
+        ]
+          .filter(Boolean)
+          .join(' · ')}
+      </T>
       {law ? <T as="small">Ask the local authority what holds there today.</T> : null}
     </View>
   );
 }
 
 /** The mark of what was not asked for at the last look: a frame and a word, never colour alone. */
-const Fresh = ({ ink }: { ink: string }) => <View style={{ borderWidth: 2, borderColor: ink, paddingHorizontal: 6, alignSelf: 'flex-start' }}><T as="strong" color={ink} style={{ fontSize: 13, lineHeight: 18 }}>new</T></View>;
+const Fresh = ({ ink }: { ink: string }) => (
+  <View style={{ borderWidth: 2, borderColor: ink, paddingHorizontal: 6, alignSelf: 'flex-start' }}>
+    <T as="strong" color={ink} style={{ fontSize: 13, lineHeight: 18 }}>
+      new
+    </T>
+  </View>
+);
 
 /** One line for a finding that is Ready. */
 export function SetLine({ finding, fresh = false }: { finding: Finding; fresh?: boolean }) {
@@ -99,30 +181,62 @@ export function SetLine({ finding, fresh = false }: { finding: Finding; fresh?: 
   const { reader } = useTrip();
   const [open, setOpen] = useState(false);
   return (
-    <View role="group" aria-label={`Ready: ${render(finding.title, reader)}`} style={{ borderBottomWidth: 1, borderColor: p.line, paddingVertical: 4, paddingHorizontal: 12 }}>
+    <View
+      role="group"
+      aria-label={`Ready: ${render(finding.title, reader)}`}
+      style={{ borderBottomWidth: 1, borderColor: p.line, paddingVertical: 4, paddingHorizontal: 12 }}
+    >
       <View style={{ flexDirection: 'row', alignItems: 'center', gap: 8 }}>
         <View style={{ flex: 1 }}>
           <T as="strong">{render(finding.title, reader)}</T>
           {finding.because[0] ? <T as="small">{render(finding.because[0], reader)}</T> : null}
         </View>
         {fresh ? <Fresh ink={p.ink} /> : null}
-        <T as="strong" style={{ fontSize: 14 }}>Set</T>
-        <Button kind="quiet" label={`Why: ${render(finding.title, reader)}`} onPress={() => setOpen(!open)}>{open ? 'less' : 'why?'}</Button>
+        <T as="strong" style={{ fontSize: 14 }}>
+          Set
+        </T>
+        <Button kind="quiet" label={`Why: ${render(finding.title, reader)}`} onPress={() => setOpen(!open)}>
+          {open ? 'less' : 'why?'}
+        </Button>
       </View>
-      {open ? <View style={{ gap: 4, paddingBottom: 8 }}>{finding.because.slice(1).map((b, i) => <T key={i} as="soft">{render(b, reader)}</T>)}<SourceLine finding={finding} /></View> : null}
+      {open ? (
+        <View style={{ gap: 4, paddingBottom: 8 }}>
+          {finding.because.slice(1).map((b, i) => (
+            <T key={i} as="soft">
+              {render(b, reader)}
+            </T>
+          ))}
+          <SourceLine finding={finding} />
+        </View>
+      ) : null}
     </View>
   );
 }
 
 /** The findings of a section: open ones first and big, Ready ones folded to lines. */
-export function FindingList({ findings, fresh }: { findings: Finding[]; fresh?: (finding: Finding) => boolean }) {
-  const open = findings.filter((f) => f.level !== 'ready'), set = findings.filter((f) => f.level === 'ready');
+export function FindingList({
+  findings,
+  fresh,
+}: {
+  findings: Finding[];
+  fresh?: (finding: Finding) => boolean;
+}) {
+  const open = findings.filter((f) => f.level !== 'ready'),
+    set = findings.filter((f) => f.level === 'ready');
   return (
     <View style={{ gap: 0 }}>
-      {open.map((f) => <FindingCard key={f.id} finding={f} fresh={fresh?.(f) ?? false} />)}
-      {set.length > 0 ? <T as="caps" style={{ marginTop: 14, marginBottom: 2, paddingHorizontal: 12 }}>{`Ready, ${set.length} ${set.length === 1 ? 'thing' : 'things'}`}</T> : null}
-      {set.map((f) => <SetLine key={f.id} finding={f} fresh={fresh?.(f) ?? false} />)}
+      {open.map((f) => (
+        <FindingCard key={f.id} finding={f} fresh={fresh?.(f) ?? false} />
+      ))}
+      {set.length > 0 ? (
+        <T
+          as="caps"
+          style={{ marginTop: 14, marginBottom: 2, paddingHorizontal: 12 }}
+        >{`Ready, ${set.length} ${set.length === 1 ? 'thing' : 'things'}`}</T>
+      ) : null}
+      {set.map((f) => (
+        <SetLine key={f.id} finding={f} fresh={fresh?.(f) ?? false} />
+      ))}
     </View>
   );
 }
-

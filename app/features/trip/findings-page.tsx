@@ -8,17 +8,26 @@ import { useTrip } from './use-trip';
 export function FindingsPage() {
   const { assessment } = useTrip();
   return (
-    <ScrollView role="main" style={{ flex: 1 }} contentContainerStyle={{ paddingBottom: 40, maxWidth: 760, width: '100%', alignSelf: 'center' }}>
+    <ScrollView
+      role="main"
+      style={{ flex: 1 }}
+      contentContainerStyle={{ paddingBottom: 40, maxWidth: 760, width: '100%', alignSelf: 'center' }}
+    >
       {PHASES.map((phase) => {
         const found = assessment.findings.filter((f) => phaseOf(f.section) === phase);
         return found.length === 0 ? null : (
           <View key={phase}>
-            <T as="section" heading={2} style={{ padding: 12 }}>{PHASE_TITLE[phase]}</T>
+            <T as="section" heading={2} style={{ padding: 12 }}>
+              {PHASE_TITLE[phase]}
+            </T>
             <FindingList findings={found} />
           </View>
         );
       })}
-      <T as="small" style={{ padding: 12 }}>Escale advises; it never permits. The skipper decides, and the local authority says what holds there today.</T>
+      <T as="small" style={{ padding: 12 }}>
+        Escale advises; it never permits. The skipper decides, and the local authority says what holds there
+        today.
+      </T>
     </ScrollView>
   );
 }

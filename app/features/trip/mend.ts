@@ -9,12 +9,15 @@ import { useUndo } from '../shell/undo';
 export function useDoMend(): (mend: Mend, label: string) => void {
   const { things } = useThings();
   const undo = useUndo();
-  return useCallback((mend, label) => {
-    if (!('do' in mend)) return;
-    const held = things.find((h) => h.id === mend.do.id);
-    if (!held) return;
-    const back = inverseOf(held.doc, mend.do.patch);
-    void change(held, mend.do.patch, label);
-    undo(label, () => change({ ...held, version: held.version + 1 }, back, `Undo: ${label}`));
-  }, [things, undo]);
+  return useCallback(
+    (mend, label) => {
+      if (!('do' in mend)) return;
+      const held = things.find((h) => h.id === mend.do.id);
+      if (!held) return;
+      const back = inverseOf(held.doc, mend.do.patch);
+      void change(held, mend.do.patch, label);
+      undo(label, () => change({ ...held, version: held.version + 1 }, back, `Undo: ${label}`));
+    },
+    [things, undo],
+  );
 }

@@ -14,5 +14,9 @@ export function RemoveTrip() {
     void remove(held, said);
     undo(said, () => restore(held, `Put ${held.doc.title} back`));
   };
-  return <Button kind="quiet" label="Remove this trip" onPress={go}>Remove this trip</Button>;
+  return (
+    <Button kind="quiet" label="Remove this trip" onPress={go}>
+      Remove this trip
+    </Button>
+  );
 }

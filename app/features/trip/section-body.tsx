@@ -15,8 +15,19 @@ import { later } from '../../ui/later';
 const LoadSection = later(() => import('../load/load-section').then((m) => m.LoadSection));
 
 const BODY: Partial<Record<SectionId, ComponentType>> = {
-  'plan/boat': BoatSection, 'plan/water': WaterSection, 'plan/day': DaySection, 'pack/kit': KitSection, 'pack/load': LoadSection, 'pack/ready': ReadySection, 'pack/float-plan': FloatPlanSection,
-  'go/launch': LaunchSection, 'go/under-way': UnderWay, 'go/trouble': TroubleSection, 'home/retrieve': RetrieveSection, 'home/close': CloseSection, 'home/debrief': DebriefSection,
+  'plan/boat': BoatSection,
+  'plan/water': WaterSection,
+  'plan/day': DaySection,
+  'pack/kit': KitSection,
+  'pack/load': LoadSection,
+  'pack/ready': ReadySection,
+  'pack/float-plan': FloatPlanSection,
+  'go/launch': LaunchSection,
+  'go/under-way': UnderWay,
+  'go/trouble': TroubleSection,
+  'home/retrieve': RetrieveSection,
+  'home/close': CloseSection,
+  'home/debrief': DebriefSection,
 };
 
 /** What can be read and changed in a section. */

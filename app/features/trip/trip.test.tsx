@@ -31,14 +31,22 @@ describe('kit', () => {
     show(<KitSection />, { trip: TRIP });
     await group(/^Stop: A sound signal/);
     const heads = screen.getAllByRole('heading', { level: 3 }).map((h) => h.textContent);
-    const order = ['Law here', 'A sound signal', 'Advised for this trip', 'A whistle on each body', 'Your own'].map((t) => heads.indexOf(t));
+    const order = [
+      'Law here',
+      'A sound signal',
+      'Advised for this trip',
+      'A whistle on each body',
+      'Your own',
+    ].map((t) => heads.indexOf(t));
     expect(order).toEqual([...order].sort((a, b) => a - b));
     expect(order.every((i) => i >= 0)).toBe(true);
   });
   test('it says why the whistle does not count, and one tap moves it; undo puts it back', async () => {
     show(<KitSection />, { trip: TRIP });
     const stop = await group(/^Stop: A sound signal/);
-    expect(within(stop).getByText('Whistle doesn’t count: it is fixed to Blue jacket, which does not come.')).toBeTruthy();
+    expect(
+      within(stop).getByText('Whistle doesn’t count: it is fixed to Blue jacket, which does not come.'),
+    ).toBeTruthy();
     await user.click(within(stop).getByRole('button', { name: /^Move .* to Red jacket$/ }));
     await group(/^Ready: A sound signal/);
     await user.click(await screen.findByRole('button', { name: 'Undo' }));
@@ -48,7 +56,9 @@ describe('kit', () => {
     show(<KitSection />, { trip: TRIP });
     const stop = await group(/^Stop: A sound signal/);
     await user.click(within(stop).getByRole('button', { name: /^Why/ }));
-    expect(within(stop).getByText(/Inland Navigation Rules.*Rules 33, 35.*from memory.*not verified/)).toBeTruthy();
+    expect(
+      within(stop).getByText(/Inland Navigation Rules.*Rules 33, 35.*from memory.*not verified/),
+    ).toBeTruthy();
     expect(within(stop).getByText(/Ask the local authority/)).toBeTruthy();
   });
 });
@@ -61,7 +71,10 @@ describe('since the last look', () => {
     expect(screen.queryByText('Since your last look')).toBeNull();
     await waitFor(async () => expect(await setting(`seen:${TRIP}`)).toBeTruthy());
     first.unmount();
-    Object.assign(held(), { doc: { ...held().doc, boat: '01890000-0000-7000-8000-000000000007' }, version: 2 });
+    Object.assign(held(), {
+      doc: { ...held().doc, boat: '01890000-0000-7000-8000-000000000007' },
+      version: 2,
+    });
     await mutate(() => true);
     show(<KitSection />, { trip: TRIP });
     const box = await group(/^Since your last look/);
@@ -75,16 +88,24 @@ describe('since the last look', () => {
     show(<KitSection />, { trip: TRIP });
     const stop = await group(/^Stop: A sound signal/);
     await user.click(within(stop).getByRole('button', { name: /^Why/ }));
-    const names = within(stop).getAllByRole('button').map((b) => b.textContent);
-    expect(names.indexOf('Borrow: whistle or horn')).toBeGreaterThan(names.findIndex((n) => n?.startsWith('Move')));
-    expect(names.indexOf('Buy or find: whistle or horn')).toBeGreaterThan(names.indexOf('Borrow: whistle or horn'));
+    const names = within(stop)
+      .getAllByRole('button')
+      .map((b) => b.textContent);
+    expect(names.indexOf('Borrow: whistle or horn')).toBeGreaterThan(
+      names.findIndex((n) => n?.startsWith('Move')),
+    );
+    expect(names.indexOf('Buy or find: whistle or horn')).toBeGreaterThan(
+      names.indexOf('Borrow: whistle or horn'),
+    );
   });
 });
 
 test('jackets: each body beside its jacket, and why the others don’t fit', async () => {
   show(<KitSection />, { trip: '01890000-0000-7000-8000-000000000056' });
   const list = await screen.findByRole('list', { name: 'Jackets' });
-  const rows = within(list).getAllByRole('listitem').map((r) => r.textContent);
+  const rows = within(list)
+    .getAllByRole('listitem')
+    .map((r) => r.textContent);
   expect(rows.find((r) => r?.startsWith('Maren Pike'))).toContain('Blue jacket');
   expect(rows.find((r) => r?.startsWith('Tilda Pike'))).toMatch(/none that counts.*weighs 38 kg/);
 });
@@ -100,7 +121,11 @@ test('verdict: counts, the next thing, and where it leads', async () => {
 test('all findings, by phase', async () => {
   show(<FindingsPage />, { trip: TRIP });
   await group(/^Stop: A sound signal/);
-  expect(screen.getAllByRole('heading', { level: 2 }).map((h) => h.textContent)).toEqual(['Plan', 'Pack', 'Go']);
+  expect(screen.getAllByRole('heading', { level: 2 }).map((h) => h.textContent)).toEqual([
+    'Plan',
+    'Pack',
+    'Go',
+  ]);
 });
 
 test('ready: backwards from leaving, and a tick that is sent', async () => {
@@ -141,7 +166,7 @@ describe('edited in place', () => {
   });
   test('load: a thing is added and counted', async () => {
     show(<LoadSection />, { trip: TRIP });
-    expect((await screen.findByRole('img', { name: /Loaded to 66 per cent/ }))).toBeTruthy();
+    expect(await screen.findByRole('img', { name: /Loaded to 66 per cent/ })).toBeTruthy();
     await user.click(screen.getByRole('button', { name: 'Add to What goes in' }));
     const names = await screen.findAllByLabelText('What');
     await user.type(names.at(-1)!, 'Anchor');
@@ -201,7 +226,9 @@ test('without signal the page goes on with what the device has kept', async () =
   const first = show(<KitSection />, { trip: TRIP });
   await group(/^Stop: A sound signal/);
   first.unmount();
-  await act(async () => { server.up = false; });
+  await act(async () => {
+    server.up = false;
+  });
   show(<KitSection />, { trip: TRIP });
   await group(/^Stop: A sound signal/);
 });

@@ -1,4 +1,4 @@
-import { createContext, useContext, useEffect, useMemo, useState } from 'react';
+import { createContext, useContext, useMemo, useState } from 'react';
 import { isOpen } from '@escale/core/floatplan';
 import type { Assessment, PlanView, Shed, Trip } from '@escale/core/model';
 import type { Reader } from '@escale/core/say';
@@ -39,12 +39,30 @@ export function useTripView(id: string): TripView | 'loading' | 'gone' {
   const ticks = useTicks(packListOf(id));
   const now = useNow(MINUTE);
   const [asOf, setAsOf] = useState(now);
-  const plan = useMemo(() => plans?.filter((p) => p.trip === id).sort((a, b) => Number(isOpen(b.state)) - Number(isOpen(a.state)) || b.times.leave - a.times.leave)[0], [plans, id]);
+  const plan = useMemo(
+    () =>
+      plans
+        ?.filter((p) => p.trip === id)
+        .sort(
+          (a, b) => Number(isOpen(b.state)) - Number(isOpen(a.state)) || b.times.leave - a.times.leave,
+        )[0],
+    [plans, id],
+  );
   const water = shed.waters.find((w) => w.id === trip?.water);
   const reader = useReader(water?.zone ?? 'UTC');
 
   const input = useMemo<AssessInput | undefined>(
-    () => trip && { trip, shed, conditions: conditions ?? {}, packs: packsOn(water, shed), catalogue: CATALOGUE, now: asOf, ticks, ...(plan ? { plan } : {}) },
+    () =>
+      trip && {
+        trip,
+        shed,
+        conditions: conditions ?? {},
+        packs: packsOn(water, shed),
+        catalogue: CATALOGUE,
+        now: asOf,
+        ticks,
+        ...(plan ? { plan } : {}),
+      },
     [trip, shed, conditions, water, asOf, ticks, plan],
   );
   const prepared = useMemo(() => input && prepare(input), [input]);
@@ -53,9 +71,7 @@ export function useTripView(id: string): TripView | 'loading' | 'gone' {
 
   // Core is told the time again when going on would change what it says: an idle page reckons nothing.
   const until = input && assessment ? changesAt(input, assessment.leave) : Infinity;
-  useEffect(() => {
-    if (now >= until || now < asOf) setAsOf(now);
-  }, [now, until, asOf]);
+  if (now >= until || now < asOf) setAsOf(now);
 
   const view = useMemo<TripView | undefined>(() => {
     if (!held || !trip || !input || !prepared || !assessment) return undefined;

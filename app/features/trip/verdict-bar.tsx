@@ -29,14 +29,51 @@ export function VerdictBar() {
   };
   const said = words.length > 0 ? words.join(' · ') : `All Ready, ${counts.ready} looked at`;
   return (
-    <View role="region" aria-label="Verdict" style={{ flexDirection: 'row', alignItems: 'center', backgroundColor: p.ink, minHeight: 60 }}>
-      <Pressable role="link" aria-label={`Verdict: ${said}. Read all findings`} onPress={() => router.push(`/trips/${trip.id}/findings`)} style={{ flex: 1, paddingHorizontal: 14, paddingVertical: 8, minHeight: 60, justifyContent: 'center' }}>
-        <T as="section" color={p.paper}>{said}</T>
-        <T as="label" color={p.paper} numberOfLines={1}>{next?.mend ? `next: ${lower(render(next.mend.label, reader))}` : 'Escale advises; it never permits.'}</T>
+    <View
+      role="region"
+      aria-label="Verdict"
+      style={{ flexDirection: 'row', alignItems: 'center', backgroundColor: p.ink, minHeight: 60 }}
+    >
+      <Pressable
+        role="link"
+        aria-label={`Verdict: ${said}. Read all findings`}
+        onPress={() => router.push(`/trips/${trip.id}/findings`)}
+        style={{
+          flex: 1,
+          paddingHorizontal: 14,
+          paddingVertical: 8,
+          minHeight: 60,
+          justifyContent: 'center',
+        }}
+      >
+        <T as="section" color={p.paper}>
+          {said}
+        </T>
+        <T as="label" color={p.paper} numberOfLines={1}>
+          {next?.mend
+            ? `next: ${lower(render(next.mend.label, reader))}`
+            : 'Escale advises; it never permits.'}
+        </T>
       </Pressable>
       {next ? (
-        <Pressable role="button" aria-label={`Mend: ${render(next.title, reader)}`} onPress={() => act(next)} style={{ borderWidth: 2, borderColor: p.paper, minHeight: 46, minWidth: 72, justifyContent: 'center', alignItems: 'center', marginRight: 14, paddingHorizontal: 14 }}>
-          <T as="strong" color={p.paper}>Mend</T>
+        <Pressable
+          role="button"
+          aria-label={`Mend: ${render(next.title, reader)}`}
+          onPress={() => act(next)}
+          style={{
+            borderWidth: 2,
+            borderColor: p.paper,
+            minHeight: 46,
+            minWidth: 72,
+            justifyContent: 'center',
+            alignItems: 'center',
+            marginRight: 14,
+            paddingHorizontal: 14,
+          }}
+        >
+          <T as="strong" color={p.paper}>
+            Mend
+          </T>
         </Pressable>
       ) : null}
     </View>

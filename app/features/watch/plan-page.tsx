@@ -13,7 +13,19 @@ import { deed, newId } from '../../data/send';
 import { SheetView } from '../pack/float-plan-section';
 import { DEADLINE, STATE } from './watch-page';
 
-const HAPPENED: Record<EventKind, string> = { filed: 'Filed', accepted: 'accepted', 'under-way': 'Left', 'check-in': 'All well', amended: 'Plan changed', closed: 'Home', cancelled: 'Did not go', late: 'Late: the crew was reminded', overdue: 'Overdue: contacts were told', alarm: 'Alarm: contacts were given the sheet and the number', 'check-in-missed': 'A check-in was missed' };
+const HAPPENED: Record<EventKind, string> = {
+  filed: 'Filed',
+  accepted: 'accepted',
+  'under-way': 'Left',
+  'check-in': 'All well',
+  amended: 'Plan changed',
+  closed: 'Home',
+  cancelled: 'Did not go',
+  late: 'Late: the crew was reminded',
+  overdue: 'Overdue: contacts were told',
+  alarm: 'Alarm: contacts were given the sheet and the number',
+  'check-in-missed': 'A check-in was missed',
+};
 
 /** One plan: its clock, what happened, and the sheet as it was frozen. */
 export function PlanPage() {
@@ -24,28 +36,82 @@ export function PlanPage() {
   const plans = useWatchedPlans();
   const waiting = useOutbox().some((s) => s.thing === id && !s.refused);
   const plan = plans?.find((pl) => pl.id === id);
-  if (!plan) return <Page title={plans ? 'No such plan' : 'One moment'}><Button onPress={() => router.replace('/watch')}>All plans</Button></Page>;
+  if (!plan)
+    return (
+      <Page title={plans ? 'No such plan' : 'One moment'}>
+        <Button onPress={() => router.replace('/watch')}>All plans</Button>
+      </Page>
+    );
   const reader = { zone: plan.zone, locale: 'en-GB' };
   const open = isOpen(plan.state);
-  const say = (kind: 'under-way' | 'check-in' | 'closed', said: string) => void deed(plan.id, { id: newId(), kind, madeAt: new Date(now).toISOString() }, said);
+  const say = (kind: 'under-way' | 'check-in' | 'closed', said: string) =>
+    void deed(plan.id, { id: newId(), kind, madeAt: new Date(now).toISOString() }, said);
   const name = (contact: string | undefined) => plan.contacts.find((c) => c.id === contact)?.name;
   return (
-    <Page title={plan.title} lead={`${STATE[plan.state]}, version ${plan.version}`} aside={<Button kind="quiet" onPress={() => router.push(`/trips/${plan.trip}`)}>The trip</Button>}>
-      {plan.nextDeadline ? <View><T as="figure">{spanText((plan.nextDeadline.at - now) / MS.second)}</T><T as="label">until {DEADLINE[plan.nextDeadline.kind] ?? plan.nextDeadline.kind}, {clock(plan.nextDeadline.at, reader)}</T></View> : null}
+    <Page
+      title={plan.title}
+      lead={`${STATE[plan.state]}, version ${plan.version}`}
+      aside={
+        <Button kind="quiet" onPress={() => router.push(`/trips/${plan.trip}`)}>
+          The trip
+        </Button>
+      }
+    >
+      {plan.nextDeadline ? (
+        <View>
+          <T as="figure">{spanText((plan.nextDeadline.at - now) / MS.second)}</T>
+          <T as="label">
+            until {DEADLINE[plan.nextDeadline.kind] ?? plan.nextDeadline.kind},{' '}
+            {clock(plan.nextDeadline.at, reader)}
+          </T>
+        </View>
+      ) : null}
       {open ? (
         <Row>
-          {plan.events.some((e) => e.kind === 'under-way') ? null : <Button busy={waiting} onPress={() => say('under-way', 'leaving')}>We have left</Button>}
-          <Button busy={waiting} onPress={() => say('check-in', 'a check-in')}>I’m fine</Button>
-          <Button kind="main" busy={waiting} onPress={() => say('closed', 'that you are home')}>We’re home</Button>
+          {plan.events.some((e) => e.kind === 'under-way') ? null : (
+            <Button busy={waiting} onPress={() => say('under-way', 'leaving')}>
+              We have left
+            </Button>
+          )}
+          <Button busy={waiting} onPress={() => say('check-in', 'a check-in')}>
+            I’m fine
+          </Button>
+          <Button kind="main" busy={waiting} onPress={() => say('closed', 'that you are home')}>
+            We’re home
+          </Button>
         </Row>
       ) : null}
       <View style={{ gap: 2 }}>
-        <T as="section" heading={2}>Contacts</T>
-        {plan.contacts.map((c) => <T key={c.id}>{c.name}: {c.accepted ? 'accepted' : c.opened ? 'opened, not accepted yet' : 'not accepted yet'}</T>)}
+        <T as="section" heading={2}>
+          Contacts
+        </T>
+        {plan.contacts.map((c) => (
+          <T key={c.id}>
+            {c.name}: {c.accepted ? 'accepted' : c.opened ? 'opened, not accepted yet' : 'not accepted yet'}
+          </T>
+        ))}
       </View>
       <View style={{ gap: 2 }}>
-        <T as="section" heading={2}>What happened</T>
-        {plan.events.map((e) => <View key={e.seq} style={{ flexDirection: 'row', gap: 10, borderBottomWidth: 1, borderColor: p.line, paddingVertical: 4 }}><T as="label" style={{ width: 108 }}>{dayOf(e.at, reader)} {clock(e.at, reader)}</T><T style={{ flex: 1 }}>{[name(e.contact), HAPPENED[e.kind], e.note].filter(Boolean).join(' ')}</T></View>)}
+        <T as="section" heading={2}>
+          What happened
+        </T>
+        {plan.events.map((e) => (
+          <View
+            key={e.seq}
+            style={{
+              flexDirection: 'row',
+              gap: 10,
+              borderBottomWidth: 1,
+              borderColor: p.line,
+              paddingVertical: 4,
+            }}
+          >
+            <T as="label" style={{ width: 108 }}>
+              {dayOf(e.at, reader)} {clock(e.at, reader)}
+            </T>
+            <T style={{ flex: 1 }}>{[name(e.contact), HAPPENED[e.kind], e.note].filter(Boolean).join(' ')}</T>
+          </View>
+        ))}
       </View>
       <SheetView sheet={plan.sheet} />
     </Page>

@@ -9,24 +9,52 @@ import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
 import { useCalls, useMessages, useNow, useWatchedPlans, type Calls } from '../../data/hooks';
 
-export const STATE: Record<PlanState, string> = { draft: 'not filed', filed: 'filed, not left yet', 'under-way': 'under way', late: 'late', overdue: 'overdue', alarm: 'overdue, alarm given', closed: 'closed, home', cancelled: 'cancelled', found: 'found' };
-export const DEADLINE: Record<string, string> = { 'check-in': 'check-in', late: 'home', overdue: 'overdue', alarm: 'the sheet goes out' };
+export const STATE: Record<PlanState, string> = {
+  draft: 'not filed',
+  filed: 'filed, not left yet',
+  'under-way': 'under way',
+  late: 'late',
+  overdue: 'overdue',
+  alarm: 'overdue, alarm given',
+  closed: 'closed, home',
+  cancelled: 'cancelled',
+  found: 'found',
+};
+export const DEADLINE: Record<string, string> = {
+  'check-in': 'check-in',
+  late: 'home',
+  overdue: 'overdue',
+  alarm: 'the sheet goes out',
+};
 const urgent = (state: PlanState) => state === 'overdue' || state === 'alarm';
 
 /** Who hears of it when somebody does not come home, with the telephone that is set up and without one. */
-const COUNTED = { true: 'If you don’t come home, the simulated telephone rings your contact.', false: 'If you don’t come home, it says so here: no message leaves this machine.' } as const;
+const COUNTED = {
+  true: 'If you don’t come home, the simulated telephone rings your contact.',
+  false: 'If you don’t come home, it says so here: no message leaves this machine.',
+} as const;
 
 /** Open float plans, soonest first, and what was sent about them. */
 export function WatchPage() {
   const plans = useWatchedPlans();
   const calls = useCalls();
-  const open = plans?.filter((pl) => isOpen(pl.state)) ?? [], ended = plans?.filter((pl) => !isOpen(pl.state)) ?? [];
+  const open = plans?.filter((pl) => isOpen(pl.state)) ?? [],
+    ended = plans?.filter((pl) => !isOpen(pl.state)) ?? [];
   return (
     <Page title="Watch" lead="The server counts, not this phone.">
-      {plans && open.length === 0 ? <Empty title="No open plan" why={`When a float plan is filed it stands here and counts down. ${calls ? COUNTED[String(calls.simulated) as 'true' | 'false'] : ''}`} /> : null}
-      {open.map((plan) => <PlanCard key={plan.id} plan={plan} />)}
+      {plans && open.length === 0 ? (
+        <Empty
+          title="No open plan"
+          why={`When a float plan is filed it stands here and counts down. ${calls ? COUNTED[String(calls.simulated) as 'true' | 'false'] : ''}`}
+        />
+      ) : null}
+      {open.map((plan) => (
+        <PlanCard key={plan.id} plan={plan} />
+      ))}
       {ended.length > 0 ? <T as="caps">Ended</T> : null}
-      {ended.map((plan) => <PlanCard key={plan.id} plan={plan} />)}
+      {ended.map((plan) => (
+        <PlanCard key={plan.id} plan={plan} />
+      ))}
       <Phones />
     </Page>
   );
@@ -37,17 +65,54 @@ function PlanCard({ plan }: { plan: PlanView }) {
   const router = useRouter();
   const now = useNow();
   const reader = { zone: plan.zone, locale: 'en-GB' };
-  const alarm = urgent(plan.state), ink = alarm ? p.onCall : p.ink;
+  const alarm = urgent(plan.state),
+    ink = alarm ? p.onCall : p.ink;
   const next = plan.nextDeadline;
   const open = isOpen(plan.state);
   return (
-    <Pressable role="link" aria-label={`${plan.title}, ${STATE[plan.state]}`} onPress={() => router.push(`/watch/${plan.id}`)} style={{ borderWidth: 1, borderColor: alarm ? p.call : p.line, backgroundColor: alarm ? p.call : p.raised, padding: 12, gap: 2 }}>
+    <Pressable
+      role="link"
+      aria-label={`${plan.title}, ${STATE[plan.state]}`}
+      onPress={() => router.push(`/watch/${plan.id}`)}
+      style={{
+        borderWidth: 1,
+        borderColor: alarm ? p.call : p.line,
+        backgroundColor: alarm ? p.call : p.raised,
+        padding: 12,
+        gap: 2,
+      }}
+    >
       <View style={{ flexDirection: 'row', justifyContent: 'space-between' }}>
-        <T as="section" heading={2} color={ink} style={{ flex: 1 }}>{plan.title}</T>
-        <T as="strong" color={ink} style={{ fontSize: 14 }}>{STATE[plan.state]}</T>
+        <T as="section" heading={2} color={ink} style={{ flex: 1 }}>
+          {plan.title}
+        </T>
+        <T as="strong" color={ink} style={{ fontSize: 14 }}>
+          {STATE[plan.state]}
+        </T>
       </View>
-      {next ? <><T as="figure" color={ink}>{spanText((next.at - now) / MS.second)}</T><T as="label" color={ink}>until {DEADLINE[next.kind] ?? next.kind}, {clock(next.at, reader)}</T></> : <T color={ink}>{open ? `home was ${dayOf(plan.times.home, reader)} ${clock(plan.times.home, reader)}` : `home ${dayOf(plan.times.home, reader)}`}</T>}
-      {open ? plan.contacts.map((c) => <T key={c.id} color={ink}>{c.name}: {c.accepted ? 'accepted' : 'not accepted yet'}</T>) : null}
+      {next ? (
+        <>
+          <T as="figure" color={ink}>
+            {spanText((next.at - now) / MS.second)}
+          </T>
+          <T as="label" color={ink}>
+            until {DEADLINE[next.kind] ?? next.kind}, {clock(next.at, reader)}
+          </T>
+        </>
+      ) : (
+        <T color={ink}>
+          {open
+            ? `home was ${dayOf(plan.times.home, reader)} ${clock(plan.times.home, reader)}`
+            : `home ${dayOf(plan.times.home, reader)}`}
+        </T>
+      )}
+      {open
+        ? plan.contacts.map((c) => (
+            <T key={c.id} color={ink}>
+              {c.name}: {c.accepted ? 'accepted' : 'not accepted yet'}
+            </T>
+          ))
+        : null}
     </Pressable>
   );
 }
@@ -65,12 +130,20 @@ function Unsent() {
   const messages = useMessages();
   return (
     <View style={{ gap: 8, marginTop: 12 }}>
-      <T as="section" heading={2}>Messages that nobody got</T>
-      <T as="small">No telephone and no mail is set up on this machine. The clock runs, but what it has to say stays here: tell your contacts yourself.</T>
+      <T as="section" heading={2}>
+        Messages that nobody got
+      </T>
+      <T as="small">
+        No telephone and no mail is set up on this machine. The clock runs, but what it has to say stays here:
+        tell your contacts yourself.
+      </T>
       {messages.length === 0 ? <T as="soft">Nothing to say yet.</T> : null}
       {messages.map((m) => (
         <View key={m.id} style={{ borderLeftWidth: 2, borderColor: p.ink, paddingLeft: 10, gap: 2 }}>
-          <T as="label">for {m.to} · {dayOf(m.made, { zone: 'UTC', locale: 'en-GB' })} {clock(m.made, { zone: 'UTC', locale: 'en-GB' })} UTC</T>
+          <T as="label">
+            for {m.to} · {dayOf(m.made, { zone: 'UTC', locale: 'en-GB' })}{' '}
+            {clock(m.made, { zone: 'UTC', locale: 'en-GB' })} UTC
+          </T>
           <T>{m.text.replace('[link]', '').trim()}</T>
         </View>
       ))}
@@ -83,17 +156,33 @@ function Simulated({ calls }: Pick<Calls, 'calls'>) {
   const p = usePalette();
   return (
     <View style={{ gap: 8, marginTop: 12 }}>
-      <T as="section" heading={2}>Messages sent</T>
-      <T as="small">This Escale has a simulated telephone: nothing leaves the machine. Below is what would lie on each phone.</T>
+      <T as="section" heading={2}>
+        Messages sent
+      </T>
+      <T as="small">
+        This Escale has a simulated telephone: nothing leaves the machine. Below is what would lie on each
+        phone.
+      </T>
       {calls.length === 0 ? <T as="soft">Nothing was sent yet.</T> : null}
       {calls.map((call) => {
         const link = /https?:\/\/[^\s]+\/c\/[\w-]+/.exec(call.text)?.[0];
         const words = link ? call.text.replace(link, '').trim() : call.text;
         return (
           <View key={call.key} style={{ borderLeftWidth: 2, borderColor: p.ink, paddingLeft: 10, gap: 2 }}>
-            <T as="label">to {call.to} · {dayOf(call.at, { zone: 'UTC', locale: 'en-GB' })} {clock(call.at, { zone: 'UTC', locale: 'en-GB' })} UTC</T>
+            <T as="label">
+              to {call.to} · {dayOf(call.at, { zone: 'UTC', locale: 'en-GB' })}{' '}
+              {clock(call.at, { zone: 'UTC', locale: 'en-GB' })} UTC
+            </T>
             <T>{words}</T>
-            {link ? <T role="link" {...{ href: new URL(link).pathname, hrefAttrs: { target: '_blank' } }} style={{ textDecorationLine: 'underline', paddingVertical: 12 }}>Open the contact’s page</T> : null}
+            {link ? (
+              <T
+                role="link"
+                {...{ href: new URL(link).pathname, hrefAttrs: { target: '_blank' } }}
+                style={{ textDecorationLine: 'underline', paddingVertical: 12 }}
+              >
+                Open the contact’s page
+              </T>
+            ) : null}
           </View>
         );
       })}

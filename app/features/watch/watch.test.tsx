@@ -12,10 +12,34 @@ import { PlanPage } from './plan-page';
 import { WatchPage } from './watch-page';
 
 const H = 3_600_000;
-const sheet = { title: 'Tern Holm, at dawn', filedAt: new Date(NOW).toISOString(), zone: 'Atlantic/Azores', lines: [{ head: 'People', rows: [{ label: 'Rowan Pike', text: '82 kg' }] }], expect: ['Nothing yet.'], ifLate: ['First ring 555 0141.', 'Ring 555 0100.'], read: 'This is the float plan of Rowan Pike.' };
+const sheet = {
+  title: 'Tern Holm, at dawn',
+  filedAt: new Date(NOW).toISOString(),
+  zone: 'Atlantic/Azores',
+  lines: [{ head: 'People', rows: [{ label: 'Rowan Pike', text: '82 kg' }] }],
+  expect: ['Nothing yet.'],
+  ifLate: ['First ring 555 0141.', 'Ring 555 0100.'],
+  read: 'This is the float plan of Rowan Pike.',
+};
 const plan = (state: PlanState, more: Partial<PlanView> = {}): PlanView => ({
-  id: '01890000-0000-7000-8000-0000000000aa', trip: TRIP, version: 1, title: 'Tern Holm, at dawn', state, zone: 'Atlantic/Azores', times: { leave: NOW - H, turnBack: NOW + H, home: NOW + 2 * H, overdue: NOW + 3 * H, checkIns: [NOW + H / 2] },
-  contacts: [{ id: 'c', name: 'Ada Tolley', accepted: false }], sheet, events: [{ seq: 1, plan: 'p', kind: 'filed', at: NOW - 2 * H }], nextDeadline: { kind: 'check-in', at: NOW + H / 2 }, ...more,
+  id: '01890000-0000-7000-8000-0000000000aa',
+  trip: TRIP,
+  version: 1,
+  title: 'Tern Holm, at dawn',
+  state,
+  zone: 'Atlantic/Azores',
+  times: {
+    leave: NOW - H,
+    turnBack: NOW + H,
+    home: NOW + 2 * H,
+    overdue: NOW + 3 * H,
+    checkIns: [NOW + H / 2],
+  },
+  contacts: [{ id: 'c', name: 'Ada Tolley', accepted: false }],
+  sheet,
+  events: [{ seq: 1, plan: 'p', kind: 'filed', at: NOW - 2 * H }],
+  nextDeadline: { kind: 'check-in', at: NOW + H / 2 },
+  ...more,
 });
 
 let server: ReturnType<typeof fakeServer>;
@@ -25,11 +49,19 @@ beforeEach(async () => {
   at({ id: TRIP });
 });
 const user = userEvent.setup({ delay: null });
-const deeds = () => server.sent.filter((s) => s.path.endsWith('/deeds')).map((s) => (s.body as { kind: string }).kind);
+const deeds = () =>
+  server.sent.filter((s) => s.path.endsWith('/deeds')).map((s) => (s.body as { kind: string }).kind);
 
 describe('watch', () => {
   test('an open plan counts down; one that is overdue is the loud one', async () => {
-    server.plans = [plan('under-way'), plan('overdue', { id: '01890000-0000-7000-8000-0000000000ab', title: 'Lamp Rock', nextDeadline: { kind: 'alarm', at: NOW + 20 * 60_000 } })];
+    server.plans = [
+      plan('under-way'),
+      plan('overdue', {
+        id: '01890000-0000-7000-8000-0000000000ab',
+        title: 'Lamp Rock',
+        nextDeadline: { kind: 'alarm', at: NOW + 20 * 60_000 },
+      }),
+    ];
     show(<WatchPage />);
     const calm = await screen.findByRole('link', { name: 'Tern Holm, at dawn, under way' });
     expect(await within(calm).findByText('30 min')).toBeTruthy();
@@ -44,7 +76,14 @@ describe('watch', () => {
   });
   test('one plan: what happened, its sheet, and what can be said', async () => {
     at({ id: plan('filed').id });
-    server.plans = [plan('filed', { events: [{ seq: 1, plan: 'p', kind: 'filed', at: NOW - H }, { seq: 2, plan: 'p', kind: 'accepted', at: NOW, contact: 'c' }] })];
+    server.plans = [
+      plan('filed', {
+        events: [
+          { seq: 1, plan: 'p', kind: 'filed', at: NOW - H },
+          { seq: 2, plan: 'p', kind: 'accepted', at: NOW, contact: 'c' },
+        ],
+      }),
+    ];
     show(<PlanPage />);
     expect(await screen.findByText('Ada Tolley accepted')).toBeTruthy();
     expect(screen.getByText('This is the float plan of Rowan Pike.')).toBeTruthy();
@@ -66,7 +105,14 @@ describe('watch', () => {
 
 describe('under way with a plan', () => {
   test('counts to the turn that was filed and names the later limit with what to do first', async () => {
-    server.plans = [plan('under-way', { events: [{ seq: 1, plan: 'p', kind: 'filed', at: NOW - H }, { seq: 2, plan: 'p', kind: 'under-way', at: NOW - H }] })];
+    server.plans = [
+      plan('under-way', {
+        events: [
+          { seq: 1, plan: 'p', kind: 'filed', at: NOW - H },
+          { seq: 2, plan: 'p', kind: 'under-way', at: NOW - H },
+        ],
+      }),
+    ];
     show(<UnderWay />, { trip: TRIP });
     expect(await screen.findByText('1:00')).toBeTruthy();
     expect(screen.getByText(/to be home at .* as you filed/)).toBeTruthy();
@@ -89,7 +135,11 @@ describe('home', () => {
   test('without a plan the trip can still be over', async () => {
     show(<CloseSection />, { trip: TRIP });
     await user.click(await screen.findByRole('button', { name: 'This trip is over' }));
-    await waitFor(() => expect((server.things.find((h) => h.id === TRIP)?.doc as unknown as { status: string }).status).toBe('done'));
+    await waitFor(() =>
+      expect((server.things.find((h) => h.id === TRIP)?.doc as unknown as { status: string }).status).toBe(
+        'done',
+      ),
+    );
   });
   test('the debrief: what was forgotten, one a line, blank lines left out', async () => {
     show(<DebriefSection />, { trip: TRIP });
@@ -97,14 +147,22 @@ describe('home', () => {
     const field = await screen.findByLabelText('Forgotten, one a line');
     await user.type(field, 'Thermos{enter}{enter} Towel ');
     await user.tab();
-    await waitFor(() => expect(server.things.find((h) => h.type === 'debrief' && (h.doc as { trip?: string }).trip === TRIP)?.doc).toMatchObject({ forgotten: ['Thermos', 'Towel'] }));
+    await waitFor(() =>
+      expect(
+        server.things.find((h) => h.type === 'debrief' && (h.doc as { trip?: string }).trip === TRIP)?.doc,
+      ).toMatchObject({ forgotten: ['Thermos', 'Towel'] }),
+    );
   });
 });
 
 describe('trips', () => {
   test('planned and done, each with its day, water, boat and crew', async () => {
     show(<TripsPage />);
-    expect(await screen.findByRole('link', { name: /^Tern Holm, at dawn\. Tue 12 May, 06:20 · Sallow Water · Sprat · alone/ })).toBeTruthy();
+    expect(
+      await screen.findByRole('link', {
+        name: /^Tern Holm, at dawn\. Tue 12 May, 06:20 · Sallow Water · Sprat · alone/,
+      }),
+    ).toBeTruthy();
     await user.click(screen.getByRole('link', { name: /^Heron Reach/ }));
     expect(visited.at(-1)).toMatch(/\/home$/);
   });
@@ -114,11 +172,19 @@ describe('trips', () => {
     await waitFor(() => expect(button.getAttribute('aria-disabled')).not.toBe('true'));
     await user.click(button);
     const made = await waitFor(() => {
-      const found = server.things.filter((h) => h.type === 'trip').at(-1)!.doc as unknown as Record<string, unknown>;
+      const found = server.things.filter((h) => h.type === 'trip').at(-1)!.doc as unknown as Record<
+        string,
+        unknown
+      >;
       expect(found.title).toBe('A new trip');
       return found;
     });
-    expect(made).toMatchObject({ launch: '01890000-0000-7000-8000-000000000048', crew: [], halts: [], leave: { date: '2026-05-12', time: '08:00' } });
+    expect(made).toMatchObject({
+      launch: '01890000-0000-7000-8000-000000000048',
+      crew: [],
+      halts: [],
+      leave: { date: '2026-05-12', time: '08:00' },
+    });
     expect(visited.at(-1)).toBe(`/trips/${String(made.id)}/plan/boat`);
   });
 });

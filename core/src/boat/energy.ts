@@ -27,7 +27,8 @@ export function speedLoaded(speed: number, usual: number, today: number, length:
 }
 
 /** Speed of a planing boat by Crouch: v = C / √(lb per hp), mph; C 150 to 180 for runabouts. Source `crouch`. @returns m/s */
-export const crouch = (mass: number, watts: number, c = 165) => (c / Math.sqrt(mass / POUND / (watts / HORSEPOWER))) * MILES_AN_HOUR;
+export const crouch = (mass: number, watts: number, c = 165) =>
+  (c / Math.sqrt(mass / POUND / (watts / HORSEPOWER))) * MILES_AN_HOUR;
 
 /**
  * Fuel a motor burns at full throttle: 0.5 lb a horsepower and hour for a four-stroke at 6.1 lb a gallon, 0.082 gal/h a
@@ -55,29 +56,63 @@ export function waysHome(boat: Pick<Boat, 'propulsion' | 'mass' | 'length'>, loa
     const at = (field: string) => `/propulsion/${i}/${field}`;
     const cruise = p.cruise ?? p.slow;
     const speed = cruise === undefined ? undefined : speedLoaded(cruise, usual, loaded, boat.length ?? 4);
-    const base = { kind: p.kind, ...(speed === undefined ? {} : { speed }), lacks: cruise === undefined ? [at('cruise')] : [] };
+    const base = {
+      kind: p.kind,
+      ...(speed === undefined ? {} : { speed }),
+      lacks: cruise === undefined ? [at('cruise')] : [],
+    };
     const store = STORES[p.kind];
     if (store) {
-      const rate = p[store.rate] ?? (store.rate === 'burn' && p.power !== undefined ? fullBurn(p.power) * CRUISE_SHARE : undefined);
-      const held = p[store.held], usable = held === undefined ? undefined : held * store.usable;
+      const rate =
+        p[store.rate] ??
+        (store.rate === 'burn' && p.power !== undefined ? fullBurn(p.power) * CRUISE_SHARE : undefined);
+      const held = p[store.held],
+        usable = held === undefined ? undefined : held * store.usable;
       const range = usable !== undefined && rate && speed !== undefined ? (usable / rate) * speed : undefined;
-      const lacks = [...base.lacks, ...(held === undefined ? [at(store.held)] : []), ...(rate === undefined ? [at(store.rate)] : [])];
-      return { ...base, lacks, ...(range === undefined ? {} : { range: [range, range] }), ...furthest(p.log?.map((l) => ({ speed: l.speed, rate: l[store.rate] })), usable, range) };
+      const lacks = [
+        ...base.lacks,
+        ...(held === undefined ? [at(store.held)] : []),
+        ...(rate === undefined ? [at(store.rate)] : []),
+      ];
+      return {
+        ...base,
+        lacks,
+        ...(range === undefined ? {} : { range: [range, range] }),
+        ...furthest(
+          p.log?.map((l) => ({ speed: l.speed, rate: l[store.rate] })),
+          usable,
+          range,
+        ),
+      };
     }
     if (p.kind === 'sail' || speed === undefined) return base;
     return { ...base, range: [ENDURANCE.low * speed, ENDURANCE.high * speed] };
   });
 }
 
-interface Store { held: 'tank' | 'battery'; rate: 'burn' | 'draw'; usable: number }
+interface Store {
+  held: 'tank' | 'battery';
+  rate: 'burn' | 'draw';
+  usable: number;
+}
 const FUEL: Store = { held: 'tank', rate: 'burn', usable: 1 - RESERVE };
 /** What a drive lives on: held in her, used at a rate, down to what is kept back. */
-const STORES: Partial<Record<WayHome['kind'], Store>> = { outboard: FUEL, inboard: FUEL, electric: { held: 'battery', rate: 'draw', usable: BATTERY_USABLE } };
+const STORES: Partial<Record<WayHome['kind'], Store>> = {
+  outboard: FUEL,
+  inboard: FUEL,
+  electric: { held: 'battery', rate: 'draw', usable: BATTERY_USABLE },
+};
 
 /** Of a log of speeds and rates the one that carries furthest on what may be used, if it beats the usual speed. */
-function furthest(log: { speed: number; rate: number | undefined }[] | undefined, usable: number | undefined, usual = 0): Pick<WayHome, 'furthest'> {
+function furthest(
+  log: { speed: number; rate: number | undefined }[] | undefined,
+  usable: number | undefined,
+  usual = 0,
+): Pick<WayHome, 'furthest'> {
   if (!log || usable === undefined) return {};
-  const [best] = log.flatMap(({ speed, rate }) => (rate ? [{ speed, range: (usable / rate) * speed }] : [])).sort((a, b) => b.range - a.range);
+  const [best] = log
+    .flatMap(({ speed, rate }) => (rate ? [{ speed, range: (usable / rate) * speed }] : []))
+    .sort((a, b) => b.range - a.range);
   return best && best.range > usual ? { furthest: best } : {};
 }
 

@@ -51,7 +51,11 @@ export interface Hole {
 }
 
 /** Where each opening stands in the hull and how wide it is; what nobody entered is taken from its kind, and said. */
-export function holesOf(boat: Pick<Boat, 'openings' | 'basis'>, hull: Hull, data: FloodData = FLOODING): Hole[] {
+export function holesOf(
+  boat: Pick<Boat, 'openings' | 'basis'>,
+  hull: Hull,
+  data: FloodData = FLOODING,
+): Hole[] {
   const along = { bow: 0.8, middle: 0.5, stern: 0.06 } as const;
   // Two hulls: the hole is in one of them.
   const across = hull.form.hulls ? (hull.beam * (1 - hull.form.hulls.share)) / 2 : 0;
@@ -125,7 +129,10 @@ export interface Leaking {
  * how she lies with the water inside her, balanced at fourteen amounts and read between; the sum is by Runge and Kutta.
  * She is swamped when her edge goes under or all of her can't bear it. About 30 ms: asked for when its section is open.
  */
-export function leak({ hull, hole, space, weight, density, relief, sea }: Leaking, data: FloodData = FLOODING): Leak {
+export function leak(
+  { hull, hole, space, weight, density, relief, sea }: Leaking,
+  data: FloodData = FLOODING,
+): Leak {
   // Her own stuff and floating parts may be more than the hull holds: then nothing is left to fill.
   const room = Math.max(0, whole(space).volume);
   const bodies = [{ strips: hull.strips, share: 1 }];

@@ -6,7 +6,11 @@ export type { HullForm, HullForms };
 export const HULLS = hulls as unknown as HullForms;
 
 /** One strip of the hull across: closed outlines in y (to port) and z (up from the lowest point), flat lists of pairs. */
-export interface Strip { x: number; width: number; rings: Float64Array[] }
+export interface Strip {
+  x: number;
+  width: number;
+  rings: Float64Array[];
+}
 
 /** A hull in metres: x forward from the stern, y to port, z up. */
 export interface Hull {
@@ -44,13 +48,23 @@ export function planCoefficient(form: Pick<HullForm, 'plan'>, n = 400): number {
   return sum / n;
 }
 
-const endRise = (u: number, { bow, stern }: { bow: number; stern: number }) => (u > 0.5 ? bow * ((u - 0.5) / 0.5) ** 2 : stern * ((0.5 - u) / 0.5) ** 2);
-export const sheerAt = (form: Pick<HullForm, 'sheer'>, depth: number, u: number) => depth * (1 + endRise(u, form.sheer));
-export const keelAt = (form: Pick<HullForm, 'rocker'>, depth: number, u: number) => depth * endRise(u, form.rocker);
+const endRise = (u: number, { bow, stern }: { bow: number; stern: number }) =>
+  u > 0.5 ? bow * ((u - 0.5) / 0.5) ** 2 : stern * ((0.5 - u) / 0.5) ** 2;
+export const sheerAt = (form: Pick<HullForm, 'sheer'>, depth: number, u: number) =>
+  depth * (1 + endRise(u, form.sheer));
+export const keelAt = (form: Pick<HullForm, 'rocker'>, depth: number, u: number) =>
+  depth * endRise(u, form.rocker);
 
 /** Outline of one section from starboard sheer by the keel to port sheer, shifted across by `middle`. */
-function ringAt({ section }: HullForm, half: number, keel: number, sheer: number, middle: number): Float64Array {
-  const high = sheer - keel, bilge = half * (1 - section.flare);
+function ringAt(
+  { section }: HullForm,
+  half: number,
+  keel: number,
+  sheer: number,
+  middle: number,
+): Float64Array {
+  const high = sheer - keel,
+    bilge = half * (1 - section.flare);
   const ring = new Float64Array(2 * (2 * ROUND + 3));
   const last = ring.length - 2;
   const put = (i: number, y: number, z: number) => {
@@ -58,26 +72,44 @@ function ringAt({ section }: HullForm, half: number, keel: number, sheer: number
     [ring[last - 2 * i], ring[last - 2 * i + 1]] = [middle + y, z];
   };
   put(0, half, sheer);
-  for (let j = ROUND; j >= 1; j -= 1) put(ROUND + 1 - j, bilge * (j / ROUND) ** section.power, keel + high * section.bilge * (j / ROUND));
+  for (let j = ROUND; j >= 1; j -= 1)
+    put(ROUND + 1 - j, bilge * (j / ROUND) ** section.power, keel + high * section.bilge * (j / ROUND));
   put(ROUND + 1, 0, keel);
   return ring;
 }
 
-export interface Measures { length: number; beam: number; depth: number }
+export interface Measures {
+  length: number;
+  beam: number;
+  depth: number;
+}
 
 /** A hull from its measures (metres) and form. */
 export function hullFrom({ length, beam, depth }: Measures, form: HullForm, guessed: string[] = []): Hull {
   const share = form.hulls?.share ?? 1;
   const middles = form.hulls ? [(beam * (1 - share)) / 2, (-beam * (1 - share)) / 2] : [0];
   const width = length / STRIPS;
-  const strips: Strip[] = [], edge: Hull['edge'] = [];
+  const strips: Strip[] = [],
+    edge: Hull['edge'] = [];
   for (let i = 0; i < STRIPS; i += 1) {
     const u = (i + 0.5) / STRIPS;
-    const half = (breadthAt(form, u) * beam * share) / 2, sheer = sheerAt(form, depth, u), keel = keelAt(form, depth, u);
-    strips.push({ x: u * length, width, rings: middles.map((middle) => ringAt(form, half, keel, sheer, middle)) });
-    for (const side of [1, -1]) edge.push({ x: u * length, y: side * ((form.hulls ? (beam * (1 - share)) / 2 : 0) + half), z: sheer * form.rim });
+    const half = (breadthAt(form, u) * beam * share) / 2,
+      sheer = sheerAt(form, depth, u),
+      keel = keelAt(form, depth, u);
+    strips.push({
+      x: u * length,
+      width,
+      rings: middles.map((middle) => ringAt(form, half, keel, sheer, middle)),
+    });
+    for (const side of [1, -1])
+      edge.push({
+        x: u * length,
+        y: side * ((form.hulls ? (beam * (1 - share)) / 2 : 0) + half),
+        z: sheer * form.rim,
+      });
   }
-  const stern = sheerAt(form, depth, 0) * form.rim, bow = sheerAt(form, depth, 1) * form.rim;
+  const stern = sheerAt(form, depth, 0) * form.rim,
+    bow = sheerAt(form, depth, 1) * form.rim;
   edge.push({ x: 0, y: 0, z: stern }, { x: length, y: 0, z: bow });
   return { length, beam, depth, strips, edge, form, guessed };
 }
@@ -86,7 +118,10 @@ export function hullFrom({ length, beam, depth }: Measures, form: HullForm, gues
 const drawn = new WeakMap<object, Hull>();
 
 /** The hull of a boat, or undefined while length or beam are missing; a missing depth is guessed and said. */
-export function hullOf(boat: Pick<Boat, 'kind' | 'length' | 'beam' | 'depth' | 'basis'>, forms: HullForms = HULLS): Hull | undefined {
+export function hullOf(
+  boat: Pick<Boat, 'kind' | 'length' | 'beam' | 'depth' | 'basis'>,
+  forms: HullForms = HULLS,
+): Hull | undefined {
   const { kind, length, beam, basis } = boat;
   if (length === undefined || beam === undefined) return undefined;
   const known = drawn.get(boat);
@@ -94,7 +129,9 @@ export function hullOf(boat: Pick<Boat, 'kind' | 'length' | 'beam' | 'depth' | '
   const form = forms[kind];
   const guessed = ['/length', '/beam', '/depth'].filter((pointer) => basis?.[pointer] === 'guessed');
   if (boat.depth === undefined) guessed.push('/depth');
-  const hull = hullFrom({ length, beam, depth: boat.depth ?? beam * form.guess.depth }, form, [...new Set(guessed)]);
+  const hull = hullFrom({ length, beam, depth: boat.depth ?? beam * form.guess.depth }, form, [
+    ...new Set(guessed),
+  ]);
   drawn.set(boat, hull);
   return hull;
 }

@@ -8,7 +8,8 @@ import { BOAT } from './limits';
 export const PLANNED_SHARE = BOAT.limit('planned-share');
 
 /** Kilograms of one entry of the load: a liquid weighs what its volume does. */
-export const massOf = ({ mass, liquid, volume }: Pick<LoadItem, 'mass' | 'liquid' | 'volume'>): number => (liquid !== undefined && volume !== undefined ? volume * LIQUIDS[liquid].density : (mass ?? 0));
+export const massOf = ({ mass, liquid, volume }: Pick<LoadItem, 'mass' | 'liquid' | 'volume'>): number =>
+  liquid !== undefined && volume !== undefined ? volume * LIQUIDS[liquid].density : (mass ?? 0);
 
 export interface LoadSum {
   /** kg */
@@ -34,13 +35,21 @@ export function loadOf(boat: Boat, people: Person[], trip: Pick<Trip, 'load'>): 
   const peopleMass = weighed.reduce((sum, p) => sum + (p.mass ?? 0), 0);
   const gear = trip.load.reduce((sum, item) => sum + massOf(item), 0);
   const plate = plateOf(boat);
-  const limit = plate?.totalMass !== undefined ? { mass: plate.totalMass, from: 'plate' as const, guessed: guessed(boat, '/plate/totalMass') }
-    : boat.advisedLoad !== undefined ? { mass: boat.advisedLoad, from: 'advised' as const, guessed: guessed(boat, '/advisedLoad') } : undefined;
+  const limit =
+    plate?.totalMass !== undefined
+      ? { mass: plate.totalMass, from: 'plate' as const, guessed: guessed(boat, '/plate/totalMass') }
+      : boat.advisedLoad !== undefined
+        ? { mass: boat.advisedLoad, from: 'advised' as const, guessed: guessed(boat, '/advisedLoad') }
+        : undefined;
   return {
-    people: peopleMass, gear, total: peopleMass + gear,
+    people: peopleMass,
+    gear,
+    total: peopleMass + gear,
     unknown: people.filter((p) => p.mass === undefined).map((p) => p.name),
     guessed: people.some((p) => guessed(p, '/mass')) || (limit?.guessed ?? false),
-    limit, ...personsMassOf(plate), persons: people.length,
+    limit,
+    ...personsMassOf(plate),
+    persons: people.length,
     personsLimit: plate?.persons === undefined ? undefined : { count: plate.persons, from: 'plate' },
   };
 }
@@ -54,12 +63,35 @@ function personsMassOf(plate: ReturnType<typeof plateOf>): Pick<LoadSum, 'person
 const MOTORS: ReadonlySet<string> = new Set(['outboard', 'electric', 'inboard']);
 export const isMotor = (kind: Boat['propulsion'][number]['kind']) => MOTORS.has(kind);
 /** How she moves, for rules that turn on it. An empty list means nobody said. */
-export function drives(boat: Boat): { motor?: boolean; combustion?: boolean; inboard?: boolean; sail?: boolean; manual?: boolean; human?: boolean; /** W, the most of any motor. */ power?: number } {
+export function drives(boat: Boat): {
+  motor?: boolean;
+  combustion?: boolean;
+  inboard?: boolean;
+  sail?: boolean;
+  manual?: boolean;
+  human?: boolean;
+  /** W, the most of any motor. */ power?: number;
+} {
   if (boat.propulsion.length === 0) return {};
   const motor = boat.propulsion.some((p) => MOTORS.has(p.kind));
   const sail = boat.propulsion.some((p) => p.kind === 'sail');
   const motors = boat.propulsion.filter((p) => MOTORS.has(p.kind));
-  const power = motors.length === 0 ? 0 : motors.some((p) => p.power === undefined) ? undefined : Math.max(...motors.map((p) => p.power ?? 0));
-  return { motor, sail, ...(power === undefined ? {} : { power }), inboard: boat.propulsion.some((p) => p.kind === 'inboard'), combustion: boat.propulsion.some((p) => p.kind === 'outboard' || p.kind === 'inboard'), manual: !motor && !sail, human: boat.propulsion[0].kind === 'paddle' || boat.propulsion[0].kind === 'oars' || boat.propulsion[0].kind === 'pedals' };
+  const power =
+    motors.length === 0
+      ? 0
+      : motors.some((p) => p.power === undefined)
+        ? undefined
+        : Math.max(...motors.map((p) => p.power ?? 0));
+  return {
+    motor,
+    sail,
+    ...(power === undefined ? {} : { power }),
+    inboard: boat.propulsion.some((p) => p.kind === 'inboard'),
+    combustion: boat.propulsion.some((p) => p.kind === 'outboard' || p.kind === 'inboard'),
+    manual: !motor && !sail,
+    human:
+      boat.propulsion[0].kind === 'paddle' ||
+      boat.propulsion[0].kind === 'oars' ||
+      boat.propulsion[0].kind === 'pedals',
+  };
 }
-

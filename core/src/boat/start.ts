@@ -12,5 +12,11 @@ function leaves(value: unknown, pointer = ''): string[] {
 
 /** A boat from a starting point: every value in it is a guess until it is stated or measured. */
 export function startBoat({ kind, boat }: StartingPoint, id: string, name: string): Boat {
-  return { id, name, kind, ...structuredClone(boat), basis: Object.fromEntries(leaves(boat).map((pointer) => [pointer, 'guessed' as const])) };
+  return {
+    id,
+    name,
+    kind,
+    ...structuredClone(boat),
+    basis: Object.fromEntries(leaves(boat).map((pointer) => [pointer, 'guessed' as const])),
+  };
 }

@@ -20,49 +20,79 @@ const ZONES: [zone: string, change: string][] = [
 ];
 
 for (const [zone, change] of ZONES) {
-  check('run here', TEMPORAL, `every quarter of an hour of three days around the change of ${change} in ${zone}`, () => {
-    for (let day = -1; day <= 1; day += 1)
-      for (let quarter = 0; quarter < 96; quarter += 1) {
-        const date = plusDays(change, day);
-        const time = `${String(Math.floor(quarter / 4)).padStart(2, '0')}:${String((quarter % 4) * 15).padStart(2, '0')}`;
-        const wall = Temporal.PlainDateTime.from(`${date}T${time}`);
-        const [early, late] = (['earlier', 'later'] as const).map((d) => wall.toZonedDateTime(zone, { disambiguation: d }));
-        const ours = wallToInstant(date, time, zone);
-        const missing = !early.toPlainDateTime().equals(wall) && !late.toPlainDateTime().equals(wall);
-        if (missing) expect(ours).toEqual({ gap: true });
-        else expect(ours).toEqual({ at: early.epochMilliseconds, twice: !early.equals(late) });
+  check(
+    'run here',
+    TEMPORAL,
+    `every quarter of an hour of three days around the change of ${change} in ${zone}`,
+    () => {
+      for (let day = -1; day <= 1; day += 1)
+        for (let quarter = 0; quarter < 96; quarter += 1) {
+          const date = plusDays(change, day);
+          const time = `${String(Math.floor(quarter / 4)).padStart(2, '0')}:${String((quarter % 4) * 15).padStart(2, '0')}`;
+          const wall = Temporal.PlainDateTime.from(`${date}T${time}`);
+          const [early, late] = (['earlier', 'later'] as const).map((d) =>
+            wall.toZonedDateTime(zone, { disambiguation: d }),
+          );
+          const ours = wallToInstant(date, time, zone);
+          const missing = !early.toPlainDateTime().equals(wall) && !late.toPlainDateTime().equals(wall);
+          if (missing) expect(ours).toEqual({ gap: true });
+          else expect(ours).toEqual({ at: early.epochMilliseconds, twice: !early.equals(late) });
+        }
+    },
+  );
+  check(
+    'run here',
+    TEMPORAL,
+    `the date and the hand of the clock, hour by hour around ${change} in ${zone}`,
+    () => {
+      const from = Date.parse(`${change}T00:00:00Z`) - 36 * HOUR;
+      for (let at = from; at < from + 96 * HOUR; at += HOUR / 2) {
+        const there = Temporal.Instant.fromEpochMilliseconds(at).toZonedDateTimeISO(zone);
+        expect(`${civilDate(at, zone)} ${wallTime(at, zone)}`).toBe(
+          there.toString().slice(0, 16).replace('T', ' '),
+        );
       }
-  });
-  check('run here', TEMPORAL, `the date and the hand of the clock, hour by hour around ${change} in ${zone}`, () => {
-    const from = Date.parse(`${change}T00:00:00Z`) - 36 * HOUR;
-    for (let at = from; at < from + 96 * HOUR; at += HOUR / 2) {
-      const there = Temporal.Instant.fromEpochMilliseconds(at).toZonedDateTimeISO(zone);
-      expect(`${civilDate(at, zone)} ${wallTime(at, zone)}`).toBe(there.toString().slice(0, 16).replace('T', ' '));
-    }
-  });
+    },
+  );
 }
 
-check('run here', TEMPORAL, 'age on the eve, the day and the morrow of a birthday, born on any day of four years', () => {
-  for (let i = 0; i < 1461; i += 1) {
-    const born = plusDays('2012-01-01', i);
-    if (born.endsWith('02-29')) continue;
-    const birthday = `2026${born.slice(4)}`;
-    for (const day of [-1, 0, 1]) {
-      const on = plusDays(birthday, day);
-      const { years } = Temporal.PlainDate.from(born).until(on, { largestUnit: 'years' });
-      expect(ageRange(born, on)).toEqual([years, years]);
+check(
+  'run here',
+  TEMPORAL,
+  'age on the eve, the day and the morrow of a birthday, born on any day of four years',
+  () => {
+    for (let i = 0; i < 1461; i += 1) {
+      const born = plusDays('2012-01-01', i);
+      if (born.endsWith('02-29')) continue;
+      const birthday = `2026${born.slice(4)}`;
+      for (const day of [-1, 0, 1]) {
+        const on = plusDays(birthday, day);
+        const { years } = Temporal.PlainDate.from(born).until(on, { largestUnit: 'years' });
+        expect(ageRange(born, on)).toEqual([years, years]);
+      }
     }
-  }
-});
+  },
+);
 check('run here', TEMPORAL, 'days between, over leap days and centuries', () => {
-  for (const [from, to] of [['1999-12-31', '2000-03-01'], ['2100-02-28', '2100-03-01'], ['2026-05-12', '2027-05-12'], ['2028-02-28', '2028-03-01'], ['2027-05-12', '2026-05-12']]) {
+  for (const [from, to] of [
+    ['1999-12-31', '2000-03-01'],
+    ['2100-02-28', '2100-03-01'],
+    ['2026-05-12', '2027-05-12'],
+    ['2028-02-28', '2028-03-01'],
+    ['2027-05-12', '2026-05-12'],
+  ]) {
     expect(daysBetween(from, to)).toBe(Temporal.PlainDate.from(from).until(to, { largestUnit: 'days' }).days);
   }
 });
-check('run here', TEMPORAL, 'a service every so many months falls on the day, or on the last of a shorter month', () => {
-  for (let i = 0; i < 1461; i += 1)
-    for (const months of [1, 6, 12, 24, 36]) {
-      const from = plusDays('2024-01-01', i);
-      expect(plusMonths(from, months)).toBe(Temporal.PlainDate.from(from).add({ months }).toString());
-    }
-});
+check(
+  'run here',
+  TEMPORAL,
+  'a service every so many months falls on the day, or on the last of a shorter month',
+  () => {
+    for (let i = 0; i < 1461; i += 1)
+      for (const months of [1, 6, 12, 24, 36]) {
+        const from = plusDays('2024-01-01', i);
+        expect(plusMonths(from, months)).toBe(Temporal.PlainDate.from(from).add({ months }).toString());
+      }
+  },
+);

@@ -1,6 +1,9 @@
 import geographiclib from 'geographiclib-geodesic';
 
-export interface LatLon { lat: number; lon: number }
+export interface LatLon {
+  lat: number;
+  lon: number;
+}
 
 const { Geodesic } = geographiclib;
 const wgs84 = Geodesic.WGS84;

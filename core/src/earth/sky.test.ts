@@ -6,7 +6,17 @@ import { dayLight, moonAltitude, moonLit, moonUp, skyAt, solarNoon, sunAltitude 
 const DAY = 86_400_000;
 const SUNCALC = { title: 'suncalc 2.0.2' };
 /** High latitudes, both ends, and places on either side of the date line. */
-const PLACES = [[64.1, -21.9], [66.6, 25.7], [70, 20], [78.2, 15.6], [-54.8, -68.3], [-67.6, 62.9], [-77.8, 166.7], [52.9, 172.9], [-43.9, -176.5]] as const;
+const PLACES = [
+  [64.1, -21.9],
+  [66.6, 25.7],
+  [70, 20],
+  [78.2, 15.6],
+  [-54.8, -68.3],
+  [-67.6, 62.9],
+  [-77.8, 166.7],
+  [52.9, 172.9],
+  [-43.9, -176.5],
+] as const;
 /** The 21st of each month from December on: both solstices, both equinoxes. */
 const MONTHS = Array.from({ length: 12 }, (_, m) => Date.UTC(2026, m, 21, 12));
 
@@ -31,21 +41,32 @@ describe('the sun where it grazes', () => {
           // One finds a crossing the other does not, or minutes away: only where the sun hardly crosses at all.
           if (Math.abs(us - them) < 90_000) continue;
           const there = sunAltitude({ lat, lon }, Number.isNaN(them) ? us : them);
-          const middle = sunAltitude({ lat, lon }, name === 'dawn' || name === 'sunrise' ? noon - DAY / 2 : noon + DAY / 2);
+          const middle = sunAltitude(
+            { lat, lon },
+            name === 'dawn' || name === 'sunrise' ? noon - DAY / 2 : noon + DAY / 2,
+          );
           expect(Math.min(Math.abs(there - edge), Math.abs(middle - edge))).toBeLessThan(0.15);
         }
       }
     });
-    check('run here', SUNCALC, `day, twilight or night each hour over five midnights at ${lat}, ${lon}`, () => {
-      for (const month of [2, 5, 8, 11])
-        for (let at = Date.UTC(2026, month, 19); at < Date.UTC(2026, month, 24); at += DAY / 24) {
-          const theirs = getPosition(new Date(at), lat, lon).altitude;
-          const ours = sunAltitude({ lat, lon }, at);
-          expectLifted(theirs, ours);
-          const clear = Math.min(Math.abs(theirs + 6), Math.abs(theirs + 50 / 60)) > 1;
-          if (clear) expect(skyAt({ lat, lon }, at)).toBe(theirs > -50 / 60 ? 'day' : theirs > -6 ? 'twilight' : 'night');
-        }
-    });
+    check(
+      'run here',
+      SUNCALC,
+      `day, twilight or night each hour over five midnights at ${lat}, ${lon}`,
+      () => {
+        for (const month of [2, 5, 8, 11])
+          for (let at = Date.UTC(2026, month, 19); at < Date.UTC(2026, month, 24); at += DAY / 24) {
+            const theirs = getPosition(new Date(at), lat, lon).altitude;
+            const ours = sunAltitude({ lat, lon }, at);
+            expectLifted(theirs, ours);
+            const clear = Math.min(Math.abs(theirs + 6), Math.abs(theirs + 50 / 60)) > 1;
+            if (clear)
+              expect(skyAt({ lat, lon }, at)).toBe(
+                theirs > -50 / 60 ? 'day' : theirs > -6 ? 'twilight' : 'night',
+              );
+          }
+      },
+    );
   }
 });
 
@@ -61,8 +82,10 @@ describe('the moon', () => {
       const spans = moonUp({ lat, lon }, Date.UTC(2026, 4, 1), Date.UTC(2026, 5, 1));
       for (let day = 1; day < 30; day += 1) {
         const { rise, set } = getMoonTimes(new Date(Date.UTC(2026, 4, day)), lat, lon);
-        if (rise) expect(Math.min(...spans.map((s) => Math.abs(s.from - rise.getTime())))).toBeLessThan(20 * 60_000);
-        if (set) expect(Math.min(...spans.map((s) => Math.abs(s.until - set.getTime())))).toBeLessThan(20 * 60_000);
+        if (rise)
+          expect(Math.min(...spans.map((s) => Math.abs(s.from - rise.getTime())))).toBeLessThan(20 * 60_000);
+        if (set)
+          expect(Math.min(...spans.map((s) => Math.abs(s.until - set.getTime())))).toBeLessThan(20 * 60_000);
       }
     });
   }
@@ -81,6 +104,8 @@ describe('the moon', () => {
       expect(moonAltitude(place, (span.from + span.until) / 2)).toBeGreaterThan(-1);
       if (i > 0) expect(moonAltitude(place, (spans[i - 1].until + span.from) / 2)).toBeLessThan(0);
     });
-    expect(moonUp(place, from, from + 1)).toEqual(moonAltitude(place, from) > -0.825 ? [{ from, until: from + 1 }] : []);
+    expect(moonUp(place, from, from + 1)).toEqual(
+      moonAltitude(place, from) > -0.825 ? [{ from, until: from + 1 }] : [],
+    );
   });
 });

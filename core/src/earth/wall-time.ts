@@ -26,19 +26,28 @@ function reckon(date: string, time: string, zone: string): WallResult {
   const wall = Temporal.PlainDateTime.from(`${date}T${time}`);
   const earlier = wall.toZonedDateTime(zone, { disambiguation: 'earlier' });
   const later = wall.toZonedDateTime(zone, { disambiguation: 'later' });
-  if (earlier.epochMilliseconds === later.epochMilliseconds) return { at: earlier.epochMilliseconds, twice: false };
+  if (earlier.epochMilliseconds === later.epochMilliseconds)
+    return { at: earlier.epochMilliseconds, twice: false };
   // Of an ambiguous pair both ends keep the wall time; in a gap neither does.
-  return earlier.toPlainDateTime().equals(wall) ? { at: earlier.epochMilliseconds, twice: true } : { gap: true };
+  return earlier.toPlainDateTime().equals(wall)
+    ? { at: earlier.epochMilliseconds, twice: true }
+    : { gap: true };
 }
 
 /** Civil date of an instant in a zone, `2026-05-12`. */
 export function civilDate(at: number, zone: string): string {
-  return Temporal.Instant.fromEpochMilliseconds(Math.floor(at)).toZonedDateTimeISO(zone).toPlainDate().toString();
+  return Temporal.Instant.fromEpochMilliseconds(Math.floor(at))
+    .toZonedDateTimeISO(zone)
+    .toPlainDate()
+    .toString();
 }
 
 /** Wall time of an instant in a zone, `06:10`. */
 export function wallTime(at: number, zone: string): string {
-  return Temporal.Instant.fromEpochMilliseconds(Math.floor(at)).toZonedDateTimeISO(zone).toPlainTime().toString({ smallestUnit: 'minute' });
+  return Temporal.Instant.fromEpochMilliseconds(Math.floor(at))
+    .toZonedDateTimeISO(zone)
+    .toPlainTime()
+    .toString({ smallestUnit: 'minute' });
 }
 
 /** Add days to a civil date. Civil days have no zone, so UTC's calendar serves. */
@@ -53,7 +62,10 @@ export function daysBetween(from: string, to: string): number {
 
 /** Whole months between two civil dates, rounded down. Plain arithmetic on the parts: 20 times as quick as a calendar library, and held against one in the tests. */
 export function monthsBetween(from: string, to: string): number {
-  const months = (Number(to.slice(0, 4)) - Number(from.slice(0, 4))) * 12 + Number(to.slice(5, 7)) - Number(from.slice(5, 7));
+  const months =
+    (Number(to.slice(0, 4)) - Number(from.slice(0, 4))) * 12 +
+    Number(to.slice(5, 7)) -
+    Number(from.slice(5, 7));
   return to.slice(8) < from.slice(8) ? months - 1 : months;
 }
 
@@ -71,7 +83,11 @@ export function plusMonths(date: string, months: number): string {
  * @example ageRange('2014', '2026-05-12') // [11, 12]
  */
 export function ageRange(born: string, on: string): [number, number] {
-  const years = (birthday: string) => Math.max(0, Number(on.slice(0, 4)) - Number(born.slice(0, 4)) - (on.slice(5) < birthday ? 1 : 0));
+  const years = (birthday: string) =>
+    Math.max(0, Number(on.slice(0, 4)) - Number(born.slice(0, 4)) - (on.slice(5) < birthday ? 1 : 0));
   const known = born.slice(5);
-  return [years(known.length === 5 ? known : `${known || '12'}-31`), years(known.length === 5 ? known : `${known || '01'}-01`)];
+  return [
+    years(known.length === 5 ? known : `${known || '12'}-31`),
+    years(known.length === 5 ? known : `${known || '01'}-01`),
+  ];
 }

@@ -3,33 +3,82 @@ import fc from 'fast-check';
 import { inputOf } from '../../test/demo';
 import type { EventKind, PlanEvent, PlanState, PlanTimes } from '../model';
 import { assess } from '../trip';
-import { ALARM_AFTER, CHECK_IN_GRACE, checkInKept, deadlinesOf, fold, isOpen, positionText, sheetOf } from '.';
+import {
+  ALARM_AFTER,
+  CHECK_IN_GRACE,
+  checkInKept,
+  deadlinesOf,
+  fold,
+  isOpen,
+  positionText,
+  sheetOf,
+} from '.';
 
 const H = 3_600_000;
 const times: PlanTimes = { leave: 0, home: 4 * H, overdue: 5 * H, checkIns: [2 * H] };
-const event = (kind: EventKind, at: number, more: Partial<PlanEvent> = {}): PlanEvent => ({ seq: at, plan: 'p', kind, at, ...more });
+const event = (kind: EventKind, at: number, more: Partial<PlanEvent> = {}): PlanEvent => ({
+  seq: at,
+  plan: 'p',
+  kind,
+  at,
+  ...more,
+});
 const filed = event('filed', -H, { times });
 
 describe('state', () => {
   test.each<[PlanEvent[], number, PlanState]>([
-    [[], -1, 'filed'], [[event('under-way', 0)], H, 'under-way'], [[], 4 * H - 1, 'filed'], [[event('under-way', 0)], 4 * H, 'late'], [[], 5 * H - 1, 'late'], [[], 5 * H, 'overdue'], [[], 5 * H + ALARM_AFTER, 'alarm'],
-    [[event('closed', 3 * H)], 9 * H, 'closed'], [[event('closed', 5 * H + ALARM_AFTER)], 9 * H, 'found'], [[event('cancelled', 0)], 9 * H, 'cancelled'],
+    [[], -1, 'filed'],
+    [[event('under-way', 0)], H, 'under-way'],
+    [[], 4 * H - 1, 'filed'],
+    [[event('under-way', 0)], 4 * H, 'late'],
+    [[], 5 * H - 1, 'late'],
+    [[], 5 * H, 'overdue'],
+    [[], 5 * H + ALARM_AFTER, 'alarm'],
+    [[event('closed', 3 * H)], 9 * H, 'closed'],
+    [[event('closed', 5 * H + ALARM_AFTER)], 9 * H, 'found'],
+    [[event('cancelled', 0)], 9 * H, 'cancelled'],
   ])('%j at %d is %s', (more, now, state) => expect(fold([filed, ...more], now).state).toBe(state));
   test('a later home has to be accepted again; an earlier one does not', () => {
     const accepted = event('accepted', 0, { contact: 'c' });
-    expect(fold([filed, accepted, event('amended', H, { times: { ...times, home: 3 * H } })], H).accepted.has('c')).toBe(true);
-    expect(fold([filed, accepted, event('amended', H, { times: { ...times, home: 4 * H + 1 } })], H).accepted.has('c')).toBe(false);
+    expect(
+      fold([filed, accepted, event('amended', H, { times: { ...times, home: 3 * H } })], H).accepted.has('c'),
+    ).toBe(true);
+    expect(
+      fold([filed, accepted, event('amended', H, { times: { ...times, home: 4 * H + 1 } })], H).accepted.has(
+        'c',
+      ),
+    ).toBe(false);
   });
   test('while nobody speaks a plan only ever grows graver', () => {
     const order = ['filed', 'late', 'overdue', 'alarm'];
-    fc.assert(fc.property(fc.integer({ min: -H, max: 9 * H }), fc.integer({ min: 0, max: 9 * H }), (now, later) => expect(order.indexOf(fold([filed], now + later).state)).toBeGreaterThanOrEqual(order.indexOf(fold([filed], now).state))));
+    fc.assert(
+      fc.property(fc.integer({ min: -H, max: 9 * H }), fc.integer({ min: 0, max: 9 * H }), (now, later) =>
+        expect(order.indexOf(fold([filed], now + later).state)).toBeGreaterThanOrEqual(
+          order.indexOf(fold([filed], now).state),
+        ),
+      ),
+    );
   });
-  test('nothing without a filing', () => expect(() => fold([event('closed', 0)], 0)).toThrow(/without a filing/));
-  test('what is open', () => expect((['filed', 'late', 'alarm', 'closed', 'found', 'cancelled'] as const).map(isOpen)).toEqual([true, true, true, false, false, false]));
+  test('nothing without a filing', () =>
+    expect(() => fold([event('closed', 0)], 0)).toThrow(/without a filing/));
+  test('what is open', () =>
+    expect((['filed', 'late', 'alarm', 'closed', 'found', 'cancelled'] as const).map(isOpen)).toEqual([
+      true,
+      true,
+      true,
+      false,
+      false,
+      false,
+    ]));
 });
 
 test('deadlines: a check-in with its grace, home, overdue, and an hour later the alarm', () => {
-  expect(deadlinesOf(times)).toEqual([{ kind: 'check-in', at: 2 * H + CHECK_IN_GRACE, promised: 2 * H }, { kind: 'late', at: 4 * H }, { kind: 'overdue', at: 5 * H }, { kind: 'alarm', at: 5 * H + ALARM_AFTER }]);
+  expect(deadlinesOf(times)).toEqual([
+    { kind: 'check-in', at: 2 * H + CHECK_IN_GRACE, promised: 2 * H },
+    { kind: 'late', at: 4 * H },
+    { kind: 'overdue', at: 5 * H },
+    { kind: 'alarm', at: 5 * H + ALARM_AFTER },
+  ]);
 });
 test('a check-in is kept by what was heard from half an interval before it', () => {
   expect(checkInKept([event('check-in', H)], times, 2 * H)).toBe(true);
@@ -37,21 +86,61 @@ test('a check-in is kept by what was heard from half an interval before it', () 
   expect(checkInKept([], times, 2 * H)).toBe(false);
 });
 
-test.each([[{ lat: 41.2, lon: -29.5 }, '41° 12.000′ N, 29° 30.000′ W'], [{ lat: -0.5, lon: 179.99999999 }, '0° 30.000′ S, 180° 00.000′ E']])('%j is said %s', (position, text) => expect(positionText(position)).toBe(text));
+test.each([
+  [{ lat: 41.2, lon: -29.5 }, '41° 12.000′ N, 29° 30.000′ W'],
+  [{ lat: -0.5, lon: 179.99999999 }, '0° 30.000′ S, 180° 00.000′ E'],
+])('%j is said %s', (position, text) => expect(positionText(position)).toBe(text));
 
 describe('sheet', () => {
   const input = inputOf();
   const { trip, shed } = input;
-  const make = () => sheetOf({ trip, boat: shed.boats.find((b) => b.id === trip.boat)!, people: [shed.people[0]], water: shed.waters.find((w) => w.id === trip.water)!, places: shed.places, gear: shed.gear, contacts: shed.contacts.slice(0, 1), assessment: assess(input), filedAt: input.now });
+  const make = () =>
+    sheetOf({
+      trip,
+      boat: shed.boats.find((b) => b.id === trip.boat)!,
+      people: [shed.people[0]],
+      water: shed.waters.find((w) => w.id === trip.water)!,
+      places: shed.places,
+      gear: shed.gear,
+      contacts: shed.contacts.slice(0, 1),
+      assessment: assess(input),
+      filedAt: input.now,
+    });
   const text = JSON.stringify(make());
   test('who, what, where from, where to, when, the car, the contact: all there, nothing left open', () => {
-    for (const part of ['Rowan Pike', 'Sit-on-top kayak', '3.90 m (12.8 ft)', 'green', 'Gannow ramp', '41° 12.000′ N', 'Tern Holm', 'green van', 'Ada Tolley', 'I land at Tern Holm']) expect(text).toContain(part);
+    for (const part of [
+      'Rowan Pike',
+      'Sit-on-top kayak',
+      '3.90 m (12.8 ft)',
+      'green',
+      'Gannow ramp',
+      '41° 12.000′ N',
+      'Tern Holm',
+      'green van',
+      'Ada Tolley',
+      'I land at Tern Holm',
+    ])
+      expect(text).toContain(part);
     expect(text).not.toMatch(/undefined|NaN/);
   });
-  test('it can be read aloud within a minute: under 150 words', () => expect(make().read.split(/\s+/).length).toBeLessThan(150));
+  test('it can be read aloud within a minute: under 150 words', () =>
+    expect(make().read.split(/\s+/).length).toBeLessThan(150));
   test('medical notes stay out', () => {
     shed.people[0] = { ...shed.people[0], medical: 'a secret' };
     expect(JSON.stringify(make())).not.toContain('a secret');
   });
-  test('a trip without a time home makes no sheet', () => expect(() => sheetOf({ trip, boat: shed.boats[0], people: [], water: shed.waters[0], places: [], gear: [], contacts: [], assessment: { ...assess(input), schedule: undefined }, filedAt: 0 })).toThrow(/time home/));
+  test('a trip without a time home makes no sheet', () =>
+    expect(() =>
+      sheetOf({
+        trip,
+        boat: shed.boats[0],
+        people: [],
+        water: shed.waters[0],
+        places: [],
+        gear: [],
+        contacts: [],
+        assessment: { ...assess(input), schedule: undefined },
+        filedAt: 0,
+      }),
+    ).toThrow(/time home/));
 });

@@ -39,8 +39,16 @@ export function fold(events: PlanEvent[], now: number): Folded {
       home = event.times.home;
     }
   }
-  const heard = events.findLast((e) => e.kind === 'check-in' || e.kind === 'under-way' || e.kind === 'closed')?.at;
-  return { state: stateOf(events, times, now), times, accepted, version: events.filter((e) => e.times).length, ...(heard === undefined ? {} : { lastHeard: heard }) };
+  const heard = events.findLast(
+    (e) => e.kind === 'check-in' || e.kind === 'under-way' || e.kind === 'closed',
+  )?.at;
+  return {
+    state: stateOf(events, times, now),
+    times,
+    accepted,
+    version: events.filter((e) => e.times).length,
+    ...(heard === undefined ? {} : { lastHeard: heard }),
+  };
 }
 
 function stateOf(events: PlanEvent[], times: PlanTimes, now: number): PlanState {
@@ -54,12 +62,20 @@ function stateOf(events: PlanEvent[], times: PlanTimes, now: number): PlanState 
 }
 
 export type DeadlineKind = 'check-in' | 'late' | 'overdue' | 'alarm';
-export interface Deadline { kind: DeadlineKind; at: number; /** Of a check-in: the time promised. */ promised?: number }
+export interface Deadline {
+  kind: DeadlineKind;
+  at: number;
+  /** Of a check-in: the time promised. */ promised?: number;
+}
 
 /** What has to happen when, if nobody says anything. */
 export function deadlinesOf(times: PlanTimes): Deadline[] {
   return [
-    ...times.checkIns.map((promised): Deadline => ({ kind: 'check-in', at: promised + CHECK_IN_GRACE, promised })),
+    ...times.checkIns.map((promised): Deadline => ({
+      kind: 'check-in',
+      at: promised + CHECK_IN_GRACE,
+      promised,
+    })),
     { kind: 'late', at: times.home },
     { kind: 'overdue', at: times.overdue },
     { kind: 'alarm', at: times.overdue + ALARM_AFTER },

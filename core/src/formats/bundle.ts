@@ -18,7 +18,8 @@ export function readBundle(text: string): BundleResult {
 
 /** The same for what is already parsed. */
 export function checkBundle(raw: unknown): BundleResult {
-  if (typeof raw !== 'object' || raw === null || (raw as { escale?: unknown }).escale !== 'bundle') return { ok: false, faults: ['This is no Escale bundle: it lacks "escale": "bundle".'] };
+  if (typeof raw !== 'object' || raw === null || (raw as { escale?: unknown }).escale !== 'bundle')
+    return { ok: false, faults: ['This is no Escale bundle: it lacks "escale": "bundle".'] };
   const read = grown('bundle', raw);
   if (!read.ok) return read;
   const result = Bundle.safeParse(read.value);
@@ -31,7 +32,9 @@ export function checkBundle(raw: unknown): BundleResult {
 function packsFaults({ shed }: Bundle): string[] {
   return shed.packs.flatMap(({ pack }, i) => {
     const read = checkPack(pack);
-    return read.ok ? [] : read.faults.map((fault) => `/shed/packs/${i}/pack${fault.startsWith('/') ? '' : ' '}${fault}`);
+    return read.ok
+      ? []
+      : read.faults.map((fault) => `/shed/packs/${i}/pack${fault.startsWith('/') ? '' : ' '}${fault}`);
   });
 }
 

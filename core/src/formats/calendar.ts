@@ -8,10 +8,21 @@ import { MS } from '../units';
  * @param now epoch ms, the stamp of the file
  */
 export function kitCalendar(reminders: Reminder[], now: number): string {
-  const calendar = ical({ name: 'Escale: kit', prodId: { company: 'Escale', product: 'kit', language: 'EN' } });
+  const calendar = ical({
+    name: 'Escale: kit',
+    prodId: { company: 'Escale', product: 'kit', language: 'EN' },
+  });
   for (const { item, what, on, title, how } of reminders) {
     const start = Date.parse(`${on}T00:00:00Z`);
-    calendar.createEvent({ id: `${item.id}-${what}@escale`, start: new Date(start), end: new Date(start + MS.day), allDay: true, stamp: new Date(now), summary: what === 'test' ? `Test: ${title}` : `Ends: ${title}`, ...(how ? { description: how } : {}) });
+    calendar.createEvent({
+      id: `${item.id}-${what}@escale`,
+      start: new Date(start),
+      end: new Date(start + MS.day),
+      allDay: true,
+      stamp: new Date(now),
+      summary: what === 'test' ? `Test: ${title}` : `Ends: ${title}`,
+      ...(how ? { description: how } : {}),
+    });
   }
   return calendar.toString();
 }

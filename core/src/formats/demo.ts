@@ -14,11 +14,14 @@ const THERE = { lat: 41.2, lon: -29.5 };
 export function demoBundle(now: number): Bundle {
   const today = civilDate(now, ZONE);
   const sunrise = dayLight(THERE, now + MS.day).sunrise ?? now;
-  const dated = JSON.stringify({ ...demo, _: undefined }).replace(/\{(today|year|sunrise)([+-]\d+)\}/g, (_all, what: string, by: string) => {
-    if (what === 'today') return plusDays(today, Number(by));
-    if (what === 'year') return String(Number(today.slice(0, 4)) + Number(by));
-    const tenMinutes = 10 * MS.minute;
-    return wallTime(Math.round((sunrise + Number(by) * MS.minute) / tenMinutes) * tenMinutes, ZONE);
-  });
+  const dated = JSON.stringify({ ...demo, _: undefined }).replace(
+    /\{(today|year|sunrise)([+-]\d+)\}/g,
+    (_all, what: string, by: string) => {
+      if (what === 'today') return plusDays(today, Number(by));
+      if (what === 'year') return String(Number(today.slice(0, 4)) + Number(by));
+      const tenMinutes = 10 * MS.minute;
+      return wallTime(Math.round((sunrise + Number(by) * MS.minute) / tenMinutes) * tenMinutes, ZONE);
+    },
+  );
   return { ...(JSON.parse(dated) as Bundle), asOf: new Date(now).toISOString() };
 }

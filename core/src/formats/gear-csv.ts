@@ -5,9 +5,22 @@ import { faultsOf } from './json';
 
 /** Fields of a thing that a table may carry, and the names by which people head such a column. */
 const FIELDS = {
-  id: ['id'], name: ['name', 'item', 'what', 'thing', 'description'], kind: ['kind', 'type', 'category'], count: ['count', 'qty', 'quantity', 'number', 'how many'], stowage: ['stowage', 'where', 'travels', 'location', 'place'],
-  state: ['state', 'condition'], approval: ['approval', 'label'], made: ['made', 'manufactured'], expires: ['expires', 'expiry', 'ends', 'best before', 'use by'], inspected: ['inspected', 'last tested', 'tested'], charge: ['charge', 'battery'],
-  minMass: ['minmass', 'fits from', 'min kg', 'from kg'], maxMass: ['maxmass', 'fits to', 'max kg', 'to kg'], line: ['line', 'length', 'line m'], registered: ['registered'], borrowedFrom: ['borrowed from', 'borrowed', 'lender'],
+  id: ['id'],
+  name: ['name', 'item', 'what', 'thing', 'description'],
+  kind: ['kind', 'type', 'category'],
+  count: ['count', 'qty', 'quantity', 'number', 'how many'],
+  stowage: ['stowage', 'where', 'travels', 'location', 'place'],
+  state: ['state', 'condition'],
+  approval: ['approval', 'label'],
+  made: ['made', 'manufactured'],
+  expires: ['expires', 'expiry', 'ends', 'best before', 'use by'],
+  inspected: ['inspected', 'last tested', 'tested'],
+  charge: ['charge', 'battery'],
+  minMass: ['minmass', 'fits from', 'min kg', 'from kg'],
+  maxMass: ['maxmass', 'fits to', 'max kg', 'to kg'],
+  line: ['line', 'length', 'line m'],
+  registered: ['registered'],
+  borrowedFrom: ['borrowed from', 'borrowed', 'lender'],
 } as const;
 export type GearField = keyof typeof FIELDS;
 export const GEAR_FIELDS = Object.keys(FIELDS) as GearField[];
@@ -16,16 +29,34 @@ const NUMBERS: ReadonlySet<GearField> = new Set(['count', 'charge', 'minMass', '
 export const MOST_ROWS = 50_000;
 const MOST_BYTES = 20_000_000;
 
-export interface Table { columns: string[]; rows: Record<string, string>[]; faults: string[] }
+export interface Table {
+  columns: string[];
+  rows: Record<string, string>[];
+  faults: string[];
+}
 
-const plain = (text: string) => text.trim().toLowerCase().replace(/[\s_-]+/g, ' ');
+const plain = (text: string) =>
+  text
+    .trim()
+    .toLowerCase()
+    .replace(/[\s_-]+/g, ' ');
 
 /** A table from text: byte-order mark, commas, semicolons or tabs, quoted cells. Refused whole when it is too large or torn. */
 export function readTable(text: string): Table {
-  if (text.length > MOST_BYTES) return { columns: [], rows: [], faults: [`The file is larger than ${MOST_BYTES / 1e6} MB.`] };
-  const { data, errors, meta } = Papa.parse<Record<string, string>>(text.replace(/^\uFEFF/, ''), { header: true, skipEmptyLines: 'greedy', transformHeader: (head) => head.trim(), delimitersToGuess: [',', ';', '\t', '|'] });
-  const faults = errors.filter((e) => e.code !== 'UndetectableDelimiter').slice(0, 20).map((e) => `${e.row === undefined ? '' : `row ${e.row + (e.type === 'Quotes' ? 1 : 2)}: `}${e.message}`);
-  if (data.length > MOST_ROWS) faults.push(`There are ${data.length} rows; ${MOST_ROWS} can be taken at once.`);
+  if (text.length > MOST_BYTES)
+    return { columns: [], rows: [], faults: [`The file is larger than ${MOST_BYTES / 1e6} MB.`] };
+  const { data, errors, meta } = Papa.parse<Record<string, string>>(text.replace(/^\uFEFF/, ''), {
+    header: true,
+    skipEmptyLines: 'greedy',
+    transformHeader: (head) => head.trim(),
+    delimitersToGuess: [',', ';', '\t', '|'],
+  });
+  const faults = errors
+    .filter((e) => e.code !== 'UndetectableDelimiter')
+    .slice(0, 20)
+    .map((e) => `${e.row === undefined ? '' : `row ${e.row + (e.type === 'Quotes' ? 1 : 2)}: `}${e.message}`);
+  if (data.length > MOST_ROWS)
+    faults.push(`There are ${data.length} rows; ${MOST_ROWS} can be taken at once.`);
   return { columns: (meta.fields ?? []).filter(Boolean), rows: data, faults };
 }
 
@@ -34,7 +65,9 @@ export function suggestColumns(columns: string[]): Partial<Record<GearField, str
   const free = new Set(columns);
   const found: Partial<Record<GearField, string>> = {};
   for (const field of GEAR_FIELDS) {
-    const column = [...free].find((c) => plain(c) === plain(field) || (FIELDS[field] as readonly string[]).includes(plain(c)));
+    const column = [...free].find(
+      (c) => plain(c) === plain(field) || (FIELDS[field] as readonly string[]).includes(plain(c)),
+    );
     if (!column) continue;
     found[field] = column;
     free.delete(column);
@@ -42,26 +75,57 @@ export function suggestColumns(columns: string[]): Partial<Record<GearField, str
   return found;
 }
 
-export interface RowPreview { row: number; what: 'new' | 'changed' | 'same' | 'refused'; name: string; item?: GearItem; faults: string[] }
+export interface RowPreview {
+  row: number;
+  what: 'new' | 'changed' | 'same' | 'refused';
+  name: string;
+  item?: GearItem;
+  faults: string[];
+}
 
 /**
  * What taking a table in would do, row by row: nothing is taken yet. A row is known by its id, else by name and kind.
  * @param newId makes an id for a thing that is not here yet
  */
-export function previewGear(table: Table, columns: Partial<Record<GearField, string>>, existing: GearItem[], catalogue: Catalogue, newId: () => string): RowPreview[] {
-  const kinds = new Map(catalogue.kinds.flatMap((k) => [[plain(k.id), k.id], [plain(k.title), k.id]]));
-  const places = new Map(Object.entries(STOWAGE).flatMap(([key, words]) => [[plain(key), key], [plain(words), key]]));
-  const byId = new Map(existing.map((g) => [g.id, g])), byName = new Map(existing.map((g) => [`${plain(g.name)} ${g.kind}`, g]));
+export function previewGear(
+  table: Table,
+  columns: Partial<Record<GearField, string>>,
+  existing: GearItem[],
+  catalogue: Catalogue,
+  newId: () => string,
+): RowPreview[] {
+  const kinds = new Map(
+    catalogue.kinds.flatMap((k) => [
+      [plain(k.id), k.id],
+      [plain(k.title), k.id],
+    ]),
+  );
+  const places = new Map(
+    Object.entries(STOWAGE).flatMap(([key, words]) => [
+      [plain(key), key],
+      [plain(words), key],
+    ]),
+  );
+  const byId = new Map(existing.map((g) => [g.id, g])),
+    byName = new Map(existing.map((g) => [`${plain(g.name)} ${g.kind}`, g]));
   const seen = new Map<string, number>();
   return table.rows.map((cells, i): RowPreview => {
     const row = i + 2;
-    const cell = (field: GearField) => unquoted(columns[field] === undefined ? '' : (cells[columns[field]] ?? ''));
+    const cell = (field: GearField) =>
+      unquoted(columns[field] === undefined ? '' : (cells[columns[field]] ?? ''));
     const name = cell('name');
     const faults: string[] = [];
     const kind = kinds.get(plain(cell('kind')));
     if (!kind) faults.push(cell('kind') === '' ? 'no kind' : `no kind is called "${cell('kind')}"`);
     const known = byId.get(cell('id')) ?? byName.get(`${plain(name)} ${kind ?? ''}`);
-    const values: Record<string, unknown> = { stowage: 'in-reach', state: 'ready', count: 1, ...known, ...(kind ? { kind } : {}), id: known?.id ?? newId() };
+    const values: Record<string, unknown> = {
+      stowage: 'in-reach',
+      state: 'ready',
+      count: 1,
+      ...known,
+      ...(kind ? { kind } : {}),
+      id: known?.id ?? newId(),
+    };
     for (const field of GEAR_FIELDS) {
       const text = cell(field);
       if (field === 'id' || field === 'kind' || columns[field] === undefined || text === '') continue;
@@ -73,7 +137,8 @@ export function previewGear(table: Table, columns: Partial<Record<GearField, str
     }
     const read = GearItem.safeParse(values);
     // A kind that is not there was said already, in the words of the table.
-    if (!read.success) faults.push(...faultsOf(read.error).filter((fault) => kind || !fault.startsWith('/kind:')));
+    if (!read.success)
+      faults.push(...faultsOf(read.error).filter((fault) => kind || !fault.startsWith('/kind:')));
     const key = `${plain(name)} ${kind ?? ''}`;
     const before = seen.get(key);
     if (before !== undefined && cell('id') === '') faults.push(`the same as row ${before}`);

@@ -3,9 +3,16 @@ import { exampleFaults, packFaults } from '../rules';
 import { faultsOf, grown, readJson } from './json';
 
 /** Largest pack that is read, and how deep its JSON may nest: bounds on what a stranger's file can ask of a parser. */
-const MOST_BYTES = 2_000_000, DEEPEST = 60;
+const MOST_BYTES = 2_000_000,
+  DEEPEST = 60;
 
-export type PackResult = { ok: true; pack: RulePack; /** Examples of its own that do not hold: said, not refused. */ broken: string[] } | { ok: false; faults: string[] };
+export type PackResult =
+  | {
+      ok: true;
+      pack: RulePack;
+      /** Examples of its own that do not hold: said, not refused. */ broken: string[];
+    }
+  | { ok: false; faults: string[] };
 
 /** Read a rule pack from text: whole, or the list of what is wrong and where. */
 export function readPack(text: string): PackResult {
@@ -21,13 +28,19 @@ export function checkPack(raw: unknown): PackResult {
   const read = RulePack.safeParse(today.value);
   if (!read.success) return { ok: false, faults: faultsOf(read.error) };
   const faults = packFaults(read.data);
-  return faults.length > 0 ? { ok: false, faults } : { ok: true, pack: read.data, broken: exampleFaults(read.data) };
+  return faults.length > 0
+    ? { ok: false, faults }
+    : { ok: true, pack: read.data, broken: exampleFaults(read.data) };
 }
 
 /** The rules that are nested too deep, by where they stand; where it is none of them, the file. */
 function tooDeep(raw: unknown): string[] {
   const rules = (raw as { rules?: unknown } | null)?.rules;
-  const deep = Array.isArray(rules) ? rules.flatMap((rule, i) => (deeperThan(rule, DEEPEST - 2) ? [`/rules/${i}: nested deeper than ${DEEPEST} levels`] : [])) : [];
+  const deep = Array.isArray(rules)
+    ? rules.flatMap((rule, i) =>
+        deeperThan(rule, DEEPEST - 2) ? [`/rules/${i}: nested deeper than ${DEEPEST} levels`] : [],
+      )
+    : [];
   return deep.length > 0 ? deep : [`The file is nested deeper than ${DEEPEST} levels.`];
 }
 

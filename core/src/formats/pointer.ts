@@ -2,11 +2,23 @@ import type { Patch } from '../model';
 
 type Json = null | boolean | number | string | Json[] | { [key: string]: Json };
 
-const parts = (pointer: string) => (pointer === '' ? [] : pointer.replace(/^\//, '').split('/').map((p) => p.replace(/~1/g, '/').replace(/~0/g, '~')));
+const parts = (pointer: string) =>
+  pointer === ''
+    ? []
+    : pointer
+        .replace(/^\//, '')
+        .split('/')
+        .map((p) => p.replace(/~1/g, '/').replace(/~0/g, '~'));
 
 /** What stands at a JSON pointer (RFC 6901), or undefined. */
 export function valueAt(document: unknown, pointer: string): unknown {
-  return parts(pointer).reduce<unknown>((value, key) => (typeof value === 'object' && value !== null && Object.hasOwn(value, key) ? (value as Record<string, unknown>)[key] : undefined), document);
+  return parts(pointer).reduce<unknown>(
+    (value, key) =>
+      typeof value === 'object' && value !== null && Object.hasOwn(value, key)
+        ? (value as Record<string, unknown>)[key]
+        : undefined,
+    document,
+  );
 }
 
 const FORBIDDEN = new Set(['__proto__', 'constructor', 'prototype']);
@@ -35,10 +47,17 @@ export function applyPatch<T>(document: T, patch: Patch[]): T {
   return copy as T;
 }
 
-function change(parent: Json[] | { [key: string]: Json }, key: string, op: Patch['op'], value: Json, pointer: string): void {
+function change(
+  parent: Json[] | { [key: string]: Json },
+  key: string,
+  op: Patch['op'],
+  value: Json,
+  pointer: string,
+): void {
   if (Array.isArray(parent)) {
     const index = Number(key);
-    if (!Number.isInteger(index) || index < 0 || index > parent.length) throw new RangeError(`"${pointer}" is outside its list`);
+    if (!Number.isInteger(index) || index < 0 || index > parent.length)
+      throw new RangeError(`"${pointer}" is outside its list`);
     if (op === 'set') parent[index] = value;
     else if (op === 'append') appendTo(parent[index], value, pointer);
     else parent.splice(index, 1);

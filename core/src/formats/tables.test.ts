@@ -16,12 +16,31 @@ const preview = (text: string, existing: GearItem[] = []) => {
 describe('a table in', () => {
   test('a byte-order mark, semicolons, decimal commas, words for where it travels', () => {
     const [row] = preview('\uFEFFItem;Type;Qty;Where;Fits to\nRed vest;Foam jacket;2;On the body;92,5\n');
-    expect(row).toMatchObject({ row: 2, what: 'new', item: { name: 'Red vest', kind: 'foam-jacket', count: 2, stowage: 'on-body', maxMass: 92.5 } });
+    expect(row).toMatchObject({
+      row: 2,
+      what: 'new',
+      item: { name: 'Red vest', kind: 'foam-jacket', count: 2, stowage: 'on-body', maxMass: 92.5 },
+    });
   });
   test('each bad row is refused with its number and what is wrong; the others stand', () => {
-    const rows = preview('name,kind,count,expires,minMass,maxMass\nHorn,horn,1,,,\nFlare,hand-flare,2,August,,\nVest,foam-jacket,1,,90,40\nThing,warp drive,1,,,\nHorn,horn,1,,,\nBig,horn,many,,,\n');
-    expect(rows.map((r) => [r.row, r.what])).toEqual([[2, 'new'], [3, 'refused'], [4, 'refused'], [5, 'refused'], [6, 'refused'], [7, 'refused']]);
-    expect(rows.slice(1).map((r) => r.faults.join('; '))).toEqual(['/expires: a date such as 2026-05-12', '/minMass: the lower weight stands above the upper', 'no kind is called "warp drive"', 'the same as row 2', 'count: "many" is no number']);
+    const rows = preview(
+      'name,kind,count,expires,minMass,maxMass\nHorn,horn,1,,,\nFlare,hand-flare,2,August,,\nVest,foam-jacket,1,,90,40\nThing,warp drive,1,,,\nHorn,horn,1,,,\nBig,horn,many,,,\n',
+    );
+    expect(rows.map((r) => [r.row, r.what])).toEqual([
+      [2, 'new'],
+      [3, 'refused'],
+      [4, 'refused'],
+      [5, 'refused'],
+      [6, 'refused'],
+      [7, 'refused'],
+    ]);
+    expect(rows.slice(1).map((r) => r.faults.join('; '))).toEqual([
+      '/expires: a date such as 2026-05-12',
+      '/minMass: the lower weight stands above the upper',
+      'no kind is called "warp drive"',
+      'the same as row 2',
+      'count: "many" is no number',
+    ]);
   });
   test('a formula stays text, in and out', () => {
     const item = anItem('horn', { name: '=HYPERLINK("http://x")' });
@@ -30,12 +49,18 @@ describe('a table in', () => {
     expect(preview(text, [item])[0]).toMatchObject({ what: 'same', name: item.name });
   });
   test('fifty thousand rows are read, more are refused', () => {
-    const many = (n: number) => `name,kind\n${Array.from({ length: n }, (_, i) => `Horn ${i},horn`).join('\n')}`;
+    const many = (n: number) =>
+      `name,kind\n${Array.from({ length: n }, (_, i) => `Horn ${i},horn`).join('\n')}`;
     expect(readTable(many(50_000))).toMatchObject({ faults: [] });
     expect(readTable(many(50_001)).faults[0]).toContain('50001 rows');
   });
   test('torn quotes and rubbish never throw', () => {
-    fc.assert(fc.property(fc.string(), (text) => { for (const row of preview(`name,kind\n${text}`)) expect(['new', 'changed', 'same', 'refused']).toContain(row.what); }));
+    fc.assert(
+      fc.property(fc.string(), (text) => {
+        for (const row of preview(`name,kind\n${text}`))
+          expect(['new', 'changed', 'same', 'refused']).toContain(row.what);
+      }),
+    );
     expect(readTable('name,kind\n"torn,horn').faults[0]).toMatch(/row 2/);
   });
 });
@@ -46,16 +71,39 @@ test('the demo’s locker goes out and comes back the same', () => {
 });
 test('a known thing is changed in the columns that are there and keeps the rest', () => {
   const horn = anItem('horn', { name: 'Horn', approval: 'A-1', stowage: 'hatch' });
-  expect(preview('name,kind,count\nhorn ,Horn,3', [horn])[0]).toMatchObject({ what: 'changed', item: { id: horn.id, count: 3, approval: 'A-1', stowage: 'hatch' } });
+  expect(preview('name,kind,count\nhorn ,Horn,3', [horn])[0]).toMatchObject({
+    what: 'changed',
+    item: { id: horn.id, count: 3, approval: 'A-1', stowage: 'hatch' },
+  });
 });
 
 describe('the calendar', () => {
-  const list = reminders([anItem('foam-jacket', { name: 'Red, the good one; it’s mine', inspected: '2025-06-20' }), anItem('hand-flare', { expires: '2026-08-01' })], CATALOGUE, '2026-05-11', 12);
-  check('run here', { title: 'ical.js 2.2.1' }, 'what is written is read back: whole days, summaries, ids that stay', () => {
-    const events = new ICAL.Component(ICAL.parse(kitCalendar(list, NOW)) as unknown as string).getAllSubcomponents('vevent').map((c) => new ICAL.Event(c));
-    expect(events.map((e) => [e.summary, e.startDate.toString(), e.startDate.isDate, e.endDate.toString()])).toEqual([['Test: Red, the good one; it’s mine', '2026-06-20', true, '2026-06-21'], ['Ends: hand-flare', '2026-08-01', true, '2026-08-02']]);
-    expect(events[0].uid).toBe(`${list[0].item.id}-test@escale`);
-  });
+  const list = reminders(
+    [
+      anItem('foam-jacket', { name: 'Red, the good one; it’s mine', inspected: '2025-06-20' }),
+      anItem('hand-flare', { expires: '2026-08-01' }),
+    ],
+    CATALOGUE,
+    '2026-05-11',
+    12,
+  );
+  check(
+    'run here',
+    { title: 'ical.js 2.2.1' },
+    'what is written is read back: whole days, summaries, ids that stay',
+    () => {
+      const events = new ICAL.Component(ICAL.parse(kitCalendar(list, NOW)) as unknown as string)
+        .getAllSubcomponents('vevent')
+        .map((c) => new ICAL.Event(c));
+      expect(
+        events.map((e) => [e.summary, e.startDate.toString(), e.startDate.isDate, e.endDate.toString()]),
+      ).toEqual([
+        ['Test: Red, the good one; it’s mine', '2026-06-20', true, '2026-06-21'],
+        ['Ends: hand-flare', '2026-08-01', true, '2026-08-02'],
+      ]);
+      expect(events[0].uid).toBe(`${list[0].item.id}-test@escale`);
+    },
+  );
   test('lines are no longer than 75 octets and end as they must', () => {
     const text = kitCalendar(list, NOW);
     expect(text.endsWith('\r\n') || text.endsWith('END:VCALENDAR')).toBe(true);

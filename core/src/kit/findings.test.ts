@@ -197,4 +197,3 @@ describe('the throwable', () => {
     ).toBe('stop');
   });
 });
-

@@ -9,5 +9,13 @@ export { companyFindings, type Company } from './find-company';
 export { forgottenFindings } from './find-forgotten';
 export { offFindings } from './find-off';
 export { liftFindings, toThrow, type JacketFit } from './jackets';
-export { packList, packGroups, lastLook, forgottenBefore, forgottenKey, WHEN, type PackEntry } from './pack-list';
+export {
+  packList,
+  packGroups,
+  lastLook,
+  forgottenBefore,
+  forgottenKey,
+  WHEN,
+  type PackEntry,
+} from './pack-list';
 export { dueBy, dueOn, reminders, testPatch, type Due, type Reminder } from './inspect';

@@ -2,7 +2,12 @@ import { monthsBetween, plusMonths } from '../earth';
 import type { Catalogue, GearItem, GearKind, Patch } from '../model';
 
 /** A test that is due, with when it fell or falls due. */
-export interface Due { item: GearItem; kind: GearKind; test: NonNullable<GearKind['test']>; /** Civil date; absent when it was never tested. */ on?: string; }
+export interface Due {
+  item: GearItem;
+  kind: GearKind;
+  test: NonNullable<GearKind['test']>;
+  /** Civil date; absent when it was never tested. */ on?: string;
+}
 
 /** Tests oftener than monthly are done on the day itself, not on a round of months ahead. */
 const MONTHLY = 1;
@@ -10,7 +15,9 @@ const MONTHLY = 1;
 /** The day on which a thing's test falls due: its interval after the last, or at once when there was none or it is marked due. */
 export function dueOn(item: GearItem, test: NonNullable<GearKind['test']>): string | undefined {
   if (item.inspected === undefined || item.state === 'due') return undefined;
-  return test.everyMonths < MONTHLY ? item.inspected : plusMonths(item.inspected, Math.round(test.everyMonths));
+  return test.everyMonths < MONTHLY
+    ? item.inspected
+    : plusMonths(item.inspected, Math.round(test.everyMonths));
 }
 
 /**
@@ -19,16 +26,25 @@ export function dueOn(item: GearItem, test: NonNullable<GearKind['test']>): stri
  */
 export function dueBy(gear: GearItem[], catalogue: Catalogue, by: string): Due[] {
   const kinds = new Map(catalogue.kinds.map((k) => [k.id, k]));
-  return gear.flatMap((item): Due[] => {
-    const kind = kinds.get(item.kind);
-    if (!kind?.test || item.count === 0 || item.state === 'failed' || item.state === 'used-up') return [];
-    const on = dueOn(item, kind.test);
-    return on === undefined ? [{ item, kind, test: kind.test }] : on <= by ? [{ item, kind, test: kind.test, on }] : [];
-  }).sort((a, b) => (a.on ?? '').localeCompare(b.on ?? '') || (a.item.id < b.item.id ? -1 : 1));
+  return gear
+    .flatMap((item): Due[] => {
+      const kind = kinds.get(item.kind);
+      if (!kind?.test || item.count === 0 || item.state === 'failed' || item.state === 'used-up') return [];
+      const on = dueOn(item, kind.test);
+      return on === undefined
+        ? [{ item, kind, test: kind.test }]
+        : on <= by
+          ? [{ item, kind, test: kind.test, on }]
+          : [];
+    })
+    .sort((a, b) => (a.on ?? '').localeCompare(b.on ?? '') || (a.item.id < b.item.id ? -1 : 1));
 }
 
 /** What a result writes: the day, the state, and a line in the item's own record. A failed thing drops out of matching at once. */
-export function testPatch(item: GearItem, result: { on: string; passed: boolean; by?: string; note?: string }): Patch[] {
+export function testPatch(
+  item: GearItem,
+  result: { on: string; passed: boolean; by?: string; note?: string },
+): Patch[] {
   return [
     ...(result.passed ? [{ op: 'set' as const, pointer: '/inspected', value: result.on }] : []),
     { op: 'set', pointer: '/state', value: result.passed ? 'ready' : 'failed' },
@@ -37,17 +53,43 @@ export function testPatch(item: GearItem, result: { on: string; passed: boolean;
 }
 const MOST_KEPT = 60;
 
-export interface Reminder { item: GearItem; what: 'test' | 'ends'; on: string; title: string; how?: string }
+export interface Reminder {
+  item: GearItem;
+  what: 'test' | 'ends';
+  on: string;
+  title: string;
+  how?: string;
+}
 
 /** Dates to put in a calendar: tests that fall due and things that end, within some months from a day. */
 export function reminders(gear: GearItem[], catalogue: Catalogue, from: string, months: number): Reminder[] {
   const kinds = new Map(catalogue.kinds.map((k) => [k.id, k]));
-  const soon = (on: string | undefined): on is string => on !== undefined && on >= from && monthsBetween(from, on) < months;
-  return gear.flatMap((item): Reminder[] => {
-    const kind = kinds.get(item.kind);
-    if (!kind || item.count === 0) return [];
-    const due = kind.test ? dueOn(item, kind.test) : undefined;
-    const ends = item.expires ?? (kind.lastsMonths !== undefined && item.made !== undefined ? plusMonths(item.made, kind.lastsMonths) : undefined);
-    return [...(soon(due) ? [{ item, what: 'test' as const, on: due, title: item.name, ...(kind.test ? { how: kind.test.how } : {}) }] : []), ...(soon(ends) ? [{ item, what: 'ends' as const, on: ends, title: item.name }] : [])];
-  }).sort((a, b) => a.on.localeCompare(b.on) || (a.item.id < b.item.id ? -1 : 1));
+  const soon = (on: string | undefined): on is string =>
+    on !== undefined && on >= from && monthsBetween(from, on) < months;
+  return gear
+    .flatMap((item): Reminder[] => {
+      const kind = kinds.get(item.kind);
+      if (!kind || item.count === 0) return [];
+      const due = kind.test ? dueOn(item, kind.test) : undefined;
+      const ends =
+        item.expires ??
+        (kind.lastsMonths !== undefined && item.made !== undefined
+          ? plusMonths(item.made, kind.lastsMonths)
+          : undefined);
+      return [
+        ...(soon(due)
+          ? [
+              {
+                item,
+                what: 'test' as const,
+                on: due,
+                title: item.name,
+                ...(kind.test ? { how: kind.test.how } : {}),
+              },
+            ]
+          : []),
+        ...(soon(ends) ? [{ item, what: 'ends' as const, on: ends, title: item.name }] : []),
+      ];
+    })
+    .sort((a, b) => a.on.localeCompare(b.on) || (a.item.id < b.item.id ? -1 : 1));
 }

@@ -4,7 +4,13 @@ import { STOWAGE } from '../model/lists';
 import type { Piece } from './count';
 
 /** When a thing is put in hand, in the order of the days. */
-export const WHEN = { week: 'The week before', evening: 'The evening before', morning: 'In the morning', car: 'At the car', body: 'On the body' } as const;
+export const WHEN = {
+  week: 'The week before',
+  evening: 'The evening before',
+  morning: 'In the morning',
+  car: 'At the car',
+  body: 'On the body',
+} as const;
 export type When = keyof typeof WHEN;
 
 export interface PackEntry {
@@ -18,36 +24,83 @@ export interface PackEntry {
   forgottenOn?: string;
 }
 
-const slug = (text: string) => text.toLowerCase().normalize('NFKD').replace(/[^\p{L}\p{N}]+/gu, '-').replace(/^-|-$/g, '').slice(0, 60);
+const slug = (text: string) =>
+  text
+    .toLowerCase()
+    .normalize('NFKD')
+    .replace(/[^\p{L}\p{N}]+/gu, '-')
+    .replace(/^-|-$/g, '')
+    .slice(0, 60);
 export const forgottenKey = (what: string) => `forgotten:${slug(what)}`;
 
 /** What was forgotten before, newest note first, each thing once. */
 export function forgottenBefore(debriefs: Debrief[]): { what: string; on: string }[] {
   const seen = new Set<string>();
-  return [...debriefs].sort((a, b) => b.on.localeCompare(a.on)).flatMap((d) => d.forgotten.map((what) => ({ what, on: d.on }))).filter(({ what }) => !seen.has(slug(what)) && seen.add(slug(what)));
+  return [...debriefs]
+    .sort((a, b) => b.on.localeCompare(a.on))
+    .flatMap((d) => d.forgotten.map((what) => ({ what, on: d.on })))
+    .filter(({ what }) => !seen.has(slug(what)) && seen.add(slug(what)));
 }
 
 /** The packing list: forgotten-before first, then everything that a requirement leans on and everything else that travels, by where it goes. */
-export function packList(pieces: Piece[], requirements: Requirement[], debriefs: Debrief[], wornBy: ReadonlyMap<string, string>): PackEntry[] {
+export function packList(
+  pieces: Piece[],
+  requirements: Requirement[],
+  debriefs: Debrief[],
+  wornBy: ReadonlyMap<string, string>,
+): PackEntry[] {
   const leaned = new Set(requirements.flatMap((r) => (r.applies === 'no' ? [] : r.metBy.map((u) => u.item))));
-  const goes = pieces.filter((p) => p.place !== 'home' && !p.faults.some((f) => f.code === 'other-boat' || f.code === 'host-stays' || f.code === 'none-left'))
-    .filter((p) => !p.kind.supplies.some((s) => s.capability === 'wearable') || wornBy.has(p.item.id) || leaned.has(p.item.id));
+  const goes = pieces
+    .filter(
+      (p) =>
+        p.place !== 'home' &&
+        !p.faults.some((f) => f.code === 'other-boat' || f.code === 'host-stays' || f.code === 'none-left'),
+    )
+    .filter(
+      (p) =>
+        !p.kind.supplies.some((s) => s.capability === 'wearable') ||
+        wornBy.has(p.item.id) ||
+        leaned.has(p.item.id),
+    );
   const things = goes.map((p): PackEntry => {
     const place = wornBy.has(p.item.id) ? 'on-body' : p.place;
-    return { key: p.item.id, title: p.item.name, place, when: place === 'on-body' ? 'body' : (p.kind.when ?? 'evening'), count: p.item.count };
+    return {
+      key: p.item.id,
+      title: p.item.name,
+      place,
+      when: place === 'on-body' ? 'body' : (p.kind.when ?? 'evening'),
+      count: p.item.count,
+    };
   });
-  const forgotten = forgottenBefore(debriefs).map(({ what, on }): PackEntry => ({ key: forgottenKey(what), title: what, place: 'in-reach', when: 'evening', count: 1, forgottenOn: on }));
+  const forgotten = forgottenBefore(debriefs).map(({ what, on }): PackEntry => ({
+    key: forgottenKey(what),
+    title: what,
+    place: 'in-reach',
+    when: 'evening',
+    count: 1,
+    forgottenOn: on,
+  }));
   return [...forgotten, ...things];
 }
 
 /** The list by where things go or by when they are put in hand; what was forgotten before stands first either way. */
-export function packGroups(entries: PackEntry[], by: 'place' | 'when' = 'place'): { title: string; entries: PackEntry[] }[] {
+export function packGroups(
+  entries: PackEntry[],
+  by: 'place' | 'when' = 'place',
+): { title: string; entries: PackEntry[] }[] {
   const words: Record<string, string> = by === 'place' ? STOWAGE : WHEN;
-  const groups = [{ title: 'Forgotten before', entries: entries.filter((e) => e.forgottenOn) }, ...Object.entries(words).map(([key, title]) => ({ title, entries: entries.filter((e) => !e.forgottenOn && e[by] === key) }))];
+  const groups = [
+    { title: 'Forgotten before', entries: entries.filter((e) => e.forgottenOn) },
+    ...Object.entries(words).map(([key, title]) => ({
+      title,
+      entries: entries.filter((e) => !e.forgottenOn && e[by] === key),
+    })),
+  ];
   return groups.filter((g) => g.entries.length > 0);
 }
 
 /** The few things that sink or kill. */
 const LAST_LOOK = lastLookRows as unknown as LastLook[];
 /** The last look for a trip that has these: at most ten things. */
-export const lastLook = (has: ReadonlySet<string>, rows: LastLook[] = LAST_LOOK): LastLook[] => rows.filter((row) => row.needs.every((need) => has.has(need))).slice(0, 10);
+export const lastLook = (has: ReadonlySet<string>, rows: LastLook[] = LAST_LOOK): LastLook[] =>
+  rows.filter((row) => row.needs.every((need) => has.has(need))).slice(0, 10);

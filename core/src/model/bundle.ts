@@ -4,21 +4,47 @@ import { OwnPack } from './rules';
 import { Boat, Contact, GearItem, Person, Place, Water } from './shed';
 import { Conditions, Debrief, Run, Trip } from './trip';
 
-
 /** The schema behind each type of thing: the one table that form, wire, row and file look in. */
-export const THINGS = { boat: Boat, person: Person, gear: GearItem, place: Place, water: Water, contact: Contact, trip: Trip, debrief: Debrief, run: Run, pack: OwnPack } as const satisfies Record<ThingType, z.ZodType>;
+export const THINGS = {
+  boat: Boat,
+  person: Person,
+  gear: GearItem,
+  place: Place,
+  water: Water,
+  contact: Contact,
+  trip: Trip,
+  debrief: Debrief,
+  run: Run,
+  pack: OwnPack,
+} as const satisfies Record<ThingType, z.ZodType>;
 export type ThingOf<T extends ThingType> = z.infer<(typeof THINGS)[T]>;
 
 const MOST = 5000;
 export const Shed = z.strictObject({
-  boats: z.array(Boat).max(MOST), people: z.array(Person).max(MOST), gear: z.array(GearItem).max(MOST), places: z.array(Place).max(MOST),
-  waters: z.array(Water).max(MOST), contacts: z.array(Contact).max(MOST), debriefs: z.array(Debrief).max(MOST), runs: z.array(Run).max(MOST),
+  boats: z.array(Boat).max(MOST),
+  people: z.array(Person).max(MOST),
+  gear: z.array(GearItem).max(MOST),
+  places: z.array(Place).max(MOST),
+  waters: z.array(Water).max(MOST),
+  contacts: z.array(Contact).max(MOST),
+  debriefs: z.array(Debrief).max(MOST),
+  runs: z.array(Run).max(MOST),
   /** Absent in files of before. */
   packs: z.array(OwnPack).max(100).default([]),
 });
 export type Shed = z.infer<typeof Shed>;
 
-export const emptyShed = (): Shed => ({ boats: [], people: [], gear: [], places: [], waters: [], contacts: [], debriefs: [], runs: [], packs: [] });
+export const emptyShed = (): Shed => ({
+  boats: [],
+  people: [],
+  gear: [],
+  places: [],
+  waters: [],
+  contacts: [],
+  debriefs: [],
+  runs: [],
+  packs: [],
+});
 
 /** The file in which a shed and its trips travel. Documented in `docs/bundle.md`. */
 export const BUNDLE_SCHEMA = 2;

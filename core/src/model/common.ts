@@ -23,7 +23,18 @@ export interface FieldMeta {
   hidden?: true;
 }
 
-export const THING_TYPES = ['boat', 'person', 'gear', 'place', 'water', 'contact', 'trip', 'debrief', 'run', 'pack'] as const;
+export const THING_TYPES = [
+  'boat',
+  'person',
+  'gear',
+  'place',
+  'water',
+  'contact',
+  'trip',
+  'debrief',
+  'run',
+  'pack',
+] as const;
 export type ThingType = (typeof THING_TYPES)[number];
 
 export const Id = z.uuidv7();
@@ -32,10 +43,21 @@ export const Note = z.string().max(4000, 'at most 4,000 characters');
 export const Instant = z.iso.datetime({ offset: false, message: 'an instant such as 2026-05-12T04:10:00Z' });
 export const CivilDate = z.iso.date('a date such as 2026-05-12').meta({ picks: 'day' } satisfies FieldMeta);
 /** A birth date may be known as a year, a month or a day: age is then a range. */
-export const PartialDate = z.string().regex(/^(19|20)\d\d(-(0[1-9]|1[0-2])(-(0[1-9]|[12]\d|3[01]))?)?$/, 'a year, a month or a day: 2014, 2014-06 or 2014-06-30');
-export const WallTime = z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/, 'a time such as 06:10').meta({ picks: 'time' } satisfies FieldMeta);
+export const PartialDate = z
+  .string()
+  .regex(
+    /^(19|20)\d\d(-(0[1-9]|1[0-2])(-(0[1-9]|[12]\d|3[01]))?)?$/,
+    'a year, a month or a day: 2014, 2014-06 or 2014-06-30',
+  );
+export const WallTime = z
+  .string()
+  .regex(/^([01]\d|2[0-3]):[0-5]\d$/, 'a time such as 06:10')
+  .meta({ picks: 'time' } satisfies FieldMeta);
 export const Zone = z.string().max(60).refine(isZone, 'an IANA zone such as Atlantic/Azores');
-export const Position = z.strictObject({ lat: z.number().min(-90).max(90), lon: z.number().min(-180).max(180) });
+export const Position = z.strictObject({
+  lat: z.number().min(-90).max(90),
+  lon: z.number().min(-180).max(180),
+});
 
 /** How sure we are of a value, by JSON pointer, beside the values so that formulas see plain numbers. */
 export const Basis = z.record(z.string(), z.enum(['guessed', 'stated', 'measured']));
@@ -51,7 +73,11 @@ function isZone(zone: string): boolean {
 
 /** A number in SI with its quantity, limits and label. NaN and infinities are refused by `z.number()` itself. */
 export function measure(quantity: Quantity, title: string, min: number, max: number, help?: string) {
-  return z.number().min(min).max(max).meta({ title, quantity, ...(help ? { help } : {}) } satisfies FieldMeta);
+  return z
+    .number()
+    .min(min)
+    .max(max)
+    .meta({ title, quantity, ...(help ? { help } : {}) } satisfies FieldMeta);
 }
 
 /** One of some words, with what the screen says for each. */
@@ -60,8 +86,12 @@ export function choice<const W extends Record<string, string>>(title: string, wo
   return z.enum(keys).meta({ title, words, ...(help ? { help } : {}) } satisfies FieldMeta);
 }
 
-export const titled = <S extends z.ZodType>(schema: S, title: string, more: FieldMeta = {}): S => schema.meta({ ...schema.meta(), title, ...more }) as S;
+export const titled = <S extends z.ZodType>(schema: S, title: string, more: FieldMeta = {}): S =>
+  schema.meta({ ...schema.meta(), title, ...more }) as S;
 export const ref = (type: ThingType, title: string) => Id.meta({ title, ref: type } satisfies FieldMeta);
 
 /** What every stored thing carries. */
-export const thing = { id: Id.meta({ hidden: true } satisfies FieldMeta), basis: Basis.optional().meta({ hidden: true } satisfies FieldMeta) };
+export const thing = {
+  id: Id.meta({ hidden: true } satisfies FieldMeta),
+  basis: Basis.optional().meta({ hidden: true } satisfies FieldMeta),
+};

@@ -36,13 +36,21 @@ const note = z.string().max(300).optional();
 /** One case of a kind: what it weighs. A case that a threshold decides has it, with its source. */
 export const KindCase = z
   .strictObject({ level: z.enum(LEVELS), note, ...z.strictObject(threshold).partial().shape })
-  .refine((c) => c.value === undefined || (c.unit && c.source && c.confidence), 'a value has a unit, a source and a confidence');
+  .refine(
+    (c) => c.value === undefined || (c.unit && c.source && c.confidence),
+    'a value has a unit, a source and a confidence',
+  );
 
 export const LimitsFile = z.strictObject({
   /** Kinds of finding, by the first two parts of their ids. */
   kinds: z.record(
     z.string().regex(/^[a-z]+\/[a-z-]+$/),
-    z.strictObject({ section: z.enum(SECTION_IDS), varies: z.enum(VARIES), note, cases: z.record(z.string(), KindCase) }),
+    z.strictObject({
+      section: z.enum(SECTION_IDS),
+      varies: z.enum(VARIES),
+      note,
+      cases: z.record(z.string(), KindCase),
+    }),
   ),
   /** Thresholds and measures that no single case owns. */
   limits: z.record(z.string().regex(/^[a-z-]+$/), z.strictObject({ ...threshold, note })),

@@ -1,16 +1,35 @@
 /** Lists of words that schemas and rooms share; free of the validator, so that a worker may carry them. */
 export const CRAFT = {
-  'sit-on-top': 'Sit-on-top kayak', 'sit-inside': 'Sit-inside kayak', canoe: 'Canoe', paddleboard: 'Paddleboard',
-  inflatable: 'Inflatable', skiff: 'Skiff', 'trailer-boat': 'Trailer boat', 'personal-watercraft': 'Personal watercraft',
-  catamaran: 'Beach catamaran', raft: 'River raft',
+  'sit-on-top': 'Sit-on-top kayak',
+  'sit-inside': 'Sit-inside kayak',
+  canoe: 'Canoe',
+  paddleboard: 'Paddleboard',
+  inflatable: 'Inflatable',
+  skiff: 'Skiff',
+  'trailer-boat': 'Trailer boat',
+  'personal-watercraft': 'Personal watercraft',
+  catamaran: 'Beach catamaran',
+  raft: 'River raft',
 } as const;
 export type Craft = keyof typeof CRAFT;
 
 /** Where a thing travels. Order is from nearest to the hand to not aboard at all. */
-export const STOWAGE = { 'on-body': 'On the body', 'in-reach': 'In reach of the seat', hatch: 'In a hatch', buried: 'Buried under other things', home: 'Stays at home' } as const;
+export const STOWAGE = {
+  'on-body': 'On the body',
+  'in-reach': 'In reach of the seat',
+  hatch: 'In a hatch',
+  buried: 'Buried under other things',
+  home: 'Stays at home',
+} as const;
 export type Stowage = keyof typeof STOWAGE;
 
-export const CLOTHING = { light: 'Light clothes', 'wetsuit-3': 'Wetsuit, 3 mm', 'wetsuit-5': 'Wetsuit, 5 mm', 'dry-suit': 'Dry suit with layers', 'flotation-suit': 'Flotation suit' } as const;
+export const CLOTHING = {
+  light: 'Light clothes',
+  'wetsuit-3': 'Wetsuit, 3 mm',
+  'wetsuit-5': 'Wetsuit, 5 mm',
+  'dry-suit': 'Dry suit with layers',
+  'flotation-suit': 'Flotation suit',
+} as const;
 export type ClothingKind = keyof typeof CLOTHING;
 
 /** Answers that people give of themselves and of a trip, and kinds of water: each label stands here and nowhere else. */

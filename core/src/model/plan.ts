@@ -2,7 +2,19 @@ import * as z from 'zod';
 import { Id, Note, Position } from './common';
 
 /** What can happen to a filed plan. Events are appended and never edited. */
-export const EVENT_KINDS = ['filed', 'accepted', 'under-way', 'check-in', 'amended', 'closed', 'cancelled', 'late', 'overdue', 'alarm', 'check-in-missed'] as const;
+export const EVENT_KINDS = [
+  'filed',
+  'accepted',
+  'under-way',
+  'check-in',
+  'amended',
+  'closed',
+  'cancelled',
+  'late',
+  'overdue',
+  'alarm',
+  'check-in-missed',
+] as const;
 export type EventKind = (typeof EVENT_KINDS)[number];
 
 /** What a person's device may send. The other kinds come from the server itself. */
@@ -15,7 +27,12 @@ export const PlanDeed = z.strictObject({
 });
 export type PlanDeed = z.infer<typeof PlanDeed>;
 
-export const FileRequest = z.strictObject({ id: Id, trip: Id, amends: Id.optional(), reason: Note.optional() });
+export const FileRequest = z.strictObject({
+  id: Id,
+  trip: Id,
+  amends: Id.optional(),
+  reason: Note.optional(),
+});
 export type FileRequest = z.infer<typeof FileRequest>;
 
 export interface PlanEvent {
@@ -41,7 +58,8 @@ export interface PlanTimes {
   checkIns: number[];
 }
 
-export type PlanState = 'draft' | 'filed' | 'under-way' | 'late' | 'overdue' | 'alarm' | 'closed' | 'cancelled' | 'found';
+export type PlanState =
+  'draft' | 'filed' | 'under-way' | 'late' | 'overdue' | 'alarm' | 'closed' | 'cancelled' | 'found';
 
 /** The frozen sheet: already in words, rendered once when filed, so that pages never recompute. */
 export interface Sheet {

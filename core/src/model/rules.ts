@@ -12,9 +12,16 @@ const Value = z.union([z.boolean(), z.number(), z.string().max(80), Limit]);
  * Depth and size are bounded so that a hostile pack can't hang the evaluator.
  */
 export type Condition =
-  | { all: Condition[] } | { any: Condition[] } | { not: Condition } | { always: true }
-  | { fact: string; is: z.infer<typeof Value>; unsaid?: 'yes' | 'no' } | { fact: string; in: (string | number)[] }
-  | { fact: string; under: z.infer<typeof Value> } | { fact: string; atLeast: z.infer<typeof Value> } | { fact: string; over: z.infer<typeof Value> } | { fact: string; atMost: z.infer<typeof Value> }
+  | { all: Condition[] }
+  | { any: Condition[] }
+  | { not: Condition }
+  | { always: true }
+  | { fact: string; is: z.infer<typeof Value>; unsaid?: 'yes' | 'no' }
+  | { fact: string; in: (string | number)[] }
+  | { fact: string; under: z.infer<typeof Value> }
+  | { fact: string; atLeast: z.infer<typeof Value> }
+  | { fact: string; over: z.infer<typeof Value> }
+  | { fact: string; atMost: z.infer<typeof Value> }
   | { some: 'crew'; where: Condition };
 
 const OPERATORS: readonly string[] = ['is', 'in', 'under', 'atLeast', 'over', 'atMost', 'unsaid'];
@@ -25,30 +32,44 @@ function misshapen(raw: unknown, at = ''): string | undefined {
   const { all, any, not, where } = raw as Record<string, unknown>;
   if ('fact' in raw) {
     const strange = Object.keys(raw).find((key) => key !== 'fact' && !OPERATORS.includes(key));
-    return strange === undefined ? undefined : `${at} no operator is called "${strange}"; known: ${OPERATORS.join(', ')}`;
+    return strange === undefined
+      ? undefined
+      : `${at} no operator is called "${strange}"; known: ${OPERATORS.join(', ')}`;
   }
   const [name, inner] = all === undefined ? ['any', any] : ['all', all];
-  if (Array.isArray(inner)) return inner.map((part, i) => misshapen(part, `${at}/${name}/${i}`)).find((fault) => fault !== undefined);
+  if (Array.isArray(inner))
+    return inner.map((part, i) => misshapen(part, `${at}/${name}/${i}`)).find((fault) => fault !== undefined);
   if ('not' in raw) return misshapen(not, `${at}/not`);
   if ('some' in raw) return misshapen(where, `${at}/where`);
-  return 'always' in raw ? undefined : `${at} a condition is always, all, any, not, some, or a fact with an operator`;
+  return 'always' in raw
+    ? undefined
+    : `${at} a condition is always, all, any, not, some, or a fact with an operator`;
 }
 
 export const Condition: z.ZodType<Condition> = z.lazy(() =>
-  z.union([
-    z.strictObject({ always: z.literal(true) }),
-    z.strictObject({ all: z.array(Condition).min(1).max(40) }),
-    z.strictObject({ any: z.array(Condition).min(1).max(40) }),
-    z.strictObject({ not: Condition }),
-    z.strictObject({ some: z.literal('crew'), where: Condition }),
-    // `unsaid`: what counts while nobody said: the stricter of two lists, as the text has it.
-    z.strictObject({ fact: z.string().max(60), is: Value, unsaid: z.enum(['yes', 'no']).optional() }),
-    z.strictObject({ fact: z.string().max(60), in: z.array(z.union([z.string().max(60), z.number()])).min(1).max(60) }),
-    z.strictObject({ fact: z.string().max(60), under: Value }),
-    z.strictObject({ fact: z.string().max(60), atLeast: Value }),
-    z.strictObject({ fact: z.string().max(60), over: Value }),
-    z.strictObject({ fact: z.string().max(60), atMost: Value }),
-  ], { error: ({ input }) => misshapen(input)?.trim() }),
+  z.union(
+    [
+      z.strictObject({ always: z.literal(true) }),
+      z.strictObject({ all: z.array(Condition).min(1).max(40) }),
+      z.strictObject({ any: z.array(Condition).min(1).max(40) }),
+      z.strictObject({ not: Condition }),
+      z.strictObject({ some: z.literal('crew'), where: Condition }),
+      // `unsaid`: what counts while nobody said: the stricter of two lists, as the text has it.
+      z.strictObject({ fact: z.string().max(60), is: Value, unsaid: z.enum(['yes', 'no']).optional() }),
+      z.strictObject({
+        fact: z.string().max(60),
+        in: z
+          .array(z.union([z.string().max(60), z.number()]))
+          .min(1)
+          .max(60),
+      }),
+      z.strictObject({ fact: z.string().max(60), under: Value }),
+      z.strictObject({ fact: z.string().max(60), atLeast: Value }),
+      z.strictObject({ fact: z.string().max(60), over: Value }),
+      z.strictObject({ fact: z.string().max(60), atMost: Value }),
+    ],
+    { error: ({ input }) => misshapen(input)?.trim() },
+  ),
 );
 
 const demand = {
@@ -104,7 +125,15 @@ export const Rule = z.strictObject({
 export type Rule = z.infer<typeof Rule>;
 
 /** Facts of a situation, by name; those of people under `crew`. */
-const Situation = z.record(z.string().max(60), z.union([z.boolean(), z.number(), z.string().max(60), z.strictObject({ low: z.number(), high: z.number() })]));
+const Situation = z.record(
+  z.string().max(60),
+  z.union([
+    z.boolean(),
+    z.number(),
+    z.string().max(60),
+    z.strictObject({ low: z.number(), high: z.number() }),
+  ]),
+);
 
 /** A situation and what the pack must say of it: a pack proves itself. */
 export const Example = z.strictObject({
@@ -131,10 +160,23 @@ export const RulePack = z.strictObject({
   /** Whose approval counts here, by capability, `*` for all others: ids of `core/data/kit/approvals.json`. */
   approvals: z.record(z.string().max(40), z.array(z.string().max(20)).min(1).max(12)).optional(),
   /** Rules of other packs in whose place this one stands, where the condition holds: a State's own ages instead of the federal one. */
-  displaces: z.array(z.strictObject({ pack: z.string().max(40), rule: z.string().max(40), when: Condition })).max(20).optional(),
+  displaces: z
+    .array(z.strictObject({ pack: z.string().max(40), rule: z.string().max(40), when: Condition }))
+    .max(20)
+    .optional(),
   /** Who held the pack against the text, and when. */
   checked: z.strictObject({ by: Text, on: CivilDate }).optional(),
-  questions: z.array(z.strictObject({ id: z.string().max(40), ask: z.string().max(200), help: z.string().max(300).optional(), onWater: z.array(z.string().max(20)).optional() })).max(20).optional(),
+  questions: z
+    .array(
+      z.strictObject({
+        id: z.string().max(40),
+        ask: z.string().max(200),
+        help: z.string().max(300).optional(),
+        onWater: z.array(z.string().max(20)).optional(),
+      }),
+    )
+    .max(20)
+    .optional(),
   rules: z.array(Rule).max(500),
   examples: z.array(Example).max(300).optional(),
 });
@@ -143,12 +185,30 @@ export type RulePack = z.infer<typeof RulePack>;
 export const GearKind = z.strictObject({
   id: z.string().regex(/^[a-z0-9-]{2,40}$/),
   title: Text,
-  group: z.enum(['wear', 'signal', 'light', 'call', 'drive', 'water-out', 'hold', 'tool', 'care', 'comfort', 'paper']),
-  supplies: z.array(z.strictObject({
-    capability: z.enum(CAPABILITIES),
-    /** The thing has to be worn or within this stowage to do its work, whatever a rule says. */
-    within: z.enum(Object.keys(STOWAGE) as [keyof typeof STOWAGE, ...(keyof typeof STOWAGE)[]]).optional(),
-  })).max(8),
+  group: z.enum([
+    'wear',
+    'signal',
+    'light',
+    'call',
+    'drive',
+    'water-out',
+    'hold',
+    'tool',
+    'care',
+    'comfort',
+    'paper',
+  ]),
+  supplies: z
+    .array(
+      z.strictObject({
+        capability: z.enum(CAPABILITIES),
+        /** The thing has to be worn or within this stowage to do its work, whatever a rule says. */
+        within: z
+          .enum(Object.keys(STOWAGE) as [keyof typeof STOWAGE, ...(keyof typeof STOWAGE)[]])
+          .optional(),
+      }),
+    )
+    .max(8),
   /** Capabilities that another packed thing must supply for this one to count. */
   needs: z.array(z.enum(CAPABILITIES)).max(4).optional(),
   /** Fields of the item that decide whether it counts. */
@@ -164,7 +224,14 @@ export const GearKind = z.strictObject({
   charged: z.number().min(0).max(1).optional(),
   /** When it is put in hand; absent: the evening before. */
   when: z.enum(['week', 'evening', 'morning', 'car']).optional(),
-  test: z.strictObject({ how: z.string().max(300), passes: z.string().max(200), everyMonths: z.number().min(0.1).max(120), mustHavePassed: z.boolean() }).optional(),
+  test: z
+    .strictObject({
+      how: z.string().max(300),
+      passes: z.string().max(200),
+      everyMonths: z.number().min(0.1).max(120),
+      mustHavePassed: z.boolean(),
+    })
+    .optional(),
   /** Limits of the kind itself, whatever the single label says (46 CFR 160.076 for inflatable jackets). */
   leastAge: z.number().min(0).max(99).optional(),
   leastMass: z.number().min(0).max(200).optional(),
@@ -174,9 +241,20 @@ export const GearKind = z.strictObject({
   source: z.string().max(60),
 });
 export type GearKind = z.infer<typeof GearKind>;
-export const Catalogue = z.strictObject({ schema: z.literal(1), version: z.string().max(20), kinds: z.array(GearKind).max(2000),
+export const Catalogue = z.strictObject({
+  schema: z.literal(1),
+  version: z.string().max(20),
+  kinds: z.array(GearKind).max(2000),
   /** What a jacket should lift where no shelter and no help is near: newtons by the wearer's mass, the last row without an end. */
-  openWater: z.strictObject({ waters: z.array(z.string().max(20)).min(1), least: z.array(z.strictObject({ upTo: z.number().positive().optional(), newtons: z.number().positive() })).min(1), source: z.string().max(60) }).optional(),
+  openWater: z
+    .strictObject({
+      waters: z.array(z.string().max(20)).min(1),
+      least: z
+        .array(z.strictObject({ upTo: z.number().positive().optional(), newtons: z.number().positive() }))
+        .min(1),
+      source: z.string().max(60),
+    })
+    .optional(),
 });
 export type Catalogue = z.infer<typeof Catalogue>;
 

@@ -1,8 +1,20 @@
 import * as z from 'zod';
-import { CivilDate, Note, PartialDate, Position, Text, Zone, choice, measure, ref, thing, titled, type FieldMeta } from './common';
+import {
+  CivilDate,
+  Note,
+  PartialDate,
+  Position,
+  Text,
+  Zone,
+  choice,
+  measure,
+  ref,
+  thing,
+  titled,
+  type FieldMeta,
+} from './common';
 
 import { CRAFT, IN_WATER, SHORES, SKILLED, STOWAGE, SWIMMING, WATERS } from './lists';
-
 
 export const Skill = z.strictObject({
   craft: choice('Craft', CRAFT),
@@ -13,21 +25,36 @@ export const Skill = z.strictObject({
 export const Person = z.strictObject({
   ...thing,
   name: titled(Text, 'Name'),
-  born: titled(PartialDate.optional(), 'Born', { help: 'A year is enough; a day settles the rules that turn on an age.' }),
+  born: titled(PartialDate.optional(), 'Born', {
+    help: 'A year is enough; a day settles the rules that turn on an age.',
+  }),
   mass: measure('mass', 'Weight', 2, 250, 'Decides which jacket fits and what the boat carries.').optional(),
   swimming: choice('Swimming', SWIMMING).optional(),
   units: choice('Units', { metric: 'Metres, kilograms, °C', us: 'Feet, pounds, °F' }).optional(),
   inWater: choice('In the water in a jacket', IN_WATER).optional(),
   drives: titled(z.boolean().optional(), 'Can start and drive a motorboat'),
-  weakArm: titled(z.boolean().optional(), 'Bad shoulder, arm or back', { help: 'Doesn’t mean staying home; it changes the seat.' }),
+  weakArm: titled(z.boolean().optional(), 'Bad shoulder, arm or back', {
+    help: 'Doesn’t mean staying home; it changes the seat.',
+  }),
   skills: titled(z.array(Skill).max(20).optional(), 'Skill in each craft'),
   phone: titled(z.string().max(40).optional(), 'Phone'),
-  medical: titled(Note.optional(), 'Medical notes', { long: true, help: 'Opened to the contact only if you allow it on a float plan.' }),
+  medical: titled(Note.optional(), 'Medical notes', {
+    long: true,
+    help: 'Opened to the contact only if you allow it on a float plan.',
+  }),
 });
 export type Person = z.infer<typeof Person>;
 
 export const Propulsion = z.strictObject({
-  kind: choice('Driven by', { paddle: 'Paddle', oars: 'Oars', pedals: 'Pedals', outboard: 'Outboard', electric: 'Electric motor', inboard: 'Inboard', sail: 'Sail' }),
+  kind: choice('Driven by', {
+    paddle: 'Paddle',
+    oars: 'Oars',
+    pedals: 'Pedals',
+    outboard: 'Outboard',
+    electric: 'Electric motor',
+    inboard: 'Inboard',
+    sail: 'Sail',
+  }),
   cruise: measure('speed', 'Usual speed', 0.1, 40).optional(),
   slow: measure('speed', 'Speed when tired or against wind', 0.1, 40).optional(),
   power: measure('power', 'Power', 0, 500_000).optional(),
@@ -35,21 +62,52 @@ export const Propulsion = z.strictObject({
   burn: measure('flow', 'Fuel burnt at usual speed', 0, 1).optional(),
   battery: measure('energy', 'Battery', 0, 1e9, 'Volts × ampere-hours.').optional(),
   draw: measure('power', 'Power drawn at usual speed', 0, 100_000).optional(),
-  log: titled(z.array(z.strictObject({ speed: measure('speed', 'At', 0.1, 40), burn: measure('flow', 'she burns', 0, 1).optional(), draw: measure('power', 'or draws', 0, 100_000).optional() })).max(8).optional(), 'From your own log', { help: 'What she burns or draws at other speeds: the way home is reckoned at the one that carries furthest.' }),
+  log: titled(
+    z
+      .array(
+        z.strictObject({
+          speed: measure('speed', 'At', 0.1, 40),
+          burn: measure('flow', 'she burns', 0, 1).optional(),
+          draw: measure('power', 'or draws', 0, 100_000).optional(),
+        }),
+      )
+      .max(8)
+      .optional(),
+    'From your own log',
+    {
+      help: 'What she burns or draws at other speeds: the way home is reckoned at the one that carries furthest.',
+    },
+  ),
 });
 
 export const Opening = z.strictObject({
   name: titled(Text, 'Name'),
   kind: choice('Kind', { plug: 'Drain plug', bung: 'Hull bung', hatch: 'Hatch', scupper: 'Scupper' }),
-  worked: choice('Worked from', { inside: 'Inside', outside: 'Outside', underneath: 'Underneath only' }).optional(),
+  worked: choice('Worked from', {
+    inside: 'Inside',
+    outside: 'Outside',
+    underneath: 'Underneath only',
+  }).optional(),
   where: choice('Where', { bow: 'Bow', middle: 'Middle', stern: 'Stern' }).optional(),
-  diameter: measure('length', 'Bore', 0.002, 1, 'Across the hole; for a hatch, across its opening.').optional(),
+  diameter: measure(
+    'length',
+    'Bore',
+    0.002,
+    1,
+    'Across the hole; for a hatch, across its opening.',
+  ).optional(),
 });
 
 /** A part that floats on when she is full of water. */
 export const Reserve = z.strictObject({
   what: choice('What', { foam: 'Foam', bag: 'Air bag', compartment: 'Closed compartment' }),
-  where: choice('Where', { bow: 'Bow', middle: 'Middle', stern: 'Stern', sides: 'Along both sides', all: 'All through' }),
+  where: choice('Where', {
+    bow: 'Bow',
+    middle: 'Middle',
+    stern: 'Stern',
+    sides: 'Along both sides',
+    all: 'All through',
+  }),
   litres: measure('litres', 'Litres', 1, 5000),
 });
 
@@ -57,8 +115,16 @@ export const Reserve = z.strictObject({
 export const Controls = z.strictObject({
   start: choice('Started by', { pull: 'Pulling a cord', key: 'A key', button: 'A button' }).optional(),
   cord: choice('Kill cord', { lanyard: 'Lanyard', wireless: 'Wireless', none: 'None' }).optional(),
-  gear: choice('Gear', { lever: 'Lever', twist: 'On the throttle', none: 'No gear: she goes when she runs' }).optional(),
-  choke: choice('Cold start', { choke: 'Choke and bulb', bulb: 'Bulb only', none: 'Nothing to do' }).optional(),
+  gear: choice('Gear', {
+    lever: 'Lever',
+    twist: 'On the throttle',
+    none: 'No gear: she goes when she runs',
+  }).optional(),
+  choke: choice('Cold start', {
+    choke: 'Choke and bulb',
+    bulb: 'Bulb only',
+    none: 'Nothing to do',
+  }).optional(),
   steering: choice('Steered by', { tiller: 'Tiller', wheel: 'Wheel', bar: 'Handlebar' }).optional(),
   tilt: titled(z.string().max(120).optional(), 'Tilt lock: where and how'),
   stop: titled(z.string().max(120).optional(), 'Another way to stop her'),
@@ -76,33 +142,81 @@ export const Plate = z.strictObject({
   personsMass: measure('mass', 'Weight of persons', 1, 10_000).optional(),
   totalMass: measure('mass', 'Total weight', 1, 20_000).optional(),
   power: measure('power', 'Power', 0, 500_000).optional(),
-  iso: titled(z.boolean().optional(), 'A builder’s plate with a design category', { help: 'Such a plate counts each person as 75 kg.' }),
+  iso: titled(z.boolean().optional(), 'A builder’s plate with a design category', {
+    help: 'Such a plate counts each person as 75 kg.',
+  }),
 });
 
 export const Boat = z.strictObject({
   ...thing,
   name: titled(Text, 'Name'),
   kind: choice('Kind', CRAFT),
-  length: measure('length', 'Length over all', 1, 15, 'Straight line, bow to stern, without motor or rudder.').optional(),
+  length: measure(
+    'length',
+    'Length over all',
+    1,
+    15,
+    'Straight line, bow to stern, without motor or rudder.',
+  ).optional(),
   beam: measure('length', 'Beam', 0.2, 6).optional(),
-  depth: measure('length', 'Depth of the hull', 0.05, 3, 'Amidships, from the lowest point of the hull up to the edge.').optional(),
+  depth: measure(
+    'length',
+    'Depth of the hull',
+    0.05,
+    3,
+    'Amidships, from the lowest point of the hull up to the edge.',
+  ).optional(),
   mass: measure('mass', 'Empty weight', 3, 10_000).optional(),
   modelYear: measure('year', 'Model year', 1900, 2100).int().optional(),
   plate: titled(z.union([z.literal('none'), Plate]).optional(), 'Capacity plate'),
-  advisedLoad: measure('mass', "Maker's greatest load", 20, 10_000, 'From the label or the manual, for boats without a plate.').optional(),
+  advisedLoad: measure(
+    'mass',
+    "Maker's greatest load",
+    20,
+    10_000,
+    'From the label or the manual, for boats without a plate.',
+  ).optional(),
   propulsion: titled(z.array(Propulsion).max(6), 'Propulsion'),
   openings: titled(z.array(Opening).max(20), 'Openings that can flood her'),
   seats: measure('count', 'Seats', 1, 50, 'People she was made to sit.').int().optional(),
-  cabin: titled(z.boolean().optional(), 'Cabin, or decked over', { help: 'Some rules spare a boat that is completely open.' }),
-  freeboard: measure('length', 'Freeboard where one climbs in', 0, 3, 'From the water to the edge, loaded.').optional(),
+  cabin: titled(z.boolean().optional(), 'Cabin, or decked over', {
+    help: 'Some rules spare a boat that is completely open.',
+  }),
+  freeboard: measure(
+    'length',
+    'Freeboard where one climbs in',
+    0,
+    3,
+    'From the water to the edge, loaded.',
+  ).optional(),
   maxSpeed: measure('speed', 'Greatest speed', 0.1, 60).optional(),
-  fuelTank: choice('Fuel tank', { none: 'None', portable: 'Portable', fixed: 'Fixed in the boat' }).optional(),
-  closedSpaces: titled(z.boolean().optional(), 'Closed spaces where vapour can gather', { help: 'Under seats or thwarts, closed lockers, a double bottom not filled with foam. Not: bait wells, glove boxes, slatted floors.' }),
+  fuelTank: choice('Fuel tank', {
+    none: 'None',
+    portable: 'Portable',
+    fixed: 'Fixed in the boat',
+  }).optional(),
+  closedSpaces: titled(z.boolean().optional(), 'Closed spaces where vapour can gather', {
+    help: 'Under seats or thwarts, closed lockers, a double bottom not filled with foam. Not: bait wells, glove boxes, slatted floors.',
+  }),
   appliance: titled(z.boolean().optional(), 'Stove, heater or cooler that burns fuel'),
   cutOffSwitch: titled(z.boolean().optional(), 'Engine cut-off switch fitted by the maker'),
-  flotation: choice('If she is swamped', { none: 'Nothing keeps her up', 'air-bags': 'Air bags', bulkheads: 'Bulkheads', foam: 'Foam', 'sealed-hull': 'Sealed hull' }).optional(),
+  flotation: choice('If she is swamped', {
+    none: 'Nothing keeps her up',
+    'air-bags': 'Air bags',
+    bulkheads: 'Bulkheads',
+    foam: 'Foam',
+    'sealed-hull': 'Sealed hull',
+  }).optional(),
   reserve: titled(z.array(Reserve).max(12).optional(), 'Parts that float on when she is full'),
-  material: choice('Hull made of', { polyethylene: 'Polyethylene', fibreglass: 'Fibreglass', alloy: 'Aluminium', plywood: 'Plywood', fabric: 'Fabric', steel: 'Steel', foam: 'Foam and skin' }).optional(),
+  material: choice('Hull made of', {
+    polyethylene: 'Polyethylene',
+    fibreglass: 'Fibreglass',
+    alloy: 'Aluminium',
+    plywood: 'Plywood',
+    fabric: 'Fabric',
+    steel: 'Steel',
+    foam: 'Foam and skin',
+  }).optional(),
   bottom: choice('Bottom', { flat: 'Flat, hard chines', other: 'Any other' }).optional(),
   transom: measure('length', 'Transom, height', 0.1, 1.5).optional(),
   transomWidth: measure('length', 'Transom, width', 0.2, 4).optional(),
@@ -115,46 +229,97 @@ export const Boat = z.strictObject({
 });
 export type Boat = z.infer<typeof Boat>;
 
-
-export const GearItem = z.strictObject({
-  ...thing,
-  kind: titled(z.string().regex(/^[a-z0-9-]{2,40}$/), 'Kind', { catalogue: true }),
-  name: titled(Text, 'What you call it'),
-  count: measure('count', 'How many', 0, 500).int(),
-  stowage: choice('Travels', STOWAGE),
-  on: ref('gear', 'Fixed to').optional(),
-  fittedTo: ref('boat', 'Fitted to boat').optional(),
-  owner: ref('person', 'Belongs to').optional(),
-  state: choice('State', { ready: 'Ready', due: 'Due for a test', failed: 'Failed its test', 'used-up': 'Used up', unknown: 'Not known' }),
-  approval: titled(z.string().max(60).optional(), 'Approval on the label', { help: 'As printed, or "none".' }),
-  made: titled(CivilDate.optional(), 'Made'),
-  expires: titled(CivilDate.optional(), 'Ends'),
-  inspected: titled(CivilDate.optional(), 'Last tested'),
-  tests: titled(z.array(z.strictObject({ on: CivilDate, passed: z.boolean(), by: z.string().max(120).optional(), note: z.string().max(400).optional() })).max(60).optional(), 'Tests', { hidden: true }),
-  charge: measure('percent', 'Charge', 0, 1).optional(),
-  minMass: measure('mass', 'Fits from', 0, 250).optional(),
-  maxMass: measure('mass', 'Fits to', 1, 400).optional(),
-  minAge: measure('age', 'From age', 0, 99).optional(),
-  line: measure('length', 'Length of its line', 0, 500).optional(),
-  cylinder: choice('Cylinder', { green: 'Full, tight, indicator green', fired: 'Fired or loose' }).optional(),
-  tether: titled(z.boolean().optional(), 'On a tether'),
-  borrowedFrom: titled(z.string().max(80).optional(), 'Borrowed from'),
-  buoyancy: measure('force', 'Buoyancy', 10, 500).optional(),
-  hardUse: titled(z.boolean().optional(), 'Label allows watercraft, towing and rapids', { help: 'Most inflatable jackets say that they are not for these.' }),
-  wornToCount: titled(z.boolean().optional(), 'Label: counts only when worn', { help: 'Printed on many inflatable jackets.' }),
-  registered: choice('Registered', { yes: 'Yes, and current', no: 'No' }).optional(),
-}).refine((g) => g.minMass === undefined || g.maxMass === undefined || g.minMass <= g.maxMass, { message: 'the lower weight stands above the upper', path: ['minMass'] });
+export const GearItem = z
+  .strictObject({
+    ...thing,
+    kind: titled(z.string().regex(/^[a-z0-9-]{2,40}$/), 'Kind', { catalogue: true }),
+    name: titled(Text, 'What you call it'),
+    count: measure('count', 'How many', 0, 500).int(),
+    stowage: choice('Travels', STOWAGE),
+    on: ref('gear', 'Fixed to').optional(),
+    fittedTo: ref('boat', 'Fitted to boat').optional(),
+    owner: ref('person', 'Belongs to').optional(),
+    state: choice('State', {
+      ready: 'Ready',
+      due: 'Due for a test',
+      failed: 'Failed its test',
+      'used-up': 'Used up',
+      unknown: 'Not known',
+    }),
+    approval: titled(z.string().max(60).optional(), 'Approval on the label', {
+      help: 'As printed, or "none".',
+    }),
+    made: titled(CivilDate.optional(), 'Made'),
+    expires: titled(CivilDate.optional(), 'Ends'),
+    inspected: titled(CivilDate.optional(), 'Last tested'),
+    tests: titled(
+      z
+        .array(
+          z.strictObject({
+            on: CivilDate,
+            passed: z.boolean(),
+            by: z.string().max(120).optional(),
+            note: z.string().max(400).optional(),
+          }),
+        )
+        .max(60)
+        .optional(),
+      'Tests',
+      { hidden: true },
+    ),
+    charge: measure('percent', 'Charge', 0, 1).optional(),
+    minMass: measure('mass', 'Fits from', 0, 250).optional(),
+    maxMass: measure('mass', 'Fits to', 1, 400).optional(),
+    minAge: measure('age', 'From age', 0, 99).optional(),
+    line: measure('length', 'Length of its line', 0, 500).optional(),
+    cylinder: choice('Cylinder', {
+      green: 'Full, tight, indicator green',
+      fired: 'Fired or loose',
+    }).optional(),
+    tether: titled(z.boolean().optional(), 'On a tether'),
+    borrowedFrom: titled(z.string().max(80).optional(), 'Borrowed from'),
+    buoyancy: measure('force', 'Buoyancy', 10, 500).optional(),
+    hardUse: titled(z.boolean().optional(), 'Label allows watercraft, towing and rapids', {
+      help: 'Most inflatable jackets say that they are not for these.',
+    }),
+    wornToCount: titled(z.boolean().optional(), 'Label: counts only when worn', {
+      help: 'Printed on many inflatable jackets.',
+    }),
+    registered: choice('Registered', { yes: 'Yes, and current', no: 'No' }).optional(),
+  })
+  .refine((g) => g.minMass === undefined || g.maxMass === undefined || g.minMass <= g.maxMass, {
+    message: 'the lower weight stands above the upper',
+    path: ['minMass'],
+  });
 export type GearItem = z.infer<typeof GearItem>;
 
 export const Place = z.strictObject({
   ...thing,
   name: titled(Text, 'Name'),
-  kind: choice('Kind', { launch: 'Launch', haven: 'Haven', hazard: 'Hazard', ground: 'Fishing ground', waypoint: 'Waypoint', parking: 'Parking' }),
+  kind: choice('Kind', {
+    launch: 'Launch',
+    haven: 'Haven',
+    hazard: 'Hazard',
+    ground: 'Fishing ground',
+    waypoint: 'Waypoint',
+    parking: 'Parking',
+  }),
   position: titled(Position, 'Position'),
   water: ref('water', 'On the water').optional(),
-  launchFrom: choice('You launch from', { ramp: 'Ramp', jetty: 'Jetty', beach: 'Beach', bank: 'Bank' }).optional(),
+  launchFrom: choice('You launch from', {
+    ramp: 'Ramp',
+    jetty: 'Jetty',
+    beach: 'Beach',
+    bank: 'Bank',
+  }).optional(),
   shore: choice('Kind of shore', SHORES, 'Where one can land, and where not.').optional(),
-  works: measure('height', 'Works from this height of tide', -5, 20, 'Above chart datum. Below it there is mud or no water.').optional(),
+  works: measure(
+    'height',
+    'Works from this height of tide',
+    -5,
+    20,
+    'Above chart datum. Below it there is mud or no water.',
+  ).optional(),
   rules: titled(Note.optional(), 'Rules of the place and who to ask', { long: true }),
   confirmed: titled(CivilDate.optional(), 'Last confirmed'),
 });
@@ -167,7 +332,16 @@ export const TideConstants = z.strictObject({
   /** Mean level above that datum, metres. */
   z0: z.number().min(-20).max(20),
   /** Amplitude in metres, Greenwich phase lag in degrees. */
-  constituents: z.array(z.strictObject({ name: z.string().max(8), amplitude: z.number().min(0).max(10), phase: z.number().min(0).max(360) })).min(1).max(200),
+  constituents: z
+    .array(
+      z.strictObject({
+        name: z.string().max(8),
+        amplitude: z.number().min(0).max(10),
+        phase: z.number().min(0).max(360),
+      }),
+    )
+    .min(1)
+    .max(200),
 });
 export const TideTable = z.strictObject({
   kind: z.literal('table'),
@@ -176,7 +350,11 @@ export const TideTable = z.strictObject({
   /** High and low waters. Which of them a row is may be left out where the tide has two of each a day. */
   rows: z
     .array(
-      z.strictObject({ at: z.iso.datetime(), height: z.number().min(-20).max(20), turn: z.enum(['high', 'low']).optional() }),
+      z.strictObject({
+        at: z.iso.datetime(),
+        height: z.number().min(-20).max(20),
+        turn: z.enum(['high', 'low']).optional(),
+      }),
     )
     .min(2)
     .max(2000),
@@ -193,12 +371,21 @@ export const Water = z.strictObject({
   tide: titled(TideStation.optional(), 'Tide station', { hidden: true }),
   forecastAt: titled(Position.optional(), 'Forecast for', { hidden: true }),
   rapids: titled(z.boolean().optional(), 'Rapids', { help: 'White water of any grade on the way you go.' }),
-  rescueNumber: titled(z.string().max(40).optional(), 'Number to ring for rescue here', { help: 'Ask locally. Escale never rings it by itself.' }),
+  rescueNumber: titled(z.string().max(40).optional(), 'Number to ring for rescue here', {
+    help: 'Ask locally. Escale never rings it by itself.',
+  }),
   rescueName: titled(z.string().max(80).optional(), 'Who answers it'),
   /** Rule packs of its jurisdictions that were switched off here, by id. */
-  without: z.array(z.string().max(40)).max(20).optional().meta({ hidden: true } satisfies FieldMeta),
+  without: z
+    .array(z.string().max(40))
+    .max(20)
+    .optional()
+    .meta({ hidden: true } satisfies FieldMeta),
   /** Answers to a rule pack's own questions, by question id. */
-  answers: z.record(z.string(), z.union([z.boolean(), z.number(), z.string().max(80)])).optional().meta({ hidden: true }),
+  answers: z
+    .record(z.string(), z.union([z.boolean(), z.number(), z.string().max(80)]))
+    .optional()
+    .meta({ hidden: true }),
 });
 export type Water = z.infer<typeof Water>;
 
@@ -209,5 +396,3 @@ export const Contact = z.strictObject({
   relation: titled(z.string().max(60).optional(), 'Who they are to you'),
 });
 export type Contact = z.infer<typeof Contact>;
-
-

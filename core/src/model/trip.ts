@@ -1,12 +1,27 @@
 import * as z from 'zod';
-import { CivilDate, Id, Note, Text, WallTime, choice, measure, ref, thing, titled, type FieldMeta } from './common';
+import {
+  CivilDate,
+  Id,
+  Note,
+  Text,
+  WallTime,
+  choice,
+  measure,
+  ref,
+  thing,
+  titled,
+  type FieldMeta,
+} from './common';
 import { CLOTHING, LIQUIDS, ROLES, STOWAGE, TODAY, type Stowage } from './lists';
 
-const LIQUID_WORDS = Object.fromEntries(Object.entries(LIQUIDS).map(([id, { words }]) => [id, words])) as { [K in keyof typeof LIQUIDS]: (typeof LIQUIDS)[K]['words'] };
-
+const LIQUID_WORDS = Object.fromEntries(Object.entries(LIQUIDS).map(([id, { words }]) => [id, words])) as {
+  [K in keyof typeof LIQUIDS]: (typeof LIQUIDS)[K]['words'];
+};
 
 /** A spot in the boat: along from the stern (0) to the bow (1), across from starboard (−1) to port (1). */
-export const Spot = z.strictObject({ x: z.number().min(0).max(1), y: z.number().min(-1).max(1) }).meta({ hidden: true } satisfies FieldMeta);
+export const Spot = z
+  .strictObject({ x: z.number().min(0).max(1), y: z.number().min(-1).max(1) })
+  .meta({ hidden: true } satisfies FieldMeta);
 export type Spot = z.infer<typeof Spot>;
 
 export const CrewMember = z.strictObject({
@@ -29,15 +44,24 @@ export const Halt = z.strictObject({
   doing: titled(z.string().max(60).optional(), 'What for'),
 });
 
-export const LoadItem = z.strictObject({
-  name: titled(Text, 'What'),
-  mass: measure('mass', 'Weight', 0, 2000, 'Leave it out for a liquid whose volume you give.').optional(),
-  place: choice('Where', { bow: 'Bow', middle: 'Middle', stern: 'Stern', deck: 'On deck' }).optional(),
-  /** Where exactly, when it was put there by hand. */
-  spot: Spot.optional(),
-  liquid: choice('Liquid', LIQUID_WORDS, 'A liquid that is used up or run out: its weight then follows from its volume.').optional(),
-  volume: measure('volume', 'Volume', 0, 2).optional(),
-}).refine((item) => item.mass !== undefined || (item.liquid !== undefined && item.volume !== undefined), { message: 'a weight, or a liquid and its volume', path: ['mass'] });
+export const LoadItem = z
+  .strictObject({
+    name: titled(Text, 'What'),
+    mass: measure('mass', 'Weight', 0, 2000, 'Leave it out for a liquid whose volume you give.').optional(),
+    place: choice('Where', { bow: 'Bow', middle: 'Middle', stern: 'Stern', deck: 'On deck' }).optional(),
+    /** Where exactly, when it was put there by hand. */
+    spot: Spot.optional(),
+    liquid: choice(
+      'Liquid',
+      LIQUID_WORDS,
+      'A liquid that is used up or run out: its weight then follows from its volume.',
+    ).optional(),
+    volume: measure('volume', 'Volume', 0, 2).optional(),
+  })
+  .refine((item) => item.mass !== undefined || (item.liquid !== undefined && item.volume !== undefined), {
+    message: 'a weight, or a liquid and its volume',
+    path: ['mass'],
+  });
 export type LoadItem = z.infer<typeof LoadItem>;
 
 export const Limits = z.strictObject({
@@ -69,11 +93,37 @@ export const Trip = z.strictObject({
   parked: titled(z.string().max(120).optional(), 'Car and where it stands'),
   notes: titled(Note.optional(), 'Notes', { long: true }),
   /** What changes on the way home: the catch comes aboard, fuel and water are used. */
-  comingHome: titled(z.strictObject({ catch: measure('mass', 'Catch', 0, 1000).optional(), fuelLeft: measure('percent', 'Fuel left', 0, 1).optional() }).optional(), 'Coming home'),
+  comingHome: titled(
+    z
+      .strictObject({
+        catch: measure('mass', 'Catch', 0, 1000).optional(),
+        fuelLeft: measure('percent', 'Fuel left', 0, 1).optional(),
+      })
+      .optional(),
+    'Coming home',
+  ),
   /** Other boats of the trip, each with who is in it. */
-  company: titled(z.array(z.strictObject({ boat: ref('boat', 'Boat'), people: titled(z.array(Id).max(30), 'Who is in it', { ref: 'person' }), wears: titled(z.array(Id).max(30).optional(), 'Who wears the jacket from launch to landing', { ref: 'person' }), with: ref('boat', 'Stays with').optional() })).max(20).optional(), 'In company'),
+  company: titled(
+    z
+      .array(
+        z.strictObject({
+          boat: ref('boat', 'Boat'),
+          people: titled(z.array(Id).max(30), 'Who is in it', { ref: 'person' }),
+          wears: titled(z.array(Id).max(30).optional(), 'Who wears the jacket from launch to landing', {
+            ref: 'person',
+          }),
+          with: ref('boat', 'Stays with').optional(),
+        }),
+      )
+      .max(20)
+      .optional(),
+    'In company',
+  ),
   /** Where things travel on this trip, where it differs from the shed. */
-  stow: z.array(z.strictObject({ item: Id, place: z.enum(Object.keys(STOWAGE) as [Stowage, ...Stowage[]]) })).max(500).meta({ hidden: true } satisfies FieldMeta),
+  stow: z
+    .array(z.strictObject({ item: Id, place: z.enum(Object.keys(STOWAGE) as [Stowage, ...Stowage[]]) }))
+    .max(500)
+    .meta({ hidden: true } satisfies FieldMeta),
   status: choice('State', { planned: 'Planned', on: 'On now', done: 'Done' }),
 });
 export type Trip = z.infer<typeof Trip>;
@@ -95,7 +145,17 @@ export const Run = z.strictObject({
   trip: Id.optional(),
   startedAt: z.iso.datetime(),
   endedAt: z.iso.datetime().optional(),
-  ticks: z.array(z.strictObject({ step: z.string().max(60), at: z.iso.datetime(), second: z.boolean().optional(), skipped: z.boolean().optional(), by: z.string().max(60).optional() })).max(200),
+  ticks: z
+    .array(
+      z.strictObject({
+        step: z.string().max(60),
+        at: z.iso.datetime(),
+        second: z.boolean().optional(),
+        skipped: z.boolean().optional(),
+        by: z.string().max(60).optional(),
+      }),
+    )
+    .max(200),
 });
 export type Run = z.infer<typeof Run>;
 

@@ -266,4 +266,3 @@ describe('the sentence is made from the explanation', () => {
       ).missing,
     ).toEqual(['boat.sail']));
 });
-

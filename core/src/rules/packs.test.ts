@@ -88,4 +88,3 @@ describe('packs', () => {
     expect(contentHash({ a: 1 })).not.toBe(contentHash({ a: 2 }));
   });
 });
-

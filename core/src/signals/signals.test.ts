@@ -5,14 +5,31 @@ import { render } from '../say';
 import { jacketsOf, mayday } from '.';
 
 const reader = { units: 'metric', zone: 'UTC', locale: 'en-GB' } as const;
-const words = (...args: Parameters<typeof mayday>) => mayday(...args).map((p) => render(p, reader)).join(' ');
+const words = (...args: Parameters<typeof mayday>) =>
+  mayday(...args)
+    .map((p) => render(p, reader))
+    .join(' ');
 
-check('recalled', { title: 'Radiotelephone distress form' }, 'mayday three times, name three times, mayday and name, position, help, persons, over', () => {
-  const said = words(aBoat({ name: 'Tern', marks: 'TN 4', hullColour: 'green' }), 2, { text: '41° 12.000′ N, 29° 30.000′ W', from: 'device' }, 'all', ['three flares']);
-  expect(said).toMatch(/^Mayday, mayday, mayday\. This is TN 4, TN 4, TN 4\. Mayday TN 4\. My position is 41° 12\.000′ N, 29° 30\.000′ W\./);
-  for (const part of ['2 people aboard', 'green', 'We need help at once', 'three flares']) expect(said).toContain(part);
-  expect(said.trimEnd()).toMatch(/Over\.$/);
-});
+check(
+  'recalled',
+  { title: 'Radiotelephone distress form' },
+  'mayday three times, name three times, mayday and name, position, help, persons, over',
+  () => {
+    const said = words(
+      aBoat({ name: 'Tern', marks: 'TN 4', hullColour: 'green' }),
+      2,
+      { text: '41° 12.000′ N, 29° 30.000′ W', from: 'device' },
+      'all',
+      ['three flares'],
+    );
+    expect(said).toMatch(
+      /^Mayday, mayday, mayday\. This is TN 4, TN 4, TN 4\. Mayday TN 4\. My position is 41° 12\.000′ N, 29° 30\.000′ W\./,
+    );
+    for (const part of ['2 people aboard', 'green', 'We need help at once', 'three flares'])
+      expect(said).toContain(part);
+    expect(said.trimEnd()).toMatch(/Over\.$/);
+  },
+);
 test('without marks the name serves; without colours or signals nothing is left hanging', () => {
   const said = words(aBoat({ name: 'Tern' }), 1, { text: 'here', from: 'plan' }, 'unsaid', []);
   expect(said).toContain('This is Tern, Tern, Tern.');
@@ -21,9 +38,21 @@ test('without marks the name serves; without colours or signals nothing is left 
 });
 
 test('a position says where it comes from, and jackets say what was declared', () => {
-  const at = (from: 'device' | 'plan' | 'launch' | 'none') => words(aBoat(), 2, { text: 'X', from }, 'all', []);
-  expect([at('device'), at('plan'), at('launch'), at('none')].map((s) => /My position is X|not measured|where I am now I have to describe|say what you see/.exec(s)?.[0])).toEqual(['My position is X', 'not measured', 'where I am now I have to describe', 'say what you see']);
-  const said = (...wears: (boolean | undefined)[]) => words(aBoat(), 2, { text: 'X', from: 'device' }, jacketsOf(wears.map((w) => (w === undefined ? {} : { wearsJacket: w }))), []);
+  const at = (from: 'device' | 'plan' | 'launch' | 'none') =>
+    words(aBoat(), 2, { text: 'X', from }, 'all', []);
+  expect(
+    [at('device'), at('plan'), at('launch'), at('none')].map(
+      (s) => /My position is X|not measured|where I am now I have to describe|say what you see/.exec(s)?.[0],
+    ),
+  ).toEqual(['My position is X', 'not measured', 'where I am now I have to describe', 'say what you see']);
+  const said = (...wears: (boolean | undefined)[]) =>
+    words(
+      aBoat(),
+      2,
+      { text: 'X', from: 'device' },
+      jacketsOf(wears.map((w) => (w === undefined ? {} : { wearsJacket: w }))),
+      [],
+    );
   expect(said(true, true)).toContain('We all wear life jackets');
   expect(said(true, false)).toContain('some do not');
   expect(said(false, false)).toContain('We wear no life jackets');

@@ -15,18 +15,30 @@ describe('a fact taken away', () => {
       const input = inputOf(n);
       const fields = fieldsOf(input);
       expect(fields.length).toBeGreaterThan(150);
-      expect(tryEach(input, fields.map((f) => [f]))).toEqual([]);
+      expect(
+        tryEach(
+          input,
+          fields.map((f) => [f]),
+        ),
+      ).toEqual([]);
     });
   }
   const proving = process.env.ESCALE_RUNS !== undefined;
   // One of each kind of craft; all of them stated, and all of them as guessed as a starting point is.
-  const kinds = [...new Set(STARTING_POINTS.map((s) => s.kind))].map((kind) => STARTING_POINTS.findIndex((s) => s.kind === kind));
+  const kinds = [...new Set(STARTING_POINTS.map((s) => s.kind))].map((kind) =>
+    STARTING_POINTS.findIndex((s) => s.kind === kind),
+  );
   for (const n of proving ? kinds : kinds.slice(0, 2)) {
     for (const guessed of [false, true]) {
       test(`of a household with a ${STARTING_POINTS[n].title.toLowerCase()}, ${guessed ? 'guessed' : 'stated'}: each alone${proving ? ', and pairs' : ''}`, () => {
         const input = household(n, { guessed });
         const fields = fieldsOf(input);
-        expect(tryEach(input, fields.map((f) => [f]))).toEqual([]);
+        expect(
+          tryEach(
+            input,
+            fields.map((f) => [f]),
+          ),
+        ).toEqual([]);
         if (proving) expect(tryEach(input, meeting(input, fields, runs(40)))).toEqual([]);
       }, 600_000);
     }

@@ -27,10 +27,21 @@ interface Given {
 }
 
 /** Somebody alone in the demo's kayak at a stated speed, an hour of going and a halt, anywhere and at any hour. */
-function world({ lat = 41.2, lon = -29.5, zone = 'UTC', date = '2026-05-12', time = '10:00', minutes = 60, ...more }: Given = {}) {
+function world({
+  lat = 41.2,
+  lon = -29.5,
+  zone = 'UTC',
+  date = '2026-05-12',
+  time = '10:00',
+  minutes = 60,
+  ...more
+}: Given = {}) {
   const base = inputOf();
   const water = more.water === null ? undefined : aWater({ zone, class: 'lake', ...more.water });
-  const launch = aPlace({ position: { lat, lon }, ...(more.works === undefined ? {} : { works: more.works }) });
+  const launch = aPlace({
+    position: { lat, lon },
+    ...(more.works === undefined ? {} : { works: more.works }),
+  });
   const halt = aPlace({ kind: 'ground', position: { lat: lat + (lat > 89 ? -0.01 : 0.01), lon } });
   const trip: Trip = {
     ...base.trip,
@@ -44,7 +55,16 @@ function world({ lat = 41.2, lon = -29.5, zone = 'UTC', date = '2026-05-12', tim
     ...more.trip,
   };
   const from = Date.parse(`${date}T00:00:00Z`) - 36 * HOUR;
-  const hours = Array.from({ length: 120 }, (_, i) => ({ at: new Date(from + i * HOUR).toISOString(), wind: 4, gust: 6, from: 220, air: 15, water: 13.4, visibility: 20_000, thunder: false }));
+  const hours = Array.from({ length: 120 }, (_, i) => ({
+    at: new Date(from + i * HOUR).toISOString(),
+    wind: 4,
+    gust: 6,
+    from: 220,
+    air: 15,
+    water: 13.4,
+    visibility: 20_000,
+    thunder: false,
+  }));
   const forecast = more.forecast ?? { issuedAt: new Date(from).toISOString(), source: 'test', hours };
   const input: AssessInput = {
     ...base,
@@ -56,7 +76,13 @@ function world({ lat = 41.2, lon = -29.5, zone = 'UTC', date = '2026-05-12', tim
   };
   const a = assess(input);
   const find = (id: string) => a.findings.find((f) => f.id.startsWith(id));
-  return { input, a, find, level: (id: string) => find(id)?.level, say: (id: string) => (find(id)?.because ?? []).map((b) => render(b, { ...reader, zone })).join(' ') };
+  return {
+    input,
+    a,
+    find,
+    level: (id: string) => find(id)?.level,
+    say: (id: string) => (find(id)?.because ?? []).map((b) => render(b, { ...reader, zone })).join(' '),
+  };
 }
 
 describe('light over the whole span', () => {
@@ -71,7 +97,9 @@ describe('light over the whole span', () => {
     expect(world({ time: '23:00', minutes: 30 }).say('day/dark-leave')).toMatch(/the sun set at/);
     const dawn = world({ lat: 51, lon: 0, date: '2026-09-22', time: '05:20' });
     expect([dawn.level('day/dark-leave'), dawn.level('day/light')]).toEqual(['know', 'ready']);
-    expect(world({ lat: 51, lon: 0, date: '2026-09-22', time: '03:00', minutes: 300 }).level('day/dark-leave')).toBe('fix');
+    expect(
+      world({ lat: 51, lon: 0, date: '2026-09-22', time: '03:00', minutes: 300 }).level('day/dark-leave'),
+    ).toBe('fix');
   });
   test('a night in between is said, though both ends are in daylight', () => {
     const w = world({ lat: 51, lon: 0, date: '2026-09-22', time: '15:00', minutes: 18 * 60 });
@@ -87,23 +115,43 @@ describe('light over the whole span', () => {
     expect(sun.say('day/light')).toMatch(/does not set/);
   });
   const PLACES = [
-    [51.5, -0.1, 'Europe/London'], [-36.8, 174.8, 'Pacific/Auckland'], [-13.8, -171.8, 'Pacific/Apia'], [64.1, -21.9, 'Atlantic/Reykjavik'], [-54.8, -68.3, 'America/Argentina/Ushuaia'],
+    [51.5, -0.1, 'Europe/London'],
+    [-36.8, 174.8, 'Pacific/Auckland'],
+    [-13.8, -171.8, 'Pacific/Apia'],
+    [64.1, -21.9, 'Atlantic/Reykjavik'],
+    [-54.8, -68.3, 'America/Argentina/Ushuaia'],
   ] as const;
   for (const [lat, lon, zone] of PLACES)
     for (const date of ['2026-03-29', '2026-06-21', '2026-12-21'])
-      check('run here', { title: 'suncalc 2.0.2' }, `daylight left when landing at ${lat}, ${lon} on ${date}, noon there`, () => {
-        const w = world({ lat, lon, zone, date, time: '11:00' });
-        const home = w.a.schedule!.home!;
-        const sunset = [0, 1].map((d) => (getTimes(new Date(home + d * 12 * HOUR), lat, lon) as unknown as { sunset: Date }).sunset?.getTime()).filter((t) => t > home).sort((a, b) => a - b)[0];
-        expect(Math.abs(figureNamed(w.a.figures, 'passage/daylight')!.value * 1000 - (sunset - home))).toBeLessThan(90_000);
-      });
+      check(
+        'run here',
+        { title: 'suncalc 2.0.2' },
+        `daylight left when landing at ${lat}, ${lon} on ${date}, noon there`,
+        () => {
+          const w = world({ lat, lon, zone, date, time: '11:00' });
+          const home = w.a.schedule!.home!;
+          const sunset = [0, 1]
+            .map((d) =>
+              (
+                getTimes(new Date(home + d * 12 * HOUR), lat, lon) as unknown as { sunset: Date }
+              ).sunset?.getTime(),
+            )
+            .filter((t) => t > home)
+            .sort((a, b) => a - b)[0];
+          expect(
+            Math.abs(figureNamed(w.a.figures, 'passage/daylight')!.value * 1000 - (sunset - home)),
+          ).toBeLessThan(90_000);
+        },
+      );
 });
 
 describe('hours of the clock across midnight', () => {
   test('home by 01:30 after leaving at 20:00 is the next day; dragged past it, it does not run away', () => {
     const w = world({ time: '20:00', minutes: 5 * 60, trip: { homeBy: '01:30' } });
     expect(w.level('day/home-by')).toBe('fix');
-    expect(world({ time: '20:00', minutes: 120, trip: { homeBy: '01:30' } }).find('day/home-by')).toBeUndefined();
+    expect(
+      world({ time: '20:00', minutes: 120, trip: { homeBy: '01:30' } }).find('day/home-by'),
+    ).toBeUndefined();
     const day = world({ time: '10:00', trip: { homeBy: '13:00' } });
     const late = prepare(day.input).at(Date.parse('2026-05-12T17:30:00Z'));
     expect(late.findings.find((f) => f.id.startsWith('day/home-by'))?.level).toBe('fix');
@@ -139,19 +187,44 @@ describe('seasons, ages and dates over the days of the trip', () => {
     const grown = aPerson({ born: '2008-05-13', mass: 70 });
     const w = world({ time: '22:00', minutes: 240 });
     const [pack] = w.input.packs;
-    const rule = { ...pack.rules[0], id: 'OWN-18', when: { some: 'crew' as const, where: { fact: 'person.age', atLeast: { value: 18, unit: 'years' as const } } } };
-    const input = { ...w.input, packs: [{ ...pack, rules: [rule] }], trip: { ...w.input.trip, crew: [{ person: grown.id, role: 'skipper' as const }] }, shed: { ...w.input.shed, people: [grown] } };
+    const rule = {
+      ...pack.rules[0],
+      id: 'OWN-18',
+      when: {
+        some: 'crew' as const,
+        where: { fact: 'person.age', atLeast: { value: 18, unit: 'years' as const } },
+      },
+    };
+    const input = {
+      ...w.input,
+      packs: [{ ...pack, rules: [rule] }],
+      trip: { ...w.input.trip, crew: [{ person: grown.id, role: 'skipper' as const }] },
+      shed: { ...w.input.shed, people: [grown] },
+    };
     expect(assess(input).requirements.find((r) => r.rule === 'OWN-18')?.applies).toBe('yes');
   });
   const NY = { jurisdiction: ['US', 'US-NY'] };
   const cold = (a: Assessment) => a.requirements.find((r) => r.rule === 'NY-COLD')?.applies;
   test.each<[string, string, number, string]>([
-    ['2026-10-31', '12:00', 60, 'no'], ['2026-10-31', '22:00', 180, 'yes'], ['2026-11-01', '00:00', 60, 'yes'], ['2026-05-01', '23:00', 180, 'yes'], ['2026-05-02', '00:30', 60, 'no'], ['2026-12-31', '22:00', 300, 'yes'],
+    ['2026-10-31', '12:00', 60, 'no'],
+    ['2026-10-31', '22:00', 180, 'yes'],
+    ['2026-11-01', '00:00', 60, 'yes'],
+    ['2026-05-01', '23:00', 180, 'yes'],
+    ['2026-05-02', '00:30', 60, 'no'],
+    ['2026-12-31', '22:00', 300, 'yes'],
   ])('worn from 1 November to 1 May: %s %s for %i minutes: %s', (date, time, minutes, applies) => {
-    expect(cold(world({ zone: 'America/New_York', lat: 43, lon: -76, date, time, minutes, water: NY }).a)).toBe(applies);
+    expect(
+      cold(world({ zone: 'America/New_York', lat: 43, lon: -76, date, time, minutes, water: NY }).a),
+    ).toBe(applies);
   });
   test('where nobody knows when it ends, a season that is near is open', () => {
-    const w = world({ zone: 'America/New_York', date: '2026-10-31', time: '12:00', water: NY, trip: { halts: [] } });
+    const w = world({
+      zone: 'America/New_York',
+      date: '2026-10-31',
+      time: '12:00',
+      water: NY,
+      trip: { halts: [] },
+    });
     expect(cold(w.a)).toBe('unknown');
   });
   test('a flare that ends that evening counts only when home is known', () => {
@@ -161,68 +234,126 @@ describe('seasons, ages and dates over the days of the trip', () => {
       const a = assess({ ...w.input, shed: { ...w.input.shed, gear } });
       return a.findings.find((f) => f.id.startsWith('kit/P-SIGNAL'))?.level;
     };
-    expect([flares({}), flares({ trip: { halts: [] } }), flares({ time: '22:00', minutes: 180 })]).toEqual(['ready', 'know', 'know']);
+    expect([flares({}), flares({ trip: { halts: [] } }), flares({ time: '22:00', minutes: 180 })]).toEqual([
+      'ready',
+      'know',
+      'know',
+    ]);
   });
   test('a child who turns thirteen at midnight wears it all the way', () => {
     const child = aPerson({ born: '2013-05-13', mass: 45 });
     const w = world({ time: '22:00', minutes: 240 });
-    const input = { ...w.input, trip: { ...w.input.trip, crew: [{ person: child.id, role: 'skipper' as const }] }, shed: { ...w.input.shed, people: [child] } };
+    const input = {
+      ...w.input,
+      trip: { ...w.input.trip, crew: [{ person: child.id, role: 'skipper' as const }] },
+      shed: { ...w.input.shed, people: [child] },
+    };
     expect(assess(input).requirements.find((r) => r.rule === 'US-PFD-05')?.applies).toBe('yes');
   });
 });
 
 describe('a forecast for part of the hours', () => {
-  const cut = (keep: (at: string) => boolean, change: (h: Forecast['hours'][number]) => object = (h) => h): Forecast => {
+  const cut = (
+    keep: (at: string) => boolean,
+    change: (h: Forecast['hours'][number]) => object = (h) => h,
+  ): Forecast => {
     const all = steady({ thunder: false });
-    return { ...all, hours: all.hours.filter((h) => keep(h.at)).map((h) => change(h) as Forecast['hours'][number]) };
+    return {
+      ...all,
+      hours: all.hours.filter((h) => keep(h.at)).map((h) => change(h) as Forecast['hours'][number]),
+    };
   };
   const NOW = Date.UTC(2026, 4, 11, 15);
   const at = (forecast: Forecast, more: Given = {}) => world({ forecast, now: NOW, ...more });
   test('whole: wind within the limit is Ready; cut at either end or with a hole: open, and never within the limit', () => {
     expect(at(cut(() => true)).level('day/wind-ok')).toBe('ready');
-    for (const keep of [(t: string) => t < '2026-05-12T11', (t: string) => t > '2026-05-12T10:30', (t: string) => t < '2026-05-12T12' || t > '2026-05-12T16']) {
+    for (const keep of [
+      (t: string) => t < '2026-05-12T11',
+      (t: string) => t > '2026-05-12T10:30',
+      (t: string) => t < '2026-05-12T12' || t > '2026-05-12T16',
+    ]) {
       const w = at(cut(keep), { minutes: 8 * 60 });
       expect([w.find('day/wind-ok'), w.level('day/forecast-part')]).toEqual([undefined, 'fix']);
     }
   });
   test('what is bad in the part that is known is bad', () => {
-    const w = at(cut((t) => t < '2026-05-12T11', (h) => ({ ...h, wind: 12 })));
+    const w = at(
+      cut(
+        (t) => t < '2026-05-12T11',
+        (h) => ({ ...h, wind: 12 }),
+      ),
+    );
     expect(w.level('day/wind/')).toBe('stop');
   });
   test('visibility for part of the hours gives no "no poor visibility": lights are open', () => {
-    const w = at(cut(() => true, (h) => (h.at > '2026-05-12T10:30' ? { ...h, visibility: undefined } : h)));
+    const w = at(
+      cut(
+        () => true,
+        (h) => (h.at > '2026-05-12T10:30' ? { ...h, visibility: undefined } : h),
+      ),
+    );
     expect(w.a.requirements.find((r) => r.rule === 'NAV-25D')?.applies).toBe('unknown');
     expect(w.level('day/forecast-lacks')).toBe('know');
-    const fog = at(cut(() => true, (h) => (h.at > '2026-05-12T10:30' ? { ...h, visibility: undefined } : { ...h, visibility: 500 })));
+    const fog = at(
+      cut(
+        () => true,
+        (h) => (h.at > '2026-05-12T10:30' ? { ...h, visibility: undefined } : { ...h, visibility: 500 }),
+      ),
+    );
     expect(fog.a.requirements.find((r) => r.rule === 'NAV-25D')?.applies).toBe('yes');
   });
   test('invented weather settles nothing and says so in every sentence that leans on it', () => {
     const w = at({ ...cut(() => true), invented: true });
     expect(w.level('day/wind-ok')).toBe('know');
-    for (const id of ['day/wind-ok', 'day/cold/', 'day/dress/']) expect(w.say(id)).toMatch(/[Ii]nvented weather/);
+    for (const id of ['day/wind-ok', 'day/cold/', 'day/dress/'])
+      expect(w.say(id)).toMatch(/[Ii]nvented weather/);
     const warm = w.a.findings.find((f) => f.id.startsWith('kit/P-WARM'));
     expect(warm?.because.map((b) => render(b, reader)).join(' ')).toMatch(/invented weather/);
   });
 });
 
 describe('one rounding for what is compared and what is printed', () => {
-  const table = (height: number): TideStation => ({ kind: 'table', name: 't', datum: 'chart datum', rows: [{ at: '2026-05-12T09:00:00Z', height }, { at: '2026-05-12T15:00:00Z', height: height + 0.001 }] });
+  const table = (height: number): TideStation => ({
+    kind: 'table',
+    name: 't',
+    datum: 'chart datum',
+    rows: [
+      { at: '2026-05-12T09:00:00Z', height },
+      { at: '2026-05-12T15:00:00Z', height: height + 0.001 },
+    ],
+  });
   const tide = (height: number) => world({ works: 0.7, water: { class: 'coastal', tide: table(height) } });
   test('0.698 m reads 0.7 m and is enough; 0.64 m reads 0.6 m and is not', () => {
     expect(tide(0.698).level('day/tide/')).toBe('ready');
     const low = tide(0.64);
-    expect([low.level('day/tide-leave'), low.say('day/tide-leave')]).toEqual(['stop', expect.stringMatching(/0\.6 m; .* works from 0\.7 m/)]);
+    expect([low.level('day/tide-leave'), low.say('day/tide-leave')]).toEqual([
+      'stop',
+      expect.stringMatching(/0\.6 m; .* works from 0\.7 m/),
+    ]);
   });
   test('wind that reads like its limit is at it, not over it', () => {
-    const wind = (value: number) => world({ trip: { limits: { wind: 7.2, gust: 30 } }, forecast: steady({ wind: value, thunder: false }), now: Date.UTC(2026, 4, 11) }).level('day/wind/');
+    const wind = (value: number) =>
+      world({
+        trip: { limits: { wind: 7.2, gust: 30 } },
+        forecast: steady({ wind: value, thunder: false }),
+        now: Date.UTC(2026, 4, 11),
+      }).level('day/wind/');
     expect([wind(7.21), wind(7.3)]).toEqual([undefined, 'stop']);
   });
 });
 
 describe('a typed tide table', () => {
-  const row = (h: number, height: number, turn?: 'high' | 'low') => ({ at: new Date(Date.UTC(2026, 4, 12, 0) + h * HOUR).toISOString(), height, ...(turn ? { turn } : {}) });
+  const row = (h: number, height: number, turn?: 'high' | 'low') => ({
+    at: new Date(Date.UTC(2026, 4, 12, 0) + h * HOUR).toISOString(),
+    height,
+    ...(turn ? { turn } : {}),
+  });
   const tideAt = (rows: ReturnType<typeof row>[], time: string) => {
-    const w = world({ works: 1, time, water: { class: 'coastal', tide: { kind: 'table', name: 't', datum: 'chart datum', rows } } });
+    const w = world({
+      works: 1,
+      time,
+      water: { class: 'coastal', tide: { kind: 'table', name: 't', datum: 'chart datum', rows } },
+    });
     return [w.level('day/tide/'), figureNamed(w.a.figures, 'water/tide-leave')?.value];
   };
   const whole = [row(2, 4.8), row(8.2, 0.4), row(14.4, 4.9), row(20.6, 0.5)];

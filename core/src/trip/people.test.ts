@@ -46,7 +46,9 @@ describe('each body by itself', () => {
     expect(level(on(6), { crew: crew.map((c, i) => (i === 3 ? { ...c, wearsJacket: false } : c)) })).toBe(
       short,
     );
-    expect(level(on(6), { crew: crew.map((c, i) => (i === 3 ? { jacket: c.jacket } : c)) })).not.toBe('ready');
+    expect(level(on(6), { crew: crew.map((c, i) => (i === 3 ? { jacket: c.jacket } : c)) })).not.toBe(
+      'ready',
+    );
   });
   test('a jacket in a hatch that nobody wears takes its whistle along', () => {
     const [ann] = six();

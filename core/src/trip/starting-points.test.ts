@@ -2,7 +2,20 @@ import { describe, expect, test } from '@jest/globals';
 import { figureNamed } from '../verdict';
 import { check } from '../../test/check';
 import { household } from '../../test/households';
-import { afloat, emptyWeight, holesOf, hullOf, leak, maximumDisplacement, placed, planCoefficient, plateOf, spaceOf, together, FLOODING } from '../boat';
+import {
+  afloat,
+  emptyWeight,
+  holesOf,
+  hullOf,
+  leak,
+  maximumDisplacement,
+  placed,
+  planCoefficient,
+  plateOf,
+  spaceOf,
+  together,
+  FLOODING,
+} from '../boat';
 import { assess, type AssessInput } from '.';
 import { startBoat, STARTING_POINTS } from '../boat/start';
 

@@ -5,8 +5,29 @@
 
 /** What a number measures. Inside Escale the number is always in the SI unit named in `SI_UNIT`. */
 export type Quantity =
-  | 'length' | 'height' | 'distance' | 'mass' | 'speed' | 'temperature' | 'duration' | 'minutes'
-  | 'volume' | 'litres' | 'flow' | 'energy' | 'angle' | 'shortLength' | 'power' | 'bearing' | 'force' | 'ratio' | 'percent' | 'count' | 'age' | 'days' | 'year';
+  | 'length'
+  | 'height'
+  | 'distance'
+  | 'mass'
+  | 'speed'
+  | 'temperature'
+  | 'duration'
+  | 'minutes'
+  | 'volume'
+  | 'litres'
+  | 'flow'
+  | 'energy'
+  | 'angle'
+  | 'shortLength'
+  | 'power'
+  | 'bearing'
+  | 'force'
+  | 'ratio'
+  | 'percent'
+  | 'count'
+  | 'age'
+  | 'days'
+  | 'year';
 
 export type UnitSystem = 'metric' | 'us';
 
@@ -39,6 +60,7 @@ export const MS = { second: 1000, minute: 60_000, hour: 3_600_000, day: 86_400_0
 const metre: Unit = { symbol: 'm', size: 1, digits: 2 };
 const plain = (symbol: string, digits = 0): Unit => ({ symbol, size: 1, digits });
 
+// prettier-ignore
 const UNITS: Record<Quantity, Record<UnitSystem, Unit>> = {
   length: { metric: metre, us: { symbol: 'ft', size: FOOT, digits: 1 } },
   height: { metric: { ...metre, digits: 1 }, us: { symbol: 'ft', size: FOOT, digits: 1 } },
@@ -87,8 +109,31 @@ export function toSI(value: number, unit: Unit): number {
 
 /** Units that data files (rule packs) may name beside a limit. */
 const NAMED: Record<string, number> = {
-  m: 1, ft: FOOT, in: INCH, kg: 1, lb: POUND, nm: NAUTICAL_MILE, kn: KNOT, 'm/s': 1, h: HOUR, min: MINUTE, kW: 1000, hp: HORSEPOWER, N: 1, '°C': 1, years: 1, days: 1, L: 0.001,
-  cm: 0.01, s: 1, W: 1, '°': Math.PI / 180, '%': 0.01, share: 1, count: 1, 'kg/m3': 1,
+  m: 1,
+  ft: FOOT,
+  in: INCH,
+  kg: 1,
+  lb: POUND,
+  nm: NAUTICAL_MILE,
+  kn: KNOT,
+  'm/s': 1,
+  h: HOUR,
+  min: MINUTE,
+  kW: 1000,
+  hp: HORSEPOWER,
+  N: 1,
+  '°C': 1,
+  years: 1,
+  days: 1,
+  L: 0.001,
+  cm: 0.01,
+  s: 1,
+  W: 1,
+  '°': Math.PI / 180,
+  '%': 0.01,
+  share: 1,
+  count: 1,
+  'kg/m3': 1,
 };
 /** Units that do not start at nought. */
 const OFFSET: Record<string, Unit> = { '°F': { symbol: '°F', size: 5 / 9, offset: 32, digits: 0 } };
@@ -108,14 +153,17 @@ export function siOf({ value, unit }: { value: number; unit: string }): number |
  */
 export function limitInSI(limit: { value: number; unit: string }): number {
   const value = siOf(limit);
-  if (value === undefined) throw new RangeError(`unknown unit "${limit.unit}"; known: ${Object.keys(NAMED).join(', ')}`);
+  if (value === undefined)
+    throw new RangeError(`unknown unit "${limit.unit}"; known: ${Object.keys(NAMED).join(', ')}`);
   return value;
 }
 
 /** Number and symbol as a person reads them, rounded to what means something: `4.8768, 'length', 'us'` → `16.0 ft`. */
 export function format(value: number, quantity: Quantity, system: UnitSystem, digits?: number): string {
   const unit = unitOf(quantity, system);
-  const text = fromSI(value, unit).toFixed(digits ?? unit.digits).replace(/^-(0(\.0*)?)$/, '$1');
+  const text = fromSI(value, unit)
+    .toFixed(digits ?? unit.digits)
+    .replace(/^-(0(\.0*)?)$/, '$1');
   if (!unit.symbol) return text;
   return /^[°%]$/.test(unit.symbol) ? `${text}${unit.symbol}` : `${text} ${unit.symbol}`;
 }
@@ -133,6 +181,7 @@ export function asPrinted(value: number, quantity: Quantity): number {
 /** A span of time as people say it: 3900 s → `1 h 05`. */
 export function spanText(seconds: number): string {
   const minutes = Math.round(Math.abs(seconds) / MINUTE);
-  const h = Math.floor(minutes / 60), m = minutes % 60;
+  const h = Math.floor(minutes / 60),
+    m = minutes % 60;
   return h === 0 ? `${m} min` : `${h} h ${String(m).padStart(2, '0')}`;
 }

@@ -58,7 +58,8 @@ export function figuresOf<T extends FigureTable>(table: T) {
 }
 
 /** The figure of a name, where there is one: `figureNamed(figures, 'boat/load')`. Of several, the first. */
-export const figureNamed = (figures: Figures, name: string): Figure | undefined => figuresNamed(figures, name)[0]?.[1];
+export const figureNamed = (figures: Figures, name: string): Figure | undefined =>
+  figuresNamed(figures, name)[0]?.[1];
 
 /** The figures of a name, whatever their subject. */
 export function figuresNamed(figures: Figures, name: string): [id: string, figure: Figure][] {

@@ -21,27 +21,54 @@ const onlyHere: RequestHandler = (req, _res, next) => {
   const host = req.headers.host ?? '';
   if (!LOOPBACK.test(host)) throw new Problem(421, 'This server answers to localhost only.');
   const { origin } = req.headers;
-  if (origin !== undefined && origin !== 'null' && (!URL.canParse(origin) || new URL(origin).host !== host)) throw new Problem(403, 'This came from another site.');
+  if (origin !== undefined && origin !== 'null' && (!URL.canParse(origin) || new URL(origin).host !== host))
+    throw new Problem(403, 'This came from another site.');
   if (origin === 'null' && req.method !== 'GET') throw new Problem(403, 'This came from another site.');
   next();
 };
 
 const writesAreJson: RequestHandler = (req, _res, next) => {
-  if (req.method !== 'GET' && req.method !== 'HEAD' && !req.is('application/json')) throw new Problem(415, 'Writes are JSON.');
+  if (req.method !== 'GET' && req.method !== 'HEAD' && !req.is('application/json'))
+    throw new Problem(415, 'Writes are JSON.');
   next();
 };
 
 /** The whole HTTP face: API, the contact's page, and the application's files from `appFolder`. */
-export function httpApp(services: Services, { kick, appFolder }: { kick: () => Promise<void>; appFolder?: string }): Express {
+export function httpApp(
+  services: Services,
+  { kick, appFolder }: { kick: () => Promise<void>; appFolder?: string },
+): Express {
   const app = express();
   app.disable('x-powered-by');
-  app.use(pinoHttp({
-    logger: services.log,
-    // Neither bodies nor links: a contact's token and a person's name have no place in a log.
-    serializers: { req: (req: { id: unknown; method: string; url: string }) => ({ id: req.id, method: req.method, path: req.url.replace(/^\/c\/[^/?]+/, '/c/…').replace(/\?.*$/, '') }), res: (res: { statusCode: number }) => ({ status: res.statusCode }) },
-  }));
+  app.use(
+    pinoHttp({
+      logger: services.log,
+      // Neither bodies nor links: a contact's token and a person's name have no place in a log.
+      serializers: {
+        req: (req: { id: unknown; method: string; url: string }) => ({
+          id: req.id,
+          method: req.method,
+          path: req.url.replace(/^\/c\/[^/?]+/, '/c/…').replace(/\?.*$/, ''),
+        }),
+        res: (res: { statusCode: number }) => ({ status: res.statusCode }),
+      },
+    }),
+  );
   app.use(onlyHere);
-  app.use(helmet({ contentSecurityPolicy: { directives: { 'upgrade-insecure-requests': null, 'script-src': ["'self'"], 'style-src': ["'self'", "'unsafe-inline'"], 'img-src': ["'self'", 'data:'], 'worker-src': ["'self'", 'blob:'] } }, crossOriginEmbedderPolicy: false }));
+  app.use(
+    helmet({
+      contentSecurityPolicy: {
+        directives: {
+          'upgrade-insecure-requests': null,
+          'script-src': ["'self'"],
+          'style-src': ["'self'", "'unsafe-inline'"],
+          'img-src': ["'self'", 'data:'],
+          'worker-src': ["'self'", 'blob:'],
+        },
+      },
+      crossOriginEmbedderPolicy: false,
+    }),
+  );
   app.use(compression());
   app.use(contactPage(services));
 
@@ -54,7 +81,11 @@ export function httpApp(services: Services, { kick, appFolder }: { kick: () => P
   api.use(writesAreJson);
   api.use(exchange(services));
   api.use(express.json({ limit: '1mb' }));
-  api.get('/health', (_req, res) => void res.json({ ok: true, now: services.clock.now(), simulated: services.clock.set !== undefined }));
+  api.get(
+    '/health',
+    (_req, res) =>
+      void res.json({ ok: true, now: services.clock.now(), simulated: services.clock.set !== undefined }),
+  );
   api.post('/clock', async (req, res) => {
     if (!services.clock.set) throw new Problem(404, 'This server keeps real time.');
     services.clock.set(Date.parse(parse(z.strictObject({ at: z.iso.datetime() }), req.body).at));
@@ -77,7 +108,13 @@ function files(app: Express, folder: string): void {
   const forever = { immutable: true, maxAge: '1y', dotfiles: 'allow' as const, index: false as const };
   app.use('/_expo', express.static(join(folder, '_expo'), forever));
   app.use('/assets', express.static(join(folder, 'assets'), forever));
-  app.use(express.static(folder, { index: false, setHeaders: (res, path) => void res.setHeader('Cache-Control', path.endsWith('sw.js') ? 'no-cache' : 'public, max-age=3600') }));
+  app.use(
+    express.static(folder, {
+      index: false,
+      setHeaders: (res, path) =>
+        void res.setHeader('Cache-Control', path.endsWith('sw.js') ? 'no-cache' : 'public, max-age=3600'),
+    }),
+  );
   const page = join(folder, 'index.html');
   app.get('/{*path}', (req, res, next) => {
     // Only a page falls back to the application; a missing file is missing.

@@ -10,7 +10,13 @@ import { findLink } from '../plans/tokens';
 import { viewPlan } from '../plans/view';
 import type { Services } from '../services';
 
-const ESCAPES: Record<string, string> = { '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;', "'": '&#39;' };
+const ESCAPES: Record<string, string> = {
+  '&': '&amp;',
+  '<': '&lt;',
+  '>': '&gt;',
+  '"': '&quot;',
+  "'": '&#39;',
+};
 const esc = (text: string) => text.replace(/[&<>"']/g, (c) => ESCAPES[c]);
 
 /** The contact's page: plain HTML without script, under 30 kB, readable on any phone. */
@@ -27,11 +33,20 @@ export function contactPage(services: Services): Router {
     return row && { link, view: await viewPlan(db, row, time.now()) };
   };
   // `same-origin`, not `no-referrer`: under the latter a browser sends the form with the origin "null", which is refused.
-  const send = (res: Response, status: number, html: string) => res.status(status).set({ 'Cache-Control': 'no-store', 'Referrer-Policy': 'same-origin', 'X-Robots-Tag': 'noindex' }).type('html').send(html);
+  const send = (res: Response, status: number, html: string) =>
+    res
+      .status(status)
+      .set({ 'Cache-Control': 'no-store', 'Referrer-Policy': 'same-origin', 'X-Robots-Tag': 'noindex' })
+      .type('html')
+      .send(html);
 
   routes.get('/c/:token', async (req, res) => {
     const found = await open(req.params.token);
-    send(res, found ? 200 : 404, found ? pageOf(found.view, found.link.contact, time.now(), req.params.token) : goneOf());
+    send(
+      res,
+      found ? 200 : 404,
+      found ? pageOf(found.view, found.link.contact, time.now(), req.params.token) : goneOf(),
+    );
   });
 
   routes.post('/c/:token/accept', urlencoded({ extended: false, limit: '2kb' }), async (req, res) => {
@@ -42,7 +57,8 @@ export function contactPage(services: Services): Router {
     await db.transaction(async (tx) => {
       const [row] = await tx.select().from(plan).where(eq(plan.id, link.plan)).for('update');
       const view = row && (await viewPlan(tx, row, time.now()));
-      if (view && isOpen(view.state) && !view.contacts.find((c) => c.id === link.contact)?.accepted) await appendEvent(tx, { plan: link.plan, kind: 'accepted', at: time.now(), contact: link.contact });
+      if (view && isOpen(view.state) && !view.contacts.find((c) => c.id === link.contact)?.accepted)
+        await appendEvent(tx, { plan: link.plan, kind: 'accepted', at: time.now(), contact: link.contact });
     });
     res.redirect(303, `/c/${encodeURIComponent(token)}`);
   });
@@ -51,8 +67,15 @@ export function contactPage(services: Services): Router {
 }
 
 const STATE: Record<PlanState, string> = {
-  draft: 'Not filed', filed: 'Filed. They have not left yet.', 'under-way': 'They are on the water.', late: 'They are a little late. Wait, and try to reach them.',
-  overdue: 'They are overdue. Act now: see below.', alarm: 'They are still not back. Ring now: see below.', closed: 'They are home. Nothing more to do.', cancelled: 'They did not go.', found: 'They are found. Nothing more to do.',
+  draft: 'Not filed',
+  filed: 'Filed. They have not left yet.',
+  'under-way': 'They are on the water.',
+  late: 'They are a little late. Wait, and try to reach them.',
+  overdue: 'They are overdue. Act now: see below.',
+  alarm: 'They are still not back. Ring now: see below.',
+  closed: 'They are home. Nothing more to do.',
+  cancelled: 'They did not go.',
+  found: 'They are found. Nothing more to do.',
 };
 
 function pageOf(view: PlanView, contact: string, now: number, token: string): string {
@@ -62,9 +85,18 @@ function pageOf(view: PlanView, contact: string, now: number, token: string): st
   const open = isOpen(view.state);
   const urgent = view.state === 'overdue' || view.state === 'alarm';
   const list = (items: string[]) => `<ol>${items.map((item) => `<li>${esc(item)}</li>`).join('')}</ol>`;
-  const heard = view.events.filter((e) => e.kind === 'check-in' || e.kind === 'under-way' || e.kind === 'closed').map((e) => `${clock(e.at, reader)} ${e.kind === 'under-way' ? 'left' : e.kind === 'closed' ? 'home' : 'all well'}${e.note ? `: ${e.note}` : ''}`);
-  const changes = view.events.filter((e) => e.kind === 'amended').map((e) => `${when(e.at)}: plan changed${e.note ? `: ${e.note}` : ''}`);
-  return html(view.title, `
+  const heard = view.events
+    .filter((e) => e.kind === 'check-in' || e.kind === 'under-way' || e.kind === 'closed')
+    .map(
+      (e) =>
+        `${clock(e.at, reader)} ${e.kind === 'under-way' ? 'left' : e.kind === 'closed' ? 'home' : 'all well'}${e.note ? `: ${e.note}` : ''}`,
+    );
+  const changes = view.events
+    .filter((e) => e.kind === 'amended')
+    .map((e) => `${when(e.at)}: plan changed${e.note ? `: ${e.note}` : ''}`);
+  return html(
+    view.title,
+    `
 <h1>${esc(view.title)}</h1>
 <p class="${urgent ? 'urgent' : 'state'}" role="status">${STATE[view.state]}</p>
 <dl class="times"><div><dt>Home</dt><dd>${when(view.times.home)}</dd></div><div><dt>Overdue</dt><dd>${when(view.times.overdue)}</dd></div></dl>
@@ -77,12 +109,20 @@ ${urgent ? '' : `<h2>If they are overdue</h2>${list(view.sheet.ifLate)}`}
 ${heard.length + changes.length > 0 ? `<h2>Heard so far</h2>${list([...heard, ...changes])}` : ''}
 ${view.sheet.lines.map((part) => `<h2>${esc(part.head)}</h2><table>${part.rows.map((row) => `<tr><th scope="row">${esc(row.label)}</th><td>${esc(row.text)}</td></tr>`).join('')}</table>`).join('')}
 <h2>To read aloud</h2><p>${esc(view.sheet.read)}</p>
-<p class="small">This page does not ring anyone by itself. Reload it for news.</p>`);
+<p class="small">This page does not ring anyone by itself. Reload it for news.</p>`,
+  );
 }
 
-const goneOf = () => html('This link has ended', '<h1>This link has ended</h1><p>It was withdrawn, or its trip has been over for a while. Ask the person who sent it.</p>');
+const goneOf = () =>
+  html(
+    'This link has ended',
+    '<h1>This link has ended</h1><p>It was withdrawn, or its trip has been over for a while. Ask the person who sent it.</p>',
+  );
 
-const html = (title: string, body: string) => `<!doctype html><html lang="en"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width,initial-scale=1"><title>${esc(title)} · float plan</title><style>
+const html = (
+  title: string,
+  body: string,
+) => `<!doctype html><html lang="en"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width,initial-scale=1"><title>${esc(title)} · float plan</title><style>
 body{font:18px/1.45 system-ui,sans-serif;color:#12222E;background:#F7F4EC;margin:0 auto;max-width:44rem;padding:1rem}h1{font-size:1.6rem;margin:.2rem 0}h2{font-size:1.15rem;margin:1.6rem 0 .4rem;border-top:2px solid #12222E;padding-top:.5rem}
 .state,.urgent{font-weight:700;padding:.8rem 1rem;border-left:8px solid #12222E;background:#FFFDF7}.urgent{background:#BF3F0A;color:#fff;border:0}.times{display:flex;gap:2rem;margin:1rem 0 0}.times dt{color:#4C5D68}.times dd{margin:0;font-size:1.5rem;font-weight:700;font-variant-numeric:tabular-nums}
 .zone,.small{color:#4C5D68;font-size:.9rem}button{font:inherit;font-weight:700;min-height:64px;width:100%;background:#12222E;color:#fff;border:0;cursor:pointer}form{border:2px solid #12222E;padding:0 1rem 1rem;margin:1rem 0}table{border-collapse:collapse;width:100%}th,td{text-align:left;vertical-align:top;padding:.45rem .5rem .45rem 0;border-bottom:1px solid #CFC9BA}th{width:36%;font-weight:600}li{margin:.3rem 0}

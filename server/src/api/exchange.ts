@@ -30,7 +30,10 @@ export function exchange(services: Services): Router {
     const trip = trips.find((t) => t.id === id);
     if (!trip) throw new Problem(404, 'This trip is not on the server yet.');
     // The day may be edited before it is saved: the page asks for the day that it shows.
-    const date = typeof req.query.date === 'string' && /^\d{4}-\d{2}-\d{2}$/.test(req.query.date) ? req.query.date : trip.leave.date;
+    const date =
+      typeof req.query.date === 'string' && /^\d{4}-\d{2}-\d{2}$/.test(req.query.date)
+        ? req.query.date
+        : trip.leave.date;
     res.json(await conditionsOf({ ...trip, leave: { ...trip.leave, date } }, shed, services));
   });
 
@@ -38,28 +41,62 @@ export function exchange(services: Services): Router {
 }
 
 /** The whole memory as a bundle, with the forecast of each trip that is still to come. */
-export async function exportBundle({ db, household, clock, weather }: Pick<Services, 'db' | 'household' | 'clock' | 'weather'>): Promise<Bundle> {
+export async function exportBundle({
+  db,
+  household,
+  clock,
+  weather,
+}: Pick<Services, 'db' | 'household' | 'clock' | 'weather'>): Promise<Bundle> {
   const now = clock.now();
   const { shed, trips } = await loadShed(db, household);
   const conditions: NonNullable<Bundle['conditions']> = {};
-  for (const trip of trips.filter((t) => t.status !== 'done')) conditions[trip.id] = await conditionsOf(trip, shed, { weather, clock, db });
-  return { escale: 'bundle', schema: BUNDLE_SCHEMA, asOf: new Date(now).toISOString(), shed, trips, conditions };
+  for (const trip of trips.filter((t) => t.status !== 'done'))
+    conditions[trip.id] = await conditionsOf(trip, shed, { weather, clock, db });
+  return {
+    escale: 'bundle',
+    schema: BUNDLE_SCHEMA,
+    asOf: new Date(now).toISOString(),
+    shed,
+    trips,
+    conditions,
+  };
 }
 
 /** All of a bundle or nothing. A thing that is here already is replaced when it differs, and said so. */
-export async function importBundle(tx: Db, bundle: Bundle, household: string, now: number): Promise<{ added: number; changed: number; same: number }> {
+export async function importBundle(
+  tx: Db,
+  bundle: Bundle,
+  household: string,
+  now: number,
+): Promise<{ added: number; changed: number; same: number }> {
   const counts = { added: 0, changed: 0, same: 0 };
-  const shelves = (Object.entries(SHELF) as [ThingType, keyof Bundle['shed']][]).flatMap(([type, shelf]) => bundle.shed[shelf].map((doc) => ({ type, doc })));
+  const shelves = (Object.entries(SHELF) as [ThingType, keyof Bundle['shed']][]).flatMap(([type, shelf]) =>
+    bundle.shed[shelf].map((doc) => ({ type, doc })),
+  );
   const at = new Date(now);
-  for (const { type, doc } of [...shelves, ...bundle.trips.map((trip) => ({ type: 'trip' as const, doc: trip }))]) {
+  for (const { type, doc } of [
+    ...shelves,
+    ...bundle.trips.map((trip) => ({ type: 'trip' as const, doc: trip })),
+  ]) {
     const [row] = await tx.select().from(thing).where(eq(thing.id, doc.id));
-    if (row && (row.household !== household || row.type !== type)) throw new Problem(409, 'A thing with the same id belongs elsewhere. Nothing was changed.', [doc.id]);
-    const values = { household, type, schema: schemaOf(type), doc: doc as Record<string, unknown>, updatedAt: at, deletedAt: null };
+    if (row && (row.household !== household || row.type !== type))
+      throw new Problem(409, 'A thing with the same id belongs elsewhere. Nothing was changed.', [doc.id]);
+    const values = {
+      household,
+      type,
+      schema: schemaOf(type),
+      doc: doc as Record<string, unknown>,
+      updatedAt: at,
+      deletedAt: null,
+    };
     if (!row) {
       await tx.insert(thing).values({ ...values, id: doc.id, version: 1, createdAt: at });
       counts.added += 1;
     } else if (row.deletedAt || stableJson(row.doc) !== stableJson(doc)) {
-      await tx.update(thing).set({ ...values, version: row.version + 1 }).where(eq(thing.id, doc.id));
+      await tx
+        .update(thing)
+        .set({ ...values, version: row.version + 1 })
+        .where(eq(thing.id, doc.id));
       counts.changed += 1;
     } else counts.same += 1;
   }
@@ -72,7 +109,15 @@ async function importConditions(tx: Db, bundle: Bundle, household: string, updat
   for (const trip of bundle.trips) {
     const doc = bundle.conditions?.[trip.id];
     if (!doc?.forecast || doc.forecast.invented) continue;
-    const values = { household, doc: doc as Record<string, unknown>, schema: schemaOf('conditions'), updatedAt };
-    await tx.insert(tripConditions).values({ trip: trip.id, ...values }).onConflictDoUpdate({ target: tripConditions.trip, set: values });
+    const values = {
+      household,
+      doc: doc as Record<string, unknown>,
+      schema: schemaOf('conditions'),
+      updatedAt,
+    };
+    await tx
+      .insert(tripConditions)
+      .values({ trip: trip.id, ...values })
+      .onConflictDoUpdate({ target: tripConditions.trip, set: values });
   }
 }

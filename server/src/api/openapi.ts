@@ -4,39 +4,114 @@ import { Command, Tick } from './things';
 
 /** JSON Schema 2020-12, which OpenAPI 3.1 takes as it is. What comes in is described, so defaults are not asked for. */
 const schemaOf = (schema: z.ZodType) => {
-  const { $schema: _dialect, ...rest } = z.toJSONSchema(schema, { io: 'input', unrepresentable: 'any' }) as Record<string, unknown>;
+  const { $schema: _dialect, ...rest } = z.toJSONSchema(schema, {
+    io: 'input',
+    unrepresentable: 'any',
+  }) as Record<string, unknown>;
   return rest;
 };
 
 const COMPONENTS = {
-  ...Object.fromEntries(Object.entries(THINGS).map(([type, schema]) => [`${type[0].toUpperCase()}${type.slice(1)}`, schema])),
-  Bundle, Command, Conditions, FileRequest, PlanDeed, RulePack, Tick,
-  Problem: z.strictObject({ type: z.string(), title: z.string(), status: z.number().int(), faults: z.array(z.string()).optional() }),
+  ...Object.fromEntries(
+    Object.entries(THINGS).map(([type, schema]) => [`${type[0].toUpperCase()}${type.slice(1)}`, schema]),
+  ),
+  Bundle,
+  Command,
+  Conditions,
+  FileRequest,
+  PlanDeed,
+  RulePack,
+  Tick,
+  Problem: z.strictObject({
+    type: z.string(),
+    title: z.string(),
+    status: z.number().int(),
+    faults: z.array(z.string()).optional(),
+  }),
 } satisfies Record<string, z.ZodType>;
 
-const json = (name: keyof typeof COMPONENTS | string) => ({ 'application/json': { schema: name in COMPONENTS ? { $ref: `#/components/schemas/${name}` } : { type: 'object' } } });
-const problem = { description: 'It can’t be done; `faults` says what a person can act on.', content: { 'application/problem+json': { schema: { $ref: '#/components/schemas/Problem' } } } };
-const answer = (description: string, body = 'object') => ({ responses: { '200': { description, content: json(body) }, default: problem } });
+const json = (name: keyof typeof COMPONENTS | string) => ({
+  'application/json': {
+    schema: name in COMPONENTS ? { $ref: `#/components/schemas/${name}` } : { type: 'object' },
+  },
+});
+const problem = {
+  description: 'It can’t be done; `faults` says what a person can act on.',
+  content: { 'application/problem+json': { schema: { $ref: '#/components/schemas/Problem' } } },
+};
+const answer = (description: string, body = 'object') => ({
+  responses: { '200': { description, content: json(body) }, default: problem },
+});
 const takes = (body: string) => ({ requestBody: { required: true, content: json(body) } });
-const path = (...names: string[]) => ({ parameters: names.map((name) => ({ name, in: 'path', required: true, schema: { type: 'string' } })) });
-const query = (...names: string[]) => ({ parameters: names.map((name) => ({ name, in: 'query', required: false, schema: { type: 'string' } })) });
+const path = (...names: string[]) => ({
+  parameters: names.map((name) => ({ name, in: 'path', required: true, schema: { type: 'string' } })),
+});
+const query = (...names: string[]) => ({
+  parameters: names.map((name) => ({ name, in: 'query', required: false, schema: { type: 'string' } })),
+});
 
 /** Every route of the API. A test walks the router and finds each of its routes here. */
 const PATHS: Record<string, Record<string, object>> = {
   '/api/health': { get: { summary: 'Is it there, and what time is it?', ...answer('Yes.') } },
-  '/api/clock': { post: { summary: 'Set a simulated clock; a server that keeps real time has none.', ...takes('object'), ...answer('The time now.') } },
+  '/api/clock': {
+    post: {
+      summary: 'Set a simulated clock; a server that keeps real time has none.',
+      ...takes('object'),
+      ...answer('The time now.'),
+    },
+  },
   '/api/openapi.json': { get: { summary: 'This description.', ...answer('OpenAPI 3.1.') } },
-  '/api/things': { get: { summary: 'Everything the household owns and plans.', ...query('device'), ...answer('Things with their versions, and which of the device’s commands they hold.') } },
-  '/api/commands': { post: { summary: 'Write: done once by its id.', ...takes('Command'), ...answer('The thing as it is now.') } },
-  '/api/ticks/{list}': { get: { summary: 'What is ticked on a list.', ...path('list'), ...answer('Keys, and when each was ticked.') } },
-  '/api/ticks': { post: { summary: 'Tick or untick; the latest word holds.', ...takes('Tick'), ...answer('The tick.') } },
+  '/api/things': {
+    get: {
+      summary: 'Everything the household owns and plans.',
+      ...query('device'),
+      ...answer('Things with their versions, and which of the device’s commands they hold.'),
+    },
+  },
+  '/api/commands': {
+    post: {
+      summary: 'Write: done once by its id.',
+      ...takes('Command'),
+      ...answer('The thing as it is now.'),
+    },
+  },
+  '/api/ticks/{list}': {
+    get: {
+      summary: 'What is ticked on a list.',
+      ...path('list'),
+      ...answer('Keys, and when each was ticked.'),
+    },
+  },
+  '/api/ticks': {
+    post: { summary: 'Tick or untick; the latest word holds.', ...takes('Tick'), ...answer('The tick.') },
+  },
   '/api/export': { get: { summary: 'The whole memory as a bundle.', ...answer('A bundle.', 'Bundle') } },
-  '/api/import': { post: { summary: 'Take a bundle in, whole or not at all.', ...takes('Bundle'), ...answer('Counts.') } },
-  '/api/conditions/{trip}': { get: { summary: 'Weather for a trip’s day.', parameters: [...path('trip').parameters, ...query('date').parameters], ...answer('Conditions.', 'Conditions') } },
-  '/api/plans': { get: { summary: 'Float plans, open ones first.', ...answer('Plans.') }, post: { summary: 'File a plan, or a change to one.', ...takes('FileRequest'), ...answer('The plan.') } },
+  '/api/import': {
+    post: { summary: 'Take a bundle in, whole or not at all.', ...takes('Bundle'), ...answer('Counts.') },
+  },
+  '/api/conditions/{trip}': {
+    get: {
+      summary: 'Weather for a trip’s day.',
+      parameters: [...path('trip').parameters, ...query('date').parameters],
+      ...answer('Conditions.', 'Conditions'),
+    },
+  },
+  '/api/plans': {
+    get: { summary: 'Float plans, open ones first.', ...answer('Plans.') },
+    post: { summary: 'File a plan, or a change to one.', ...takes('FileRequest'), ...answer('The plan.') },
+  },
   '/api/plans/{id}': { get: { summary: 'One plan.', ...path('id'), ...answer('The plan.') } },
-  '/api/plans/{id}/deeds': { post: { summary: 'Under way, a check-in, home, not going: done once by its id.', ...path('id'), ...takes('PlanDeed'), ...answer('The plan.') } },
-  '/api/plans/{id}/withdraw': { post: { summary: 'End a contact’s links.', ...path('id'), ...takes('object'), ...answer('The plan.') } },
+  '/api/plans/{id}/deeds': {
+    post: {
+      summary: 'Under way, a check-in, home, not going: done once by its id.',
+      ...path('id'),
+      ...takes('PlanDeed'),
+      ...answer('The plan.'),
+    },
+  },
+  '/api/plans/{id}/withdraw': {
+    post: { summary: 'End a contact’s links.', ...path('id'), ...takes('object'), ...answer('The plan.') },
+  },
   '/api/messages': { get: { summary: 'Messages about plans, newest first.', ...answer('Messages.') } },
   '/api/standins/telephone': { get: { summary: 'What lies on the simulated phones.', ...answer('Calls.') } },
 };
@@ -45,8 +120,18 @@ let made: object | undefined;
 /** The description, made from the schemas that form, wire, row and file share. */
 export function openApi(): object {
   made ??= {
-    openapi: '3.1.0', info: { title: 'Escale', version: '0.1.0', description: 'Plan, check and keep watch over a day in a small boat. Escale advises; it never permits.' },
-    paths: PATHS, components: { schemas: Object.fromEntries(Object.entries(COMPONENTS).map(([name, schema]) => [name, schemaOf(schema)])) },
+    openapi: '3.1.0',
+    info: {
+      title: 'Escale',
+      version: '0.1.0',
+      description: 'Plan, check and keep watch over a day in a small boat. Escale advises; it never permits.',
+    },
+    paths: PATHS,
+    components: {
+      schemas: Object.fromEntries(
+        Object.entries(COMPONENTS).map(([name, schema]) => [name, schemaOf(schema)]),
+      ),
+    },
   };
   return made;
 }

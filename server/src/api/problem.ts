@@ -4,13 +4,32 @@ import { faultsOf } from '@escale/core/formats';
 
 /** The one error shape: application/problem+json (RFC 9457), with the lines a person can act on in `faults`. */
 export class Problem extends Error {
-  constructor(readonly status: number, readonly title: string, readonly faults: string[] = [], readonly more: Record<string, unknown> = {}) {
+  constructor(
+    readonly status: number,
+    readonly title: string,
+    readonly faults: string[] = [],
+    readonly more: Record<string, unknown> = {},
+  ) {
     super(title);
   }
 }
 
-export function sendProblem(res: Response, { status, title, faults, more }: Pick<Problem, 'status' | 'title' | 'faults' | 'more'>): void {
-  res.status(status).type('application/problem+json').send(JSON.stringify({ type: 'about:blank', title, status, ...(faults.length > 0 ? { faults } : {}), ...more }));
+export function sendProblem(
+  res: Response,
+  { status, title, faults, more }: Pick<Problem, 'status' | 'title' | 'faults' | 'more'>,
+): void {
+  res
+    .status(status)
+    .type('application/problem+json')
+    .send(
+      JSON.stringify({
+        type: 'about:blank',
+        title,
+        status,
+        ...(faults.length > 0 ? { faults } : {}),
+        ...more,
+      }),
+    );
 }
 
 /** Validate what comes in at the edge, once. */
@@ -24,7 +43,10 @@ export const notFound: RequestHandler = () => {
   throw new Problem(404, 'There is nothing here.');
 };
 
-interface HttpError { status?: number; type?: string }
+interface HttpError {
+  status?: number;
+  type?: string;
+}
 
 export const onError: ErrorRequestHandler = (error: unknown, req, res, _next) => {
   if (res.headersSent) {
@@ -34,7 +56,8 @@ export const onError: ErrorRequestHandler = (error: unknown, req, res, _next) =>
   if (error instanceof Problem) return sendProblem(res, error);
   const { status, type } = error as HttpError;
   if (type === 'entity.too.large') return sendProblem(res, new Problem(413, 'This is too large.'));
-  if (status !== undefined && status >= 400 && status < 500) return sendProblem(res, new Problem(status, 'This request could not be read.'));
+  if (status !== undefined && status >= 400 && status < 500)
+    return sendProblem(res, new Problem(status, 'This request could not be read.'));
   req.log.error({ err: error }, 'failed');
   sendProblem(res, new Problem(500, 'Something went wrong on the server. Nothing was changed.'));
 };

@@ -2,11 +2,17 @@ import { afterAll, beforeAll, beforeEach, describe, expect, test } from '@jest/g
 import { makeWorld, NOW, uuid, TRIP, WHISTLE, type World } from '../../test/world';
 
 let world: World;
-beforeAll(async () => { world = await makeWorld(); });
+beforeAll(async () => {
+  world = await makeWorld();
+});
 beforeEach(() => world.reset());
 afterAll(() => world.close());
 
-interface Held { id: string; version: number; doc: Record<string, unknown> }
+interface Held {
+  id: string;
+  version: number;
+  doc: Record<string, unknown>;
+}
 const things = async () => (await world.get<{ things: Held[] }>('/api/things')).things;
 const trip = async () => (await things()).find((t) => t.id === TRIP)!;
 const title = (value: string) => ({ kind: 'patch', patch: [{ op: 'set', pointer: '/title', value }] });
@@ -14,20 +20,44 @@ const title = (value: string) => ({ kind: 'patch', patch: [{ op: 'set', pointer:
 describe('commands', () => {
   test('sent twice, done once', async () => {
     const id = uuid();
-    for (let i = 0; i < 2; i += 1) expect((await world.command(TRIP, 'trip', 1, title('Once'), { id })).status).toBe(200);
+    for (let i = 0; i < 2; i += 1)
+      expect((await world.command(TRIP, 'trip', 1, title('Once'), { id })).status).toBe(200);
     expect(await trip()).toMatchObject({ version: 2, doc: { title: 'Once' } });
   });
   test('two devices may change different fields; the same field is a quarrel, and neither word is lost', async () => {
     expect((await world.command(TRIP, 'trip', 1, title('Mine'))).status).toBe(200);
     const other = { device: uuid() };
-    expect((await world.command(TRIP, 'trip', 1, { kind: 'patch', patch: [{ op: 'set', pointer: '/parked', value: 'by the church' }] }, other)).status).toBe(200);
+    expect(
+      (
+        await world.command(
+          TRIP,
+          'trip',
+          1,
+          { kind: 'patch', patch: [{ op: 'set', pointer: '/parked', value: 'by the church' }] },
+          other,
+        )
+      ).status,
+    ).toBe(200);
     const quarrel = await world.command(TRIP, 'trip', 1, title('Theirs'), other);
     expect(quarrel.status).toBe(409);
     expect(quarrel.type).toBe('application/problem+json');
-    expect((quarrel.body as { current: Held }).current.doc).toMatchObject({ title: 'Mine', parked: 'by the church' });
+    expect((quarrel.body as { current: Held }).current.doc).toMatchObject({
+      title: 'Mine',
+      parked: 'by the church',
+    });
   });
   test('what one device wrote offline, in order, goes through though another wrote beside it', async () => {
-    expect((await world.command(TRIP, 'trip', 1, { kind: 'patch', patch: [{ op: 'set', pointer: '/parked', value: 'x' }] }, { device: uuid() })).status).toBe(200);
+    expect(
+      (
+        await world.command(
+          TRIP,
+          'trip',
+          1,
+          { kind: 'patch', patch: [{ op: 'set', pointer: '/parked', value: 'x' }] },
+          { device: uuid() },
+        )
+      ).status,
+    ).toBe(200);
     expect((await world.command(TRIP, 'trip', 1, title('One'))).status).toBe(200);
     expect((await world.command(TRIP, 'trip', 2, title('Two'))).status).toBe(200);
     expect(await trip()).toMatchObject({ doc: { title: 'Two', parked: 'x' } });
@@ -35,17 +65,63 @@ describe('commands', () => {
   test('removed, gone from the list, put back as it was', async () => {
     await world.command(WHISTLE, 'gear', 1, { kind: 'remove' });
     expect((await things()).some((t) => t.id === WHISTLE)).toBe(false);
-    expect((await world.command(WHISTLE, 'gear', 2, { kind: 'patch', patch: [{ op: 'set', pointer: '/name', value: 'x' }] })).status).toBe(409);
+    expect(
+      (
+        await world.command(WHISTLE, 'gear', 2, {
+          kind: 'patch',
+          patch: [{ op: 'set', pointer: '/name', value: 'x' }],
+        })
+      ).status,
+    ).toBe(409);
     expect((await world.command(WHISTLE, 'gear', 2, { kind: 'restore' })).status).toBe(200);
     expect((await things()).find((t) => t.id === WHISTLE)?.doc.name).toBe('Whistle');
   });
   test.each([
-    ['a negative mass', 'person', '01890000-0000-7000-8000-000000000001', { kind: 'patch', patch: [{ op: 'set', pointer: '/mass', value: -3 }] }, '/mass'],
+    [
+      'a negative mass',
+      'person',
+      '01890000-0000-7000-8000-000000000001',
+      { kind: 'patch', patch: [{ op: 'set', pointer: '/mass', value: -3 }] },
+      '/mass',
+    ],
     ['a text over its length', 'trip', TRIP, title('x'.repeat(5000)), '/title: at most 120 characters'],
-    ['a jacket upside down', 'gear', '01890000-0000-7000-8000-000000000008', { kind: 'patch', patch: [{ op: 'set', pointer: '/minMass', value: 200 }, { op: 'set', pointer: '/maxMass', value: 50 }] }, '/minMass: the lower weight'],
-    ['a field nobody knows', 'trip', TRIP, { kind: 'patch', patch: [{ op: 'set', pointer: '/colour', value: 'red' }] }, 'colour'],
-    ['a prototype', 'trip', TRIP, { kind: 'patch', patch: [{ op: 'set', pointer: '/__proto__/x', value: 1 }] }, 'no field is called'],
-    ['another id', 'trip', TRIP, { kind: 'patch', patch: [{ op: 'set', pointer: '/id', value: '01890000-0000-7000-8000-000000000001' }] }, ''],
+    [
+      'a jacket upside down',
+      'gear',
+      '01890000-0000-7000-8000-000000000008',
+      {
+        kind: 'patch',
+        patch: [
+          { op: 'set', pointer: '/minMass', value: 200 },
+          { op: 'set', pointer: '/maxMass', value: 50 },
+        ],
+      },
+      '/minMass: the lower weight',
+    ],
+    [
+      'a field nobody knows',
+      'trip',
+      TRIP,
+      { kind: 'patch', patch: [{ op: 'set', pointer: '/colour', value: 'red' }] },
+      'colour',
+    ],
+    [
+      'a prototype',
+      'trip',
+      TRIP,
+      { kind: 'patch', patch: [{ op: 'set', pointer: '/__proto__/x', value: 1 }] },
+      'no field is called',
+    ],
+    [
+      'another id',
+      'trip',
+      TRIP,
+      {
+        kind: 'patch',
+        patch: [{ op: 'set', pointer: '/id', value: '01890000-0000-7000-8000-000000000001' }],
+      },
+      '',
+    ],
   ])('%s is refused with the field, and nothing is changed', async (_name, type, thing, deed, fault) => {
     const before = await things();
     const answer = await world.command(thing, type, 1, deed);
@@ -53,21 +129,27 @@ describe('commands', () => {
     expect(JSON.stringify(answer.body)).toContain(fault);
     expect(await things()).toEqual(before);
   });
-  test('a thing of another kind under the same id is not here', async () => expect((await world.command(TRIP, 'boat', 1, title('x'))).status).toBe(404));
+  test('a thing of another kind under the same id is not here', async () =>
+    expect((await world.command(TRIP, 'boat', 1, title('x'))).status).toBe(404));
 });
 
 describe('ticks', () => {
   test('of two phones are merged; the latest word on each thing holds, whatever order it came in', async () => {
-    const tick = (item: string, on: boolean, at: number, device = world.device) => world.post('/api/ticks', { list: 'pack:1', item, on, device, at: new Date(at).toISOString() });
-    const other = uuid(), now = world.clock.now();
+    const tick = (item: string, on: boolean, at: number, device = world.device) =>
+      world.post('/api/ticks', { list: 'pack:1', item, on, device, at: new Date(at).toISOString() });
+    const other = uuid(),
+      now = world.clock.now();
     await tick('a', true, now - 3000);
     await tick('b', true, now - 3000, other);
     await tick('a', false, now - 2000, other);
     await tick('a', true, now - 2500);
-    expect((await world.get<{ items: string[] }>('/api/ticks/pack:1')).items).toEqual([{ item: 'b', at: expect.any(Number) }]);
+    expect((await world.get<{ items: string[] }>('/api/ticks/pack:1')).items).toEqual([
+      { item: 'b', at: expect.any(Number) },
+    ]);
   });
   test('a clock that runs ahead can’t hold a tick for ever', async () => {
-    const tick = (on: boolean, at: number) => world.post('/api/ticks', { list: 'l', item: 'a', on, device: uuid(), at: new Date(at).toISOString() });
+    const tick = (on: boolean, at: number) =>
+      world.post('/api/ticks', { list: 'l', item: 'a', on, device: uuid(), at: new Date(at).toISOString() });
     await tick(true, world.clock.now() + 864e5);
     world.set(world.clock.now() + 1000);
     await tick(false, world.clock.now());
@@ -95,18 +177,47 @@ describe('bundles', () => {
 });
 
 describe('strangers', () => {
-  const get = (headers: Record<string, string>, path = '/api/things') => Object.entries(headers).reduce((r, [k, v]) => r.set(k, v), world.http.get(path));
+  const get = (headers: Record<string, string>, path = '/api/things') =>
+    Object.entries(headers).reduce((r, [k, v]) => r.set(k, v), world.http.get(path));
   test('another host name, another origin, a form from elsewhere', async () => {
     expect((await get({ Host: 'evil.example' })).status).toBe(421);
     expect((await get({ Host: 'localhost:4280', Origin: 'http://evil.example' })).status).toBe(403);
-    expect((await world.http.post('/api/commands').set('Host', 'localhost').set('Content-Type', 'text/plain').send('{}')).status).toBe(415);
-    expect((await world.http.post('/api/commands').set('Host', 'localhost').set('Origin', 'null').set('Content-Type', 'application/json').send('{}')).status).toBe(403);
+    expect(
+      (
+        await world.http
+          .post('/api/commands')
+          .set('Host', 'localhost')
+          .set('Content-Type', 'text/plain')
+          .send('{}')
+      ).status,
+    ).toBe(415);
+    expect(
+      (
+        await world.http
+          .post('/api/commands')
+          .set('Host', 'localhost')
+          .set('Origin', 'null')
+          .set('Content-Type', 'application/json')
+          .send('{}')
+      ).status,
+    ).toBe(403);
     expect((await get({ Host: 'localhost', Origin: 'not an address' })).status).toBe(403);
   });
   test('what can’t be read, is too large or is not there', async () => {
-    expect((await world.http.post('/api/commands').set('Host', 'localhost').set('Content-Type', 'application/json').send('{')).status).toBe(400);
+    expect(
+      (
+        await world.http
+          .post('/api/commands')
+          .set('Host', 'localhost')
+          .set('Content-Type', 'application/json')
+          .send('{')
+      ).status,
+    ).toBe(400);
     expect((await world.post('/api/ticks', { list: 'x'.repeat(2e6) })).status).toBe(413);
-    expect((await get({ Host: 'localhost' }, '/api/nothing')).body).toMatchObject({ title: 'There is nothing here.', status: 404 });
+    expect((await get({ Host: 'localhost' }, '/api/nothing')).body).toMatchObject({
+      title: 'There is nothing here.',
+      status: 404,
+    });
   });
   test('the page can’t be framed or run a stranger’s script, and answers are not cached', async () => {
     const answer = await get({ Host: 'localhost' });
@@ -124,7 +235,10 @@ test('the forecast is the same for the same seed, place and hour, and says what 
 
 describe('what has not changed is not sent again', () => {
   const ask = (mark?: string) => {
-    const request = world.http.get('/api/things').set('Host', 'localhost:4280').set('Cache-Control', 'no-cache');
+    const request = world.http
+      .get('/api/things')
+      .set('Host', 'localhost:4280')
+      .set('Cache-Control', 'no-cache');
     return mark === undefined ? request : request.set('If-None-Match', mark);
   };
   test('whoever names the mark is told that it holds, until something is written', async () => {
@@ -134,12 +248,18 @@ describe('what has not changed is not sent again', () => {
     expect([first.status, typeof mark]).toEqual([200, 'string']);
     const again = await ask(mark);
     expect([again.status, again.text]).toEqual([304, '']);
-    await world.command(TRIP, 'trip', 1, { kind: 'patch', patch: [{ op: 'set', pointer: '/title', value: 'Other' }] });
+    await world.command(TRIP, 'trip', 1, {
+      kind: 'patch',
+      patch: [{ op: 'set', pointer: '/title', value: 'Other' }],
+    });
     const then = await ask(mark);
     expect([then.status, then.headers.etag === mark]).toEqual([200, false]);
   });
   test('a refusal carries no mark, a write is never answered from one', async () => {
-    const missing = await world.http.get('/api/conditions/x').set('Host', 'localhost:4280').set('If-None-Match', 'W/"x"');
+    const missing = await world.http
+      .get('/api/conditions/x')
+      .set('Host', 'localhost:4280')
+      .set('If-None-Match', 'W/"x"');
     expect(missing.status).toBe(422);
     expect((await world.post('/api/plans', {})).status).toBe(422);
   });

@@ -9,19 +9,34 @@ import { TRIP } from '../../test/world';
 
 const AT = '2026-05-11T15:00:00Z';
 let root: string;
-beforeAll(() => { root = mkdtempSync(join(tmpdir(), 'escale-cli-')); });
+beforeAll(() => {
+  root = mkdtempSync(join(tmpdir(), 'escale-cli-'));
+});
 afterAll(() => rmSync(root, { recursive: true, force: true }));
 
-const cli = (args: string[], input?: string) => spawnSync(process.execPath, ['--import', 'tsx', 'server/src/cli/main.ts', ...args], { encoding: 'utf8', env: { ...process.env, ESCALE_DATA: join(root, 'memory') }, ...(input === undefined ? {} : { input }) });
+const cli = (args: string[], input?: string) =>
+  spawnSync(process.execPath, ['--import', 'tsx', 'server/src/cli/main.ts', ...args], {
+    encoding: 'utf8',
+    env: { ...process.env, ESCALE_DATA: join(root, 'memory') },
+    ...(input === undefined ? {} : { input }),
+  });
 
 describe('the headless door', () => {
   test('assess prints requirements, findings and figures under stable names; the same twice', () => {
     const bundle = cli(['demo', '--at', AT]).stdout;
     writeFileSync(join(root, 'demo.json'), bundle);
     const run = () => cli(['assess', join(root, 'demo.json'), '--json']).stdout;
-    const result = JSON.parse(run()) as { schema: string; verdict: string; requirements: Record<string, unknown>[]; findings: { id: string; level: string; because: string[] }[]; figures: Record<string, { value: number; text: string }> };
+    const result = JSON.parse(run()) as {
+      schema: string;
+      verdict: string;
+      requirements: Record<string, unknown>[];
+      findings: { id: string; level: string; because: string[] }[];
+      figures: Record<string, { value: number; text: string }>;
+    };
     expect(result).toMatchObject({ schema: 'v1', verdict: 'stop' });
-    for (const r of result.requirements) for (const name of ['rule', 'layer', 'applies', 'anyOf', 'source', 'because', 'metBy', 'missing']) expect(r).toHaveProperty(name);
+    for (const r of result.requirements)
+      for (const name of ['rule', 'layer', 'applies', 'anyOf', 'source', 'because', 'metBy', 'missing'])
+        expect(r).toHaveProperty(name);
     expect(result.findings[0]).toMatchObject({ id: `kit/NAV-33/${TRIP}`, level: 'stop' });
     const load = Object.entries(result.figures).find(([id]) => id.startsWith('boat/load/'));
     expect(load?.[1]).toMatchObject({ text: '113 kg', label: 'carried' });
@@ -29,7 +44,11 @@ describe('the headless door', () => {
     expect(cli(['assess', '-', '--units', 'us'], bundle).stdout).toContain('249 lb');
   });
   test.each([
-    ['no such file', ['assess', '/nowhere.json'], 1, 'can’t be read'], ['no call', ['assemble'], 2, 'There is no "assemble"'], ['no file', ['assess'], 2, 'Which file?'], ['no instant', ['assess', 'x', '--at', 'noon'], 2, '--at wants an instant'], ['no option', ['assess', '--loud'], 2, 'loud'],
+    ['no such file', ['assess', '/nowhere.json'], 1, 'can’t be read'],
+    ['no call', ['assemble'], 2, 'There is no "assemble"'],
+    ['no file', ['assess'], 2, 'Which file?'],
+    ['no instant', ['assess', 'x', '--at', 'noon'], 2, '--at wants an instant'],
+    ['no option', ['assess', '--loud'], 2, 'loud'],
   ])('%s: one clear line and a code', (_name, args, code, words) => {
     const run = cli(args);
     expect(run.status).toBe(code);
@@ -37,37 +56,74 @@ describe('the headless door', () => {
     expect(run.stderr).not.toMatch(/\n\s+at /);
   });
   test('a broken bundle is refused with the place of each fault', () => {
-    const run = cli(['assess', '-'], JSON.stringify({ escale: 'bundle', schema: 1, asOf: AT, shed: {}, trips: [{ id: 'x' }] }));
+    const run = cli(
+      ['assess', '-'],
+      JSON.stringify({ escale: 'bundle', schema: 1, asOf: AT, shed: {}, trips: [{ id: 'x' }] }),
+    );
     expect(run.status).toBe(1);
     expect(run.stderr).toMatch(/\/shed\/boats[\s\S]*\/trips\/0\/id/);
   });
 });
 
 /** Whatever port is free. */
-const freePort = () => new Promise<number>((done) => {
-  const probe = createServer().listen(0, '127.0.0.1', () => {
-    const { port } = probe.address() as { port: number };
-    probe.close(() => done(port));
+const freePort = () =>
+  new Promise<number>((done) => {
+    const probe = createServer().listen(0, '127.0.0.1', () => {
+      const { port } = probe.address() as { port: number };
+      probe.close(() => done(port));
+    });
   });
-});
 
 /** A real server process on a simulated clock. */
-async function start(port: number, clock: string): Promise<{ kill: (signal: NodeJS.Signals) => Promise<void>; ask: (path: string, body?: unknown) => Promise<Record<string, unknown>> }> {
-  const child = spawn(process.execPath, ['--import', 'tsx', 'server/src/main.ts'], { env: { ...process.env, PORT: String(port), ESCALE_DEMO: '1', ESCALE_DATA: join(root, 'memory'), ESCALE_CLOCK: clock, ESCALE_APP: root }, stdio: ['ignore', 'pipe', 'inherit'] });
+async function start(
+  port: number,
+  clock: string,
+): Promise<{
+  kill: (signal: NodeJS.Signals) => Promise<void>;
+  ask: (path: string, body?: unknown) => Promise<Record<string, unknown>>;
+}> {
+  const child = spawn(process.execPath, ['--import', 'tsx', 'server/src/main.ts'], {
+    env: {
+      ...process.env,
+      PORT: String(port),
+      ESCALE_DEMO: '1',
+      ESCALE_DATA: join(root, 'memory'),
+      ESCALE_CLOCK: clock,
+      ESCALE_APP: root,
+    },
+    stdio: ['ignore', 'pipe', 'inherit'],
+  });
   const gone = new Promise<void>((done) => child.once('exit', () => done()));
   await new Promise<void>((ready, failed) => {
     child.stdout.on('data', (chunk: Buffer) => String(chunk).includes('Escale is ready') && ready());
     child.once('exit', () => failed(new Error('the server ended before it was ready')));
   });
-  const ask = async (path: string, body?: unknown) => (await (await fetch(`http://localhost:${port}${path}`, body === undefined ? {} : { method: 'POST', headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) })).json()) as Record<string, unknown>;
-  return { ask, kill: async (signal) => { child.kill(signal); await gone; } };
+  const ask = async (path: string, body?: unknown) =>
+    (await (
+      await fetch(
+        `http://localhost:${port}${path}`,
+        body === undefined
+          ? {}
+          : { method: 'POST', headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) },
+      )
+    ).json()) as Record<string, unknown>;
+  return {
+    ask,
+    kill: async (signal) => {
+      child.kill(signal);
+      await gone;
+    },
+  };
 }
 
 describe('a server that is killed', () => {
   test('rings once, after a kill before the deadline and a kill after it; export and import go through it', async () => {
     const port = await freePort();
     let server = await start(port, AT);
-    const plan = (await server.ask('/api/plans', { id: uuid(), trip: TRIP })) as { id: string; times: { overdue: number } };
+    const plan = (await server.ask('/api/plans', { id: uuid(), trip: TRIP })) as {
+      id: string;
+      times: { overdue: number };
+    };
     // The command line finds the folder taken and goes through the server.
     expect(cli(['export', join(root, 'out.json')]).status).toBe(0);
     expect(cli(['import', join(root, 'out.json')]).stdout).toMatch(/^0 added, 0 changed/);
@@ -83,7 +139,10 @@ describe('a server that is killed', () => {
     }
     // Nobody holds the folder now: the same command opens it itself.
     expect(cli(['export', join(root, 'again.json')]).status).toBe(0);
-    const trips = (name: string) => (JSON.parse(readFileSync(join(root, name), 'utf8')) as { trips: { id: string }[] }).trips.map((t) => t.id).sort();
+    const trips = (name: string) =>
+      (JSON.parse(readFileSync(join(root, name), 'utf8')) as { trips: { id: string }[] }).trips
+        .map((t) => t.id)
+        .sort();
     expect(trips('again.json')).toEqual(trips('out.json'));
   }, 120_000);
 });

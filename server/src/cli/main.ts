@@ -34,7 +34,8 @@ function bundleFrom(file: string | undefined): Bundle {
 function instantFrom(text: string | undefined): number | undefined {
   if (text === undefined) return undefined;
   const at = Date.parse(text);
-  if (!/^\d{4}-\d\d-\d\dT.*(Z|[+-]\d\d:\d\d)$/.test(text) || Number.isNaN(at)) throw new Refused([`--at wants an instant such as 2026-05-12T04:10:00Z, not "${text}".`], 2);
+  if (!/^\d{4}-\d\d-\d\dT.*(Z|[+-]\d\d:\d\d)$/.test(text) || Number.isNaN(at))
+    throw new Refused([`--at wants an instant such as 2026-05-12T04:10:00Z, not "${text}".`], 2);
   return at;
 }
 
@@ -44,19 +45,37 @@ function out(text: string, file: string | undefined): void {
 }
 
 async function main(): Promise<void> {
-  const { values, positionals } = parseArgs({ allowPositionals: true, options: { json: { type: 'boolean' }, at: { type: 'string' }, trip: { type: 'string' }, units: { type: 'string' }, help: { type: 'boolean', short: 'h' } } });
+  const { values, positionals } = parseArgs({
+    allowPositionals: true,
+    options: {
+      json: { type: 'boolean' },
+      at: { type: 'string' },
+      trip: { type: 'string' },
+      units: { type: 'string' },
+      help: { type: 'boolean', short: 'h' },
+    },
+  });
   const [command, file] = positionals;
   if (values.help || command === undefined) return void console.log(HELP);
   const at = instantFrom(values.at);
-  if (values.units !== undefined && values.units !== 'us' && values.units !== 'metric') throw new Refused(['--units is metric or us.'], 2);
+  if (values.units !== undefined && values.units !== 'us' && values.units !== 'metric')
+    throw new Refused(['--units is metric or us.'], 2);
   if (command === 'assess') {
-    const result = assessBundle(bundleFrom(file), { ...(at === undefined ? {} : { at }), ...(values.trip ? { trip: values.trip } : {}), units: values.units ?? 'metric' });
+    const result = assessBundle(bundleFrom(file), {
+      ...(at === undefined ? {} : { at }),
+      ...(values.trip ? { trip: values.trip } : {}),
+      units: values.units ?? 'metric',
+    });
     process.stdout.write(values.json ? `${JSON.stringify(result, null, 2)}\n` : asText(result));
   } else if (command === 'demo') {
     const now = at ?? Date.now();
     const bundle = demoBundle(now);
     const conditions: Bundle['conditions'] = {};
-    for (const trip of bundle.trips) conditions[trip.id] = await conditionsOf(trip, bundle.shed, { weather: simulatedWeather(7), clock: { now: () => now } });
+    for (const trip of bundle.trips)
+      conditions[trip.id] = await conditionsOf(trip, bundle.shed, {
+        weather: simulatedWeather(7),
+        clock: { now: () => now },
+      });
     out(writeBundle({ ...bundle, conditions }), file);
   } else if (command === 'export') out(writeBundle(await exportMemory()), file);
   else if (command === 'import') {

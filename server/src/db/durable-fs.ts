@@ -9,7 +9,11 @@ let syncs = 0;
 export const syncCount = () => syncs;
 
 /** The engine starts with fsync off (`-F`); this takes that away and names a method the file layer has. */
-export const DURABLE_PARAMS = [...PGlite.defaultStartParams.filter((p) => p !== '-F'), '-c', 'wal_sync_method=fsync'];
+export const DURABLE_PARAMS = [
+  ...PGlite.defaultStartParams.filter((p) => p !== '-F'),
+  '-c',
+  'wal_sync_method=fsync',
+];
 
 /**
  * PGlite's file layer has no fsync, so a power cut could lose acknowledged rows. This gives it one.
@@ -27,6 +31,11 @@ export class DurableFS extends NodeFS {
         return 0;
       };
     };
-    return { emscriptenOpts: { ...emscriptenOpts, preRun: [...(emscriptenOpts.preRun as [] ?? []), withSync] as typeof emscriptenOpts.preRun } };
+    return {
+      emscriptenOpts: {
+        ...emscriptenOpts,
+        preRun: [...((emscriptenOpts.preRun as []) ?? []), withSync] as typeof emscriptenOpts.preRun,
+      },
+    };
   }
 }

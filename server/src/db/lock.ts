@@ -16,14 +16,20 @@ export const addressFile = (folder: string) => `${folder}.address`;
 export function lockFolder(folder: string): () => void {
   mkdirSync(dirname(folder), { recursive: true });
   const fd = openSync(`${folder}.lock`, 'a');
-  const { status, error } = spawnSync('flock', ['-n', '-x', '3'], { stdio: ['ignore', 'ignore', 'ignore', fd] });
+  const { status, error } = spawnSync('flock', ['-n', '-x', '3'], {
+    stdio: ['ignore', 'ignore', 'ignore', fd],
+  });
   if (error) {
     closeSync(fd);
-    throw new Error('The folder could not be locked: the command "flock" is missing (package util-linux).', { cause: error });
+    throw new Error('The folder could not be locked: the command "flock" is missing (package util-linux).', {
+      cause: error,
+    });
   }
   if (status !== 0) {
     closeSync(fd);
-    throw new FolderTaken(`Another Escale already uses ${folder}. End that one first, or name another folder with ESCALE_DATA.`);
+    throw new FolderTaken(
+      `Another Escale already uses ${folder}. End that one first, or name another folder with ESCALE_DATA.`,
+    );
   }
   return () => closeSync(fd);
 }

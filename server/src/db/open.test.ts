@@ -24,10 +24,13 @@ afterAll(async () => {
 });
 
 describe('a memory in a folder', () => {
-  test('is made beside its place and renamed', () => expect([existsSync(join(folder, 'PG_VERSION')), existsSync(`${folder}.tmp`)]).toEqual([true, false]));
+  test('is made beside its place and renamed', () =>
+    expect([existsSync(join(folder, 'PG_VERSION')), existsSync(`${folder}.tmp`)]).toEqual([true, false]));
   test('a commit is forced to disk before it is acknowledged', async () => {
     const before = syncCount();
-    await memory.db.insert(household).values({ id: '01890000-0000-7000-8000-00000000aaaa', name: 'x', createdAt: new Date() });
+    await memory.db
+      .insert(household)
+      .values({ id: '01890000-0000-7000-8000-00000000aaaa', name: 'x', createdAt: new Date() });
     expect(syncCount()).toBeGreaterThan(before);
   });
   test('a second server on the same folder is refused with what to do', async () => {

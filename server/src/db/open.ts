@@ -41,7 +41,13 @@ async function openFolder(folder: string): Promise<OpenDb> {
     const { migrate } = await import('drizzle-orm/pglite/migrator');
     const db = drizzle(client, { schema });
     await migrate(db, { migrationsFolder: migrationsFolder() });
-    return { db, close: async () => { await client.close(); unlock(); } };
+    return {
+      db,
+      close: async () => {
+        await client.close();
+        unlock();
+      },
+    };
   } catch (error) {
     unlock();
     throw error;
@@ -64,8 +70,13 @@ async function openPglite(folder: string): Promise<PGlite> {
   try {
     return await PGlite.create({ fs: new DurableFS(folder), startParams: DURABLE_PARAMS });
   } catch (error) {
-    const made = existsSync(join(folder, 'PG_VERSION')) ? readFileSync(join(folder, 'PG_VERSION'), 'utf8').trim() : 'none';
-    throw new Error(`The database in ${folder} could not be opened (version file: ${made}). Nothing was changed. Put it aside, copy a backup in its place or start with an empty folder.`, { cause: error });
+    const made = existsSync(join(folder, 'PG_VERSION'))
+      ? readFileSync(join(folder, 'PG_VERSION'), 'utf8').trim()
+      : 'none';
+    throw new Error(
+      `The database in ${folder} could not be opened (version file: ${made}). Nothing was changed. Put it aside, copy a backup in its place or start with an empty folder.`,
+      { cause: error },
+    );
   }
 }
 

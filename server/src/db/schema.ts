@@ -1,4 +1,16 @@
-import { bigserial, boolean, index, integer, jsonb, pgTable, primaryKey, text, timestamp, uniqueIndex, uuid } from 'drizzle-orm/pg-core';
+import {
+  bigserial,
+  boolean,
+  index,
+  integer,
+  jsonb,
+  pgTable,
+  primaryKey,
+  text,
+  timestamp,
+  uniqueIndex,
+  uuid,
+} from 'drizzle-orm/pg-core';
 
 /**
  * The server's memory. A row is a few indexed columns and one document; the document's shape is `core/model`'s, with the
@@ -7,16 +19,35 @@ import { bigserial, boolean, index, integer, jsonb, pgTable, primaryKey, text, t
 const instant = (name: string) => timestamp(name, { withTimezone: true, precision: 3, mode: 'date' });
 const doc = <T>(name: string) => jsonb(name).$type<T>();
 
-export const household = pgTable('household', { id: uuid('id').primaryKey(), name: text('name').notNull(), createdAt: instant('created_at').notNull() });
-
-export const device = pgTable('device', {
-  id: uuid('id').primaryKey(), household: uuid('household').notNull(), name: text('name').notNull(), person: uuid('person'), createdAt: instant('created_at').notNull(),
+export const household = pgTable('household', {
+  id: uuid('id').primaryKey(),
+  name: text('name').notNull(),
+  createdAt: instant('created_at').notNull(),
 });
 
-export const thing = pgTable('thing', {
-  id: uuid('id').primaryKey(), household: uuid('household').notNull(), type: text('type').notNull(), version: integer('version').notNull(), schema: integer('schema').notNull(),
-  doc: doc<Record<string, unknown>>('doc').notNull(), createdAt: instant('created_at').notNull(), updatedAt: instant('updated_at').notNull(), deletedAt: instant('deleted_at'),
-}, (t) => [index('thing_by_household').on(t.household, t.type)]);
+export const device = pgTable('device', {
+  id: uuid('id').primaryKey(),
+  household: uuid('household').notNull(),
+  name: text('name').notNull(),
+  person: uuid('person'),
+  createdAt: instant('created_at').notNull(),
+});
+
+export const thing = pgTable(
+  'thing',
+  {
+    id: uuid('id').primaryKey(),
+    household: uuid('household').notNull(),
+    type: text('type').notNull(),
+    version: integer('version').notNull(),
+    schema: integer('schema').notNull(),
+    doc: doc<Record<string, unknown>>('doc').notNull(),
+    createdAt: instant('created_at').notNull(),
+    updatedAt: instant('updated_at').notNull(),
+    deletedAt: instant('deleted_at'),
+  },
+  (t) => [index('thing_by_household').on(t.household, t.type)],
+);
 
 /** A trip's forecast that came with a bundle: where there is one, no service is asked. */
 export const tripConditions = pgTable('trip_conditions', {
@@ -28,46 +59,135 @@ export const tripConditions = pgTable('trip_conditions', {
 });
 
 /** Every write by its own id: sent twice, done once. `touches` lets two devices change different fields without a quarrel. */
-export const command = pgTable('command', {
-  id: uuid('id').primaryKey(), household: uuid('household').notNull(), device: uuid('device').notNull(), thing: uuid('thing').notNull(), version: integer('version').notNull(),
-  touches: doc<string[]>('touches').notNull(), at: instant('at').notNull(),
-}, (t) => [index('command_by_thing').on(t.thing, t.version), index('command_by_device').on(t.device, t.at)]);
+export const command = pgTable(
+  'command',
+  {
+    id: uuid('id').primaryKey(),
+    household: uuid('household').notNull(),
+    device: uuid('device').notNull(),
+    thing: uuid('thing').notNull(),
+    version: integer('version').notNull(),
+    touches: doc<string[]>('touches').notNull(),
+    at: instant('at').notNull(),
+  },
+  (t) => [index('command_by_thing').on(t.thing, t.version), index('command_by_device').on(t.device, t.at)],
+);
 
-export const tick = pgTable('tick', {
-  household: uuid('household').notNull(), list: text('list').notNull(), item: text('item').notNull(), device: uuid('device').notNull(), at: instant('at').notNull(), on: boolean('is_on').notNull(),
-}, (t) => [primaryKey({ columns: [t.household, t.list, t.item, t.device] })]);
+export const tick = pgTable(
+  'tick',
+  {
+    household: uuid('household').notNull(),
+    list: text('list').notNull(),
+    item: text('item').notNull(),
+    device: uuid('device').notNull(),
+    at: instant('at').notNull(),
+    on: boolean('is_on').notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.household, t.list, t.item, t.device] })],
+);
 
-export const plan = pgTable('plan', {
-  id: uuid('id').primaryKey(), household: uuid('household').notNull(), trip: uuid('trip').notNull(), title: text('title').notNull(), zone: text('zone').notNull(), version: integer('version').notNull(),
-  open: boolean('is_open').notNull(), createdAt: instant('created_at').notNull(), updatedAt: instant('updated_at').notNull(), deletedAt: instant('deleted_at'),
-}, (t) => [index('plan_by_household').on(t.household, t.open)]);
+export const plan = pgTable(
+  'plan',
+  {
+    id: uuid('id').primaryKey(),
+    household: uuid('household').notNull(),
+    trip: uuid('trip').notNull(),
+    title: text('title').notNull(),
+    zone: text('zone').notNull(),
+    version: integer('version').notNull(),
+    open: boolean('is_open').notNull(),
+    createdAt: instant('created_at').notNull(),
+    updatedAt: instant('updated_at').notNull(),
+    deletedAt: instant('deleted_at'),
+  },
+  (t) => [index('plan_by_household').on(t.household, t.open)],
+);
 
 /** What a filing was computed from and what it said; never changed. Read through `plans/stored`, which grows what is old. */
-export const planVersion = pgTable('plan_version', {
-  plan: uuid('plan').notNull(), version: integer('version').notNull(), inputs: doc<unknown>('inputs').notNull(), assessment: doc<unknown>('assessment').notNull(), sheet: doc<unknown>('sheet').notNull(),
-  contacts: doc<{ id: string; name: string; phone?: string }[]>('contacts').notNull(), skipper: text('skipper').notNull(), createdAt: instant('created_at').notNull(),
-  schema: integer('schema').notNull().default(1),
-}, (t) => [primaryKey({ columns: [t.plan, t.version] })]);
+export const planVersion = pgTable(
+  'plan_version',
+  {
+    plan: uuid('plan').notNull(),
+    version: integer('version').notNull(),
+    inputs: doc<unknown>('inputs').notNull(),
+    assessment: doc<unknown>('assessment').notNull(),
+    sheet: doc<unknown>('sheet').notNull(),
+    contacts: doc<{ id: string; name: string; phone?: string }[]>('contacts').notNull(),
+    skipper: text('skipper').notNull(),
+    createdAt: instant('created_at').notNull(),
+    schema: integer('schema').notNull().default(1),
+  },
+  (t) => [primaryKey({ columns: [t.plan, t.version] })],
+);
 
 /** Append-only; each row carries the hash of the one before it in its plan. */
-export const planEvent = pgTable('plan_event', {
-  seq: bigserial('seq', { mode: 'number' }).primaryKey(), id: uuid('id').notNull(), plan: uuid('plan').notNull(), kind: text('kind').notNull(), at: instant('at').notNull(), madeAt: instant('made_at'),
-  data: doc<Record<string, unknown>>('data').notNull(), hash: text('hash').notNull(), schema: integer('schema').notNull().default(1),
-}, (t) => [uniqueIndex('plan_event_once').on(t.id), index('plan_event_by_plan').on(t.plan, t.seq)]);
+export const planEvent = pgTable(
+  'plan_event',
+  {
+    seq: bigserial('seq', { mode: 'number' }).primaryKey(),
+    id: uuid('id').notNull(),
+    plan: uuid('plan').notNull(),
+    kind: text('kind').notNull(),
+    at: instant('at').notNull(),
+    madeAt: instant('made_at'),
+    data: doc<Record<string, unknown>>('data').notNull(),
+    hash: text('hash').notNull(),
+    schema: integer('schema').notNull().default(1),
+  },
+  (t) => [uniqueIndex('plan_event_once').on(t.id), index('plan_event_by_plan').on(t.plan, t.seq)],
+);
 
-export const deadline = pgTable('deadline', {
-  id: uuid('id').primaryKey(), plan: uuid('plan').notNull(), kind: text('kind').notNull(), dueAt: instant('due_at').notNull(), promisedAt: instant('promised_at'), open: boolean('is_open').notNull(), doneAt: instant('done_at'),
-}, (t) => [index('deadline_due').on(t.open, t.dueAt), index('deadline_by_plan').on(t.plan)]);
+export const deadline = pgTable(
+  'deadline',
+  {
+    id: uuid('id').primaryKey(),
+    plan: uuid('plan').notNull(),
+    kind: text('kind').notNull(),
+    dueAt: instant('due_at').notNull(),
+    promisedAt: instant('promised_at'),
+    open: boolean('is_open').notNull(),
+    doneAt: instant('done_at'),
+  },
+  (t) => [index('deadline_due').on(t.open, t.dueAt), index('deadline_by_plan').on(t.plan)],
+);
 
-export const message = pgTable('message', {
-  id: uuid('id').primaryKey(), household: uuid('household').notNull(), plan: uuid('plan').notNull(), contact: uuid('contact'), to: text('to_name').notNull(), phone: text('phone'), kind: text('kind').notNull(),
-  text: text('text').notNull(), link: text('link'), madeAt: instant('made_at').notNull(), deliveredAt: instant('delivered_at'),
-}, (t) => [index('message_waiting').on(t.deliveredAt), index('message_by_plan').on(t.plan)]);
+export const message = pgTable(
+  'message',
+  {
+    id: uuid('id').primaryKey(),
+    household: uuid('household').notNull(),
+    plan: uuid('plan').notNull(),
+    contact: uuid('contact'),
+    to: text('to_name').notNull(),
+    phone: text('phone'),
+    kind: text('kind').notNull(),
+    text: text('text').notNull(),
+    link: text('link'),
+    madeAt: instant('made_at').notNull(),
+    deliveredAt: instant('delivered_at'),
+  },
+  (t) => [index('message_waiting').on(t.deliveredAt), index('message_by_plan').on(t.plan)],
+);
 
 /** Links are kept as hashes; the link itself leaves in its message and is then forgotten here. */
-export const contactToken = pgTable('contact_token', {
-  hash: text('hash').primaryKey(), plan: uuid('plan').notNull(), contact: uuid('contact').notNull(), createdAt: instant('created_at').notNull(), openedAt: instant('opened_at'), endsAt: instant('ends_at'),
-}, (t) => [index('contact_token_by_plan').on(t.plan)]);
+export const contactToken = pgTable(
+  'contact_token',
+  {
+    hash: text('hash').primaryKey(),
+    plan: uuid('plan').notNull(),
+    contact: uuid('contact').notNull(),
+    createdAt: instant('created_at').notNull(),
+    openedAt: instant('opened_at'),
+    endsAt: instant('ends_at'),
+  },
+  (t) => [index('contact_token_by_plan').on(t.plan)],
+);
 
 /** The stand-in telephone's own record: what lies on the contact's phone. Its key makes ringing twice ring once. */
-export const phoneCall = pgTable('phone_call', { key: uuid('key').primaryKey(), to: text('to_name').notNull(), phone: text('phone'), text: text('text').notNull(), at: instant('at').notNull() });
+export const phoneCall = pgTable('phone_call', {
+  key: uuid('key').primaryKey(),
+  to: text('to_name').notNull(),
+  phone: text('phone'),
+  text: text('text').notNull(),
+  at: instant('at').notNull(),
+});

@@ -10,7 +10,10 @@ import { countAll, type Db } from './open';
 export const HOME = '01890000-0000-7000-8000-00000000ffff';
 
 export async function ensureHousehold(db: Db, now: number): Promise<string> {
-  await db.insert(household).values({ id: HOME, name: 'Household', createdAt: new Date(now) }).onConflictDoNothing();
+  await db
+    .insert(household)
+    .values({ id: HOME, name: 'Household', createdAt: new Date(now) })
+    .onConflictDoNothing();
   return HOME;
 }
 

@@ -1,7 +1,15 @@
 import { and, eq } from 'drizzle-orm';
 import { v7 as uuidv7 } from 'uuid';
 import { deadlinesOf, fold, isOpen, sheetOf } from '@escale/core/floatplan';
-import { schemaOf, type Assessment, type FileRequest, type PlanDeed, type PlanTimes, type Shed, type Trip } from '@escale/core/model';
+import {
+  schemaOf,
+  type Assessment,
+  type FileRequest,
+  type PlanDeed,
+  type PlanTimes,
+  type Shed,
+  type Trip,
+} from '@escale/core/model';
 import { assess } from '@escale/core/trip';
 import { MS } from '@escale/core/units';
 import { Problem } from '../api/problem';
@@ -35,7 +43,10 @@ export async function filePlan(services: Services, request: FileRequest): Promis
   const trip = trips.find((t) => t.id === request.trip);
   if (!trip) throw new Problem(404, 'This trip is not on the server yet.');
   const conditions = await conditionsOf(trip, shed, services);
-  const packs = packsOn(shed.waters.find((w) => w.id === trip.water), shed);
+  const packs = packsOn(
+    shed.waters.find((w) => w.id === trip.water),
+    shed,
+  );
   const assessment = assess({ trip, shed, conditions, packs, catalogue: CATALOGUE, now });
   const draft = draftOf(trip, shed, assessment, now, conditions.forecast?.invented === true);
   const id = request.amends ?? request.id;
@@ -43,20 +54,71 @@ export async function filePlan(services: Services, request: FileRequest): Promis
   await db.transaction(async (tx) => {
     const [known] = await tx.select().from(planEvent).where(eq(planEvent.id, request.id));
     if (known) return;
-    const [row] = await tx.select().from(plan).where(and(eq(plan.id, id), eq(plan.household, household))).for('update');
+    const [row] = await tx
+      .select()
+      .from(plan)
+      .where(and(eq(plan.id, id), eq(plan.household, household)))
+      .for('update');
     if (request.amends && !row) throw new Problem(404, 'The plan to change is not here.');
     if (row) refuseEnded(fold(await eventsOf(tx, id), now).state);
     else await refuseSecond(tx, trip.id);
     const version = (row?.version ?? 0) + 1;
-    const values = { household, trip: trip.id, title: trip.title, zone: draft.sheet.zone, version, open: true, updatedAt: new Date(now) };
+    const values = {
+      household,
+      trip: trip.id,
+      title: trip.title,
+      zone: draft.sheet.zone,
+      version,
+      open: true,
+      updatedAt: new Date(now),
+    };
     if (row) await tx.update(plan).set(values).where(eq(plan.id, id));
     else await tx.insert(plan).values({ ...values, id, createdAt: new Date(now) });
-    await tx.insert(planVersion).values({ plan: id, version, inputs: { trip, shed, conditions, packs: assessment.packs, core: assessment.core }, assessment, sheet: draft.sheet, contacts: draft.contacts, skipper: draft.skipper, schema: schemaOf('plan-version'), createdAt: new Date(now) });
-    await appendEvent(tx, { id: request.id, plan: id, kind: row ? 'amended' : 'filed', at: now, times: draft.times, ...(request.reason ? { note: request.reason } : {}) });
+    await tx.insert(planVersion).values({
+      plan: id,
+      version,
+      inputs: { trip, shed, conditions, packs: assessment.packs, core: assessment.core },
+      assessment,
+      sheet: draft.sheet,
+      contacts: draft.contacts,
+      skipper: draft.skipper,
+      schema: schemaOf('plan-version'),
+      createdAt: new Date(now),
+    });
+    await appendEvent(tx, {
+      id: request.id,
+      plan: id,
+      kind: row ? 'amended' : 'filed',
+      at: now,
+      times: draft.times,
+      ...(request.reason ? { note: request.reason } : {}),
+    });
     await tx.update(deadline).set({ open: false }).where(eq(deadline.plan, id));
-    await tx.insert(deadline).values(deadlinesOf(draft.times).filter((d) => d.at > now || d.kind !== 'check-in').map((d) => ({ id: uuidv7(), plan: id, kind: d.kind, dueAt: new Date(d.at), promisedAt: d.promised === undefined ? null : new Date(d.promised), open: true })));
-    const context: MessageContext = { plan: id, household, base: services.base, zone: draft.sheet.zone, title: trip.title, skipper: draft.skipper, times: draft.times, now };
-    await writeMessages(tx, row ? 'amended' : 'filed', draft.contacts, context, { reason: request.reason ?? '' });
+    await tx.insert(deadline).values(
+      deadlinesOf(draft.times)
+        .filter((d) => d.at > now || d.kind !== 'check-in')
+        .map((d) => ({
+          id: uuidv7(),
+          plan: id,
+          kind: d.kind,
+          dueAt: new Date(d.at),
+          promisedAt: d.promised === undefined ? null : new Date(d.promised),
+          open: true,
+        })),
+    );
+    const context: MessageContext = {
+      plan: id,
+      household,
+      base: services.base,
+      zone: draft.sheet.zone,
+      title: trip.title,
+      skipper: draft.skipper,
+      times: draft.times,
+      now,
+    };
+    await writeMessages(tx, row ? 'amended' : 'filed', draft.contacts, context, {
+      reason: request.reason ?? '',
+    });
   });
   return id;
 }
@@ -66,22 +128,56 @@ function refuseEnded(state: Parameters<typeof isOpen>[0]): void {
 }
 
 async function refuseSecond(tx: Db, trip: string): Promise<void> {
-  const [open] = await tx.select({ id: plan.id }).from(plan).where(and(eq(plan.trip, trip), eq(plan.open, true)));
-  if (open) throw new Problem(409, 'A plan for this trip is already open. Send a change instead.', [], { plan: open.id });
+  const [open] = await tx
+    .select({ id: plan.id })
+    .from(plan)
+    .where(and(eq(plan.trip, trip), eq(plan.open, true)));
+  if (open)
+    throw new Problem(409, 'A plan for this trip is already open. Send a change instead.', [], {
+      plan: open.id,
+    });
 }
 
 function draftOf(trip: Trip, shed: Shed, assessment: Assessment, now: number, inventedWeather: boolean) {
   const boat = shed.boats.find((b) => b.id === trip.boat);
   const water = shed.waters.find((w) => w.id === trip.water);
-  const contacts = trip.contacts.flatMap((id) => shed.contacts.find((c) => c.id === id) ?? []).map(({ id, name, phone }) => ({ id, name, ...(phone ? { phone } : {}) }));
+  const contacts = trip.contacts
+    .flatMap((id) => shed.contacts.find((c) => c.id === id) ?? [])
+    .map(({ id, name, phone }) => ({ id, name, ...(phone ? { phone } : {}) }));
   const people = trip.crew.flatMap((c) => shed.people.find((p) => p.id === c.person) ?? []);
   const { schedule } = assessment;
-  const lacks = [!boat && 'no boat is chosen', !water && 'no water is chosen', people.length === 0 && 'nobody is aboard', contacts.length === 0 && 'no contact ashore is chosen', !schedule?.home && 'there is no time home: launch, halts and a speed are needed', schedule?.overdue !== undefined && schedule.overdue <= now && 'it would be overdue already'].filter((l): l is string => typeof l === 'string');
-  if (lacks.length > 0 || !boat || !water || !schedule?.home || schedule.overdue === undefined) throw new Problem(422, 'This trip can’t be filed yet.', lacks);
-  const times: PlanTimes = { leave: schedule.leave, home: schedule.home, overdue: schedule.overdue, checkIns: schedule.checkIns, ...(schedule.turnBack === undefined ? {} : { turnBack: schedule.turnBack }) };
+  const lacks = [
+    !boat && 'no boat is chosen',
+    !water && 'no water is chosen',
+    people.length === 0 && 'nobody is aboard',
+    contacts.length === 0 && 'no contact ashore is chosen',
+    !schedule?.home && 'there is no time home: launch, halts and a speed are needed',
+    schedule?.overdue !== undefined && schedule.overdue <= now && 'it would be overdue already',
+  ].filter((l): l is string => typeof l === 'string');
+  if (lacks.length > 0 || !boat || !water || !schedule?.home || schedule.overdue === undefined)
+    throw new Problem(422, 'This trip can’t be filed yet.', lacks);
+  const times: PlanTimes = {
+    leave: schedule.leave,
+    home: schedule.home,
+    overdue: schedule.overdue,
+    checkIns: schedule.checkIns,
+    ...(schedule.turnBack === undefined ? {} : { turnBack: schedule.turnBack }),
+  };
   const full = trip.contacts.flatMap((id) => shed.contacts.find((c) => c.id === id) ?? []);
-  const sheet = sheetOf({ trip, boat, people, water, places: shed.places, gear: shed.gear, contacts: full, assessment, filedAt: now, inventedWeather });
-  const skipper = people.find((p) => p.id === trip.crew.find((c) => c.role === 'skipper')?.person) ?? people[0];
+  const sheet = sheetOf({
+    trip,
+    boat,
+    people,
+    water,
+    places: shed.places,
+    gear: shed.gear,
+    contacts: full,
+    assessment,
+    filedAt: now,
+    inventedWeather,
+  });
+  const skipper =
+    people.find((p) => p.id === trip.crew.find((c) => c.role === 'skipper')?.person) ?? people[0];
   return { contacts, times, sheet, skipper: skipper.name };
 }
 
@@ -91,7 +187,11 @@ export async function doDeed(services: Services, id: string, deed: PlanDeed): Pr
   const now = clock.now();
   const madeAt = Date.parse(deed.madeAt);
   await db.transaction(async (tx) => {
-    const [row] = await tx.select().from(plan).where(and(eq(plan.id, id), eq(plan.household, household))).for('update');
+    const [row] = await tx
+      .select()
+      .from(plan)
+      .where(and(eq(plan.id, id), eq(plan.household, household)))
+      .for('update');
     if (!row) throw new Problem(404, 'This plan is not here.');
     const [known] = await tx.select({ id: planEvent.id }).from(planEvent).where(eq(planEvent.id, deed.id));
     if (known) return;
@@ -102,16 +202,49 @@ export async function doDeed(services: Services, id: string, deed: PlanDeed): Pr
       if (deed.kind === 'closed') return;
       throw new Problem(409, 'This plan has ended.');
     }
-    await appendEvent(tx, { id: deed.id, plan: id, kind: deed.kind, at: now, madeAt, ...(deed.note ? { note: deed.note } : {}), ...(deed.position ? { position: deed.position } : {}) });
+    await appendEvent(tx, {
+      id: deed.id,
+      plan: id,
+      kind: deed.kind,
+      at: now,
+      madeAt,
+      ...(deed.note ? { note: deed.note } : {}),
+      ...(deed.position ? { position: deed.position } : {}),
+    });
     const ends = deed.kind === 'closed' || deed.kind === 'cancelled';
-    if (ends) await endPlan(tx, row, deed.kind as 'closed' | 'cancelled', { plan: id, household, base, zone: row.zone, title: row.title, skipper: await skipperOf(tx, row), times, now });
-    if (ends || deed.kind === 'under-way') await setTripStatus(tx, row.trip, deed.kind === 'under-way' ? 'on' : deed.kind === 'closed' ? 'done' : 'planned', household, now);
+    if (ends)
+      await endPlan(tx, row, deed.kind as 'closed' | 'cancelled', {
+        plan: id,
+        household,
+        base,
+        zone: row.zone,
+        title: row.title,
+        skipper: await skipperOf(tx, row),
+        times,
+        now,
+      });
+    if (ends || deed.kind === 'under-way')
+      await setTripStatus(
+        tx,
+        row.trip,
+        deed.kind === 'under-way' ? 'on' : deed.kind === 'closed' ? 'done' : 'planned',
+        household,
+        now,
+      );
   });
   return { skew: now - madeAt };
 }
 
-async function endPlan(tx: Db, row: Row, kind: 'closed' | 'cancelled', context: MessageContext): Promise<void> {
-  await tx.update(plan).set({ open: false, updatedAt: new Date(context.now) }).where(eq(plan.id, row.id));
+async function endPlan(
+  tx: Db,
+  row: Row,
+  kind: 'closed' | 'cancelled',
+  context: MessageContext,
+): Promise<void> {
+  await tx
+    .update(plan)
+    .set({ open: false, updatedAt: new Date(context.now) })
+    .where(eq(plan.id, row.id));
   await tx.update(deadline).set({ open: false }).where(eq(deadline.plan, row.id));
   await endLinks(tx, row.id, context.now + LINK_AFTER_END);
   const version = await storedVersion(tx, row.id, row.version);
@@ -122,8 +255,30 @@ async function skipperOf(tx: Db, row: Row): Promise<string> {
   return (await storedVersion(tx, row.id, row.version))?.skipper ?? '';
 }
 
-async function setTripStatus(tx: Db, trip: string, status: Trip['status'], household: string, now: number): Promise<void> {
-  const [row] = await tx.select().from(thing).where(and(eq(thing.id, trip), eq(thing.household, household)));
+async function setTripStatus(
+  tx: Db,
+  trip: string,
+  status: Trip['status'],
+  household: string,
+  now: number,
+): Promise<void> {
+  const [row] = await tx
+    .select()
+    .from(thing)
+    .where(and(eq(thing.id, trip), eq(thing.household, household)));
   if (!row || row.deletedAt || row.doc.status === status) return;
-  await doCommand(tx, { id: uuidv7(), device: SERVER_DEVICE, type: 'trip', thing: trip, baseVersion: row.version, schema: schemaOf('trip'), deed: { kind: 'patch', patch: [{ op: 'set', pointer: '/status', value: status }] } }, household, now);
+  await doCommand(
+    tx,
+    {
+      id: uuidv7(),
+      device: SERVER_DEVICE,
+      type: 'trip',
+      thing: trip,
+      baseVersion: row.version,
+      schema: schemaOf('trip'),
+      deed: { kind: 'patch', patch: [{ op: 'set', pointer: '/status', value: status }] },
+    },
+    household,
+    now,
+  );
 }

@@ -5,7 +5,11 @@ import { message } from '../db/schema';
 import type { Db } from '../db/open';
 import { mintLink } from './tokens';
 
-export interface Addressee { id?: string; name: string; phone?: string }
+export interface Addressee {
+  id?: string;
+  name: string;
+  phone?: string;
+}
 
 export interface MessageContext {
   plan: string;
@@ -21,12 +25,37 @@ export interface MessageContext {
 const WITH_LINK: ReadonlySet<string> = new Set(['filed', 'amended', 'overdue', 'alarm']);
 
 /** Write a message to each addressee in the transaction of what caused it; the watcher carries them out afterwards. */
-export async function writeMessages(tx: Db, kind: 'filed' | 'amended' | 'late' | 'check-in-missed' | 'overdue' | 'alarm' | 'closed' | 'cancelled', to: Addressee[], context: MessageContext, more: Record<string, PhraseValue> = {}): Promise<void> {
+export async function writeMessages(
+  tx: Db,
+  kind: 'filed' | 'amended' | 'late' | 'check-in-missed' | 'overdue' | 'alarm' | 'closed' | 'cancelled',
+  to: Addressee[],
+  context: MessageContext,
+  more: Record<string, PhraseValue> = {},
+): Promise<void> {
   for (const { id, name, phone } of to) {
-    const link = id && WITH_LINK.has(kind) ? await mintLink(tx, context.base, context.plan, id, context.now) : undefined;
-    const words = phraseOf(`message.${kind}` as WordKey, { title: context.title, skipper: context.skipper, home: context.times.home, overdue: context.times.overdue, link: LINK, ...more });
+    const link =
+      id && WITH_LINK.has(kind) ? await mintLink(tx, context.base, context.plan, id, context.now) : undefined;
+    const words = phraseOf(`message.${kind}` as WordKey, {
+      title: context.title,
+      skipper: context.skipper,
+      home: context.times.home,
+      overdue: context.times.overdue,
+      link: LINK,
+      ...more,
+    });
     const text = render(words, { units: 'metric', zone: context.zone, locale: 'en-GB' });
-    await tx.insert(message).values({ id: uuidv7(), household: context.household, plan: context.plan, contact: id ?? null, to: name, phone: phone ?? null, kind, text, link: link ?? null, madeAt: new Date(context.now) });
+    await tx.insert(message).values({
+      id: uuidv7(),
+      household: context.household,
+      plan: context.plan,
+      contact: id ?? null,
+      to: name,
+      phone: phone ?? null,
+      kind,
+      text,
+      link: link ?? null,
+      madeAt: new Date(context.now),
+    });
   }
 }
 

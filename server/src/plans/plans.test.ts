@@ -5,17 +5,26 @@ import { planEvent, planVersion } from '../db/schema';
 import { makeWorld, uuid, ADA, TRIP, type World } from '../../test/world';
 import { brokenAt } from './events';
 
-const MIN = 60_000, H = 60 * MIN;
+const MIN = 60_000,
+  H = 60 * MIN;
 let world: World;
-beforeAll(async () => { world = await makeWorld(); });
+beforeAll(async () => {
+  world = await makeWorld();
+});
 beforeEach(() => world.reset());
 afterAll(() => world.close());
 
 const view = (id: string) => world.get<PlanView>(`/api/plans/${id}`);
 const kinds = (plan: PlanView) => plan.events.map((e) => e.kind);
-const linkFor = async (to: string) => /\/c\/([\w-]+)/.exec((await world.calls()).find((c) => c.to === to && c.text.includes('/c/'))!.text)![0];
+const linkFor = async (to: string) =>
+  /\/c\/([\w-]+)/.exec((await world.calls()).find((c) => c.to === to && c.text.includes('/c/'))!.text)![0];
 const page = (path: string) => world.http.get(path).set('Host', 'localhost:4280');
-const accept = async () => world.http.post(`${await linkFor('Ada Tolley')}/accept`).set('Host', 'localhost:4280').type('form').send('');
+const accept = async () =>
+  world.http
+    .post(`${await linkFor('Ada Tolley')}/accept`)
+    .set('Host', 'localhost:4280')
+    .type('form')
+    .send('');
 const silentUntil = async (at: number) => {
   world.set(at);
   await world.watchOnce();
@@ -32,10 +41,19 @@ describe('filing', () => {
     expect(plan.times.overdue - plan.times.home).toBe(H);
     expect((await world.calls()).map((c) => c.to)).toEqual(['Ada Tolley']);
     // What is changed afterwards does not change what was filed.
-    await world.command(TRIP, 'trip', 1, { kind: 'patch', patch: [{ op: 'set', pointer: '/title', value: 'Other' }] });
+    await world.command(TRIP, 'trip', 1, {
+      kind: 'patch',
+      patch: [{ op: 'set', pointer: '/title', value: 'Other' }],
+    });
     expect((await view(plan.id)).title).toBe('Tern Holm, at dawn');
     const [version] = await world.db.select().from(planVersion).where(eq(planVersion.plan, plan.id));
-    expect(version.inputs).toMatchObject({ trip: { id: TRIP }, core: expect.any(String), packs: expect.arrayContaining([expect.objectContaining({ id: 'us-federal', hash: expect.any(String) })]) });
+    expect(version.inputs).toMatchObject({
+      trip: { id: TRIP },
+      core: expect.any(String),
+      packs: expect.arrayContaining([
+        expect.objectContaining({ id: 'us-federal', hash: expect.any(String) }),
+      ]),
+    });
   });
   test('a second plan for the same trip is refused; a change is sent instead and is accepted anew when home is later', async () => {
     const plan = await world.file();
@@ -43,7 +61,10 @@ describe('filing', () => {
     await accept();
     expect((await view(plan.id)).contacts[0]).toMatchObject({ id: ADA, accepted: true, opened: true });
     expect((await world.post('/api/plans', { id: uuid(), trip: TRIP })).status).toBe(409);
-    await world.command(TRIP, 'trip', 1, { kind: 'patch', patch: [{ op: 'set', pointer: '/halts/0/minutes', value: 170 }] });
+    await world.command(TRIP, 'trip', 1, {
+      kind: 'patch',
+      patch: [{ op: 'set', pointer: '/halts/0/minutes', value: 170 }],
+    });
     const changed = await world.file({ amends: plan.id, reason: 'the tide is kind' });
     expect(changed).toMatchObject({ id: plan.id, version: 2 });
     expect(changed.times.home - plan.times.home).toBe(90 * MIN);
@@ -52,7 +73,9 @@ describe('filing', () => {
     expect((await world.calls())[0].text).toContain('the tide is kind');
   });
   test.each([
-    ['no contact', { op: 'set', pointer: '/contacts', value: [] }, 'no contact ashore'], ['no halt', { op: 'set', pointer: '/halts', value: [] }, 'no time home'], ['nobody aboard', { op: 'set', pointer: '/crew', value: [] }, 'nobody is aboard'],
+    ['no contact', { op: 'set', pointer: '/contacts', value: [] }, 'no contact ashore'],
+    ['no halt', { op: 'set', pointer: '/halts', value: [] }, 'no time home'],
+    ['nobody aboard', { op: 'set', pointer: '/crew', value: [] }, 'nobody is aboard'],
     ['a time past', { op: 'set', pointer: '/leave/date', value: '2026-05-01' }, 'overdue already'],
   ])('%s: refused with what is lacking', async (_name, patch, lack) => {
     await world.command(TRIP, 'trip', 1, { kind: 'patch', patch: [patch] });
@@ -78,9 +101,15 @@ describe('the watch', () => {
     expect((await world.calls()).length).toBe(before);
     expect((await told(plan.times.checkIns[0] + 15 * MIN)).sort()).toEqual(['Ada Tolley', 'Rowan Pike']);
     expect((await told(plan.times.home)).length).toBe(3);
-    expect((await world.calls())[0]).toMatchObject({ to: 'Rowan Pike', text: expect.stringContaining('close the plan') });
+    expect((await world.calls())[0]).toMatchObject({
+      to: 'Rowan Pike',
+      text: expect.stringContaining('close the plan'),
+    });
     await told(plan.times.overdue);
-    expect((await world.calls())[0]).toMatchObject({ to: 'Ada Tolley', text: expect.stringMatching(/is overdue.*\/c\//s) });
+    expect((await world.calls())[0]).toMatchObject({
+      to: 'Ada Tolley',
+      text: expect.stringMatching(/is overdue.*\/c\//s),
+    });
     await told(plan.times.overdue + H);
     expect((await world.calls())[0].text).toContain('still not back');
     const n = (await world.calls()).length;
@@ -127,7 +156,9 @@ describe('the watch', () => {
   });
   test('a device whose clock is off is told; deadlines keep the server’s', async () => {
     const plan = await world.file();
-    const answer = await world.deed(plan.id, 'under-way', { madeAt: new Date(world.clock.now() - 10 * MIN).toISOString() });
+    const answer = await world.deed(plan.id, 'under-way', {
+      madeAt: new Date(world.clock.now() - 10 * MIN).toISOString(),
+    });
     expect((answer.body as { skew: number }).skew).toBe(10 * MIN);
     expect((await view(plan.id)).events[1].at).toBe(world.clock.now());
   });
@@ -147,13 +178,28 @@ describe('the contact’s page', () => {
     await world.file();
     await world.watchOnce();
     const { text, headers } = await page(await linkFor('Ada Tolley'));
-    for (const part of ['Tern Holm, at dawn', 'Overdue', 'I accept', 'If they are overdue', 'To read aloud', 'Gannow ramp', 'green van']) expect(text).toContain(part);
+    for (const part of [
+      'Tern Holm, at dawn',
+      'Overdue',
+      'I accept',
+      'If they are overdue',
+      'To read aloud',
+      'Gannow ramp',
+      'green van',
+    ])
+      expect(text).toContain(part);
     expect(text).not.toContain('<script');
     expect(Buffer.byteLength(text)).toBeLessThan(30_000);
     expect(headers['referrer-policy']).toBe('same-origin');
   });
   test('what a person typed stays text', async () => {
-    await world.command(TRIP, 'trip', 1, { kind: 'patch', patch: [{ op: 'set', pointer: '/title', value: '<img src=x onerror=alert(1)>' }, { op: 'set', pointer: '/parked', value: '"><script>x</script>' }] });
+    await world.command(TRIP, 'trip', 1, {
+      kind: 'patch',
+      patch: [
+        { op: 'set', pointer: '/title', value: '<img src=x onerror=alert(1)>' },
+        { op: 'set', pointer: '/parked', value: '"><script>x</script>' },
+      ],
+    });
     await world.file();
     await world.watchOnce();
     const { text } = await page(await linkFor('Ada Tolley'));

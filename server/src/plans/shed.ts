@@ -1,5 +1,13 @@
 import { and, asc, eq, isNull } from 'drizzle-orm';
-import { emptyShed, evolve, SHELF, type Conditions, type Shed, type ThingType, type Trip } from '@escale/core/model';
+import {
+  emptyShed,
+  evolve,
+  SHELF,
+  type Conditions,
+  type Shed,
+  type ThingType,
+  type Trip,
+} from '@escale/core/model';
 import { wallToInstant } from '@escale/core/earth';
 import { MS } from '@escale/core/units';
 import { thing, tripConditions } from '../db/schema';
@@ -8,14 +16,19 @@ import type { Services } from '../services';
 
 /** The whole shed of a household and its trips, as `core` wants them. */
 export async function loadShed(db: Db, household: string): Promise<{ shed: Shed; trips: Trip[] }> {
-  const rows = await db.select().from(thing).where(and(eq(thing.household, household), isNull(thing.deletedAt))).orderBy(asc(thing.createdAt), asc(thing.id));
+  const rows = await db
+    .select()
+    .from(thing)
+    .where(and(eq(thing.household, household), isNull(thing.deletedAt)))
+    .orderBy(asc(thing.createdAt), asc(thing.id));
   const shed = emptyShed();
   const trips: Trip[] = [];
   for (const row of rows) {
     // Rows were validated when they were written; `evolve` brings an old one up to today.
     const doc = evolve(row.type as ThingType, row.doc, row.schema);
     if (row.type === 'trip') trips.push(doc as unknown as Trip);
-    else if (Object.hasOwn(SHELF, row.type)) (shed[SHELF[row.type as keyof typeof SHELF]] as unknown[]).push(doc);
+    else if (Object.hasOwn(SHELF, row.type))
+      (shed[SHELF[row.type as keyof typeof SHELF]] as unknown[]).push(doc);
   }
   return { shed, trips };
 }
@@ -27,7 +40,11 @@ const AROUND = 36 * MS.hour;
  * Conditions of a trip: what was brought for it by hand, else the service's forecast for its water or its launch around its
  * day. With neither there are none, which is a finding.
  */
-export async function conditionsOf(trip: Trip, shed: Shed, { weather, clock, db }: Asked): Promise<Conditions> {
+export async function conditionsOf(
+  trip: Trip,
+  shed: Shed,
+  { weather, clock, db }: Asked,
+): Promise<Conditions> {
   const [brought] = db ? await db.select().from(tripConditions).where(eq(tripConditions.trip, trip.id)) : [];
   if (brought) return evolve('conditions', brought.doc, brought.schema) as Conditions;
   const water = shed.waters.find((w) => w.id === trip.water);

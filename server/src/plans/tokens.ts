@@ -10,21 +10,47 @@ export const LINK_AFTER_END = 2 * MS.day;
 const hashOf = (token: string) => createHash('sha256').update(token).digest('hex');
 
 /** A link of its own for each message: 32 random bytes, of which only the hash is kept. */
-export async function mintLink(tx: Db, base: string, plan: string, contact: string, now: number): Promise<string> {
+export async function mintLink(
+  tx: Db,
+  base: string,
+  plan: string,
+  contact: string,
+  now: number,
+): Promise<string> {
   const token = randomBytes(32).toString('base64url');
   await tx.insert(contactToken).values({ hash: hashOf(token), plan, contact, createdAt: new Date(now) });
   return `${base}/c/${token}`;
 }
 
 /** The plan and contact behind a link, or undefined for one that was withdrawn, has ended or never was. */
-export async function findLink(db: Db, token: string, now: number): Promise<{ plan: string; contact: string } | undefined> {
-  const [row] = await db.select().from(contactToken).where(eq(contactToken.hash, hashOf(token)));
+export async function findLink(
+  db: Db,
+  token: string,
+  now: number,
+): Promise<{ plan: string; contact: string } | undefined> {
+  const [row] = await db
+    .select()
+    .from(contactToken)
+    .where(eq(contactToken.hash, hashOf(token)));
   if (!row || (row.endsAt && row.endsAt.getTime() <= now)) return undefined;
-  if (!row.openedAt) await db.update(contactToken).set({ openedAt: new Date(now) }).where(eq(contactToken.hash, row.hash));
+  if (!row.openedAt)
+    await db
+      .update(contactToken)
+      .set({ openedAt: new Date(now) })
+      .where(eq(contactToken.hash, row.hash));
   return { plan: row.plan, contact: row.contact };
 }
 
 /** Links of a plan end by themselves some time after it; those of one contact can be withdrawn together, at once. */
 export async function endLinks(tx: Db, plan: string, at: number, contact?: string): Promise<void> {
-  await tx.update(contactToken).set({ endsAt: new Date(at) }).where(and(eq(contactToken.plan, plan), isNull(contactToken.endsAt), ...(contact ? [eq(contactToken.contact, contact)] : [])));
+  await tx
+    .update(contactToken)
+    .set({ endsAt: new Date(at) })
+    .where(
+      and(
+        eq(contactToken.plan, plan),
+        isNull(contactToken.endsAt),
+        ...(contact ? [eq(contactToken.contact, contact)] : []),
+      ),
+    );
 }

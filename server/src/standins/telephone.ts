@@ -1,7 +1,13 @@
 import { phoneCall } from '../db/schema';
 import type { Db } from '../db/open';
 
-export interface OutgoingCall { key: string; to: string; phone: string | null; text: string; at: number }
+export interface OutgoingCall {
+  key: string;
+  to: string;
+  phone: string | null;
+  text: string;
+  at: number;
+}
 
 /** What a real telephone or message service would have to offer. At least once is enough: the key makes twice once. */
 export interface Telephone {
@@ -13,7 +19,10 @@ export interface Telephone {
 export function simulatedTelephone(): Telephone {
   return {
     ring: async ({ key, to, phone, text, at }, tx) => {
-      await tx.insert(phoneCall).values({ key, to, phone, text, at: new Date(at) }).onConflictDoNothing();
+      await tx
+        .insert(phoneCall)
+        .values({ key, to, phone, text, at: new Date(at) })
+        .onConflictDoNothing();
     },
   };
 }

@@ -19,18 +19,33 @@ afterAll(async () => {
 });
 
 const conditions = (world: World) => world.get<Conditions>(`/api/conditions/${TRIP}`);
-const brought = (more: object = {}): Bundle => ({
-  ...demoBundle(NOW),
-  conditions: { [TRIP]: { forecast: { issuedAt: new Date(NOW - H).toISOString(), source: 'coast radio', hours: [{ at: new Date(NOW + 15 * H).toISOString(), wind: 5, gust: 7, from: 220 }], ...more } } },
-}) as Bundle;
+const brought = (more: object = {}): Bundle =>
+  ({
+    ...demoBundle(NOW),
+    conditions: {
+      [TRIP]: {
+        forecast: {
+          issuedAt: new Date(NOW - H).toISOString(),
+          source: 'coast radio',
+          hours: [{ at: new Date(NOW + 15 * H).toISOString(), wind: 5, gust: 7, from: 220 }],
+          ...more,
+        },
+      },
+    },
+  }) as Bundle;
 
 describe('without stand-ins', () => {
-  test('there is no forecast, for any trip, and nothing is made up', async () => expect(await conditions(bare)).toEqual({}));
-  test('with them it is called invented', async () => expect((await conditions(demo)).forecast).toMatchObject({ invented: true }));
+  test('there is no forecast, for any trip, and nothing is made up', async () =>
+    expect(await conditions(bare)).toEqual({}));
+  test('with them it is called invented', async () =>
+    expect((await conditions(demo)).forecast).toMatchObject({ invented: true }));
   test('a forecast that a bundle brings is kept, and stands before any service’s', async () => {
     for (const world of [bare, demo]) {
       expect((await world.post('/api/import', brought())).status).toBe(200);
-      expect((await conditions(world)).forecast).toMatchObject({ source: 'coast radio', hours: [{ wind: 5 }] });
+      expect((await conditions(world)).forecast).toMatchObject({
+        source: 'coast radio',
+        hours: [{ wind: 5 }],
+      });
       expect((await conditions(world)).forecast?.invented).toBeUndefined();
     }
   });
@@ -49,7 +64,10 @@ describe('without stand-ins', () => {
     const plan = await bare.file();
     bare.set(plan.times.overdue + 60_000);
     await bare.watchOnce();
-    expect(await bare.get<PlanView>(`/api/plans/${plan.id}`)).toMatchObject({ channel: 'none', state: 'overdue' });
+    expect(await bare.get<PlanView>(`/api/plans/${plan.id}`)).toMatchObject({
+      channel: 'none',
+      state: 'overdue',
+    });
     expect(await bare.get('/api/standins/telephone')).toEqual({ simulated: false, calls: [] });
     const { messages } = await bare.get<{ messages: { delivered?: number }[] }>('/api/messages');
     expect(messages.length).toBeGreaterThan(0);

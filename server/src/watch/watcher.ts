@@ -19,16 +19,30 @@ export async function sweepDeadlines(services: Services): Promise<number> {
   const { db, clock } = services;
   const now = clock.now();
   return db.transaction(async (tx) => {
-    const due = await tx.select().from(deadline).where(and(eq(deadline.open, true), lte(deadline.dueAt, new Date(now)))).orderBy(asc(deadline.dueAt), asc(deadline.id)).limit(AT_ONCE).for('update', { skipLocked: true });
+    const due = await tx
+      .select()
+      .from(deadline)
+      .where(and(eq(deadline.open, true), lte(deadline.dueAt, new Date(now))))
+      .orderBy(asc(deadline.dueAt), asc(deadline.id))
+      .limit(AT_ONCE)
+      .for('update', { skipLocked: true });
     for (const row of due) {
       await actOn(tx, services, row, now);
-      await tx.update(deadline).set({ open: false, doneAt: new Date(now) }).where(eq(deadline.id, row.id));
+      await tx
+        .update(deadline)
+        .set({ open: false, doneAt: new Date(now) })
+        .where(eq(deadline.id, row.id));
     }
     return due.length;
   });
 }
 
-async function actOn(tx: Db, { household, base }: Services, due: typeof deadline.$inferSelect, now: number): Promise<void> {
+async function actOn(
+  tx: Db,
+  { household, base }: Services,
+  due: typeof deadline.$inferSelect,
+  now: number,
+): Promise<void> {
   const [row] = await tx.select().from(plan).where(eq(plan.id, due.plan)).for('update');
   if (!row?.open) return;
   const events = await eventsOf(tx, row.id);
@@ -36,14 +50,25 @@ async function actOn(tx: Db, { household, base }: Services, due: typeof deadline
   if (!isOpen(state)) return;
   const version = await storedVersion(tx, row.id, row.version);
   if (!version) throw new Error(`plan ${row.id} has no version ${row.version}`);
-  const context: MessageContext = { plan: row.id, household: row.household ?? household, base, zone: row.zone, title: row.title, skipper: version.skipper, times, now };
+  const context: MessageContext = {
+    plan: row.id,
+    household: row.household ?? household,
+    base,
+    zone: row.zone,
+    title: row.title,
+    skipper: version.skipper,
+    times,
+    now,
+  };
   const crew = [{ name: version.skipper }];
   const { sheet } = version;
   if (due.kind === 'check-in') {
     // Once the plan is overdue a missed check-in is no news any more.
     if (state === 'overdue' || state === 'alarm' || wasKept(events, times, due.promisedAt)) return;
     await appendEvent(tx, { plan: row.id, kind: 'check-in-missed', at: now });
-    await writeMessages(tx, 'check-in-missed', [...crew, ...version.contacts], context, { at: due.promisedAt?.getTime() ?? now });
+    await writeMessages(tx, 'check-in-missed', [...crew, ...version.contacts], context, {
+      at: due.promisedAt?.getTime() ?? now,
+    });
     return;
   }
   const kind = due.kind as 'late' | 'overdue' | 'alarm';
@@ -51,7 +76,11 @@ async function actOn(tx: Db, { household, base }: Services, due: typeof deadline
   // A server that slept wakes to several at once: only the gravest is said, all are on record.
   if (gravest(state) !== kind) return;
   if (kind === 'late') await writeMessages(tx, 'late', crew, context);
-  else await writeMessages(tx, kind, version.contacts, context, { first: sheet.ifLate[0] ?? '', call: sheet.ifLate[1] ?? '' });
+  else
+    await writeMessages(tx, kind, version.contacts, context, {
+      first: sheet.ifLate[0] ?? '',
+      call: sheet.ifLate[1] ?? '',
+    });
 }
 
 const gravest = (state: string) => (state === 'alarm' || state === 'overdue' ? state : 'late');
@@ -65,10 +94,28 @@ export async function deliver({ db, clock, telephone }: Services): Promise<numbe
   // Without a telephone messages wait where they can be read; pages say that nobody heard of them.
   if (!telephone) return 0;
   return db.transaction(async (tx) => {
-    const waiting = await tx.select().from(message).where(isNull(message.deliveredAt)).orderBy(asc(message.madeAt), asc(message.id)).limit(AT_ONCE).for('update', { skipLocked: true });
+    const waiting = await tx
+      .select()
+      .from(message)
+      .where(isNull(message.deliveredAt))
+      .orderBy(asc(message.madeAt), asc(message.id))
+      .limit(AT_ONCE)
+      .for('update', { skipLocked: true });
     for (const row of waiting) {
-      await telephone.ring({ key: row.id, to: row.to, phone: row.phone, text: row.link ? row.text.replace(LINK, row.link) : row.text, at: clock.now() }, tx);
-      await tx.update(message).set({ deliveredAt: new Date(clock.now()), link: null }).where(eq(message.id, row.id));
+      await telephone.ring(
+        {
+          key: row.id,
+          to: row.to,
+          phone: row.phone,
+          text: row.link ? row.text.replace(LINK, row.link) : row.text,
+          at: clock.now(),
+        },
+        tx,
+      );
+      await tx
+        .update(message)
+        .set({ deliveredAt: new Date(clock.now()), link: null })
+        .where(eq(message.id, row.id));
     }
     return waiting.length;
   });
@@ -83,7 +130,9 @@ export function watch(services: Services, everyMs = 1000): { stop(): Promise<voi
     while ((await deliver(services)) === AT_ONCE);
   };
   const run = () => {
-    round = round.then(() => (stopped ? undefined : once())).catch((error: unknown) => services.log.error({ err: error }, 'the watch failed and will try again'));
+    round = round
+      .then(() => (stopped ? undefined : once()))
+      .catch((error: unknown) => services.log.error({ err: error }, 'the watch failed and will try again'));
     return round;
   };
   const timer = setInterval(run, everyMs);

@@ -7,7 +7,8 @@ export const PLAN_WORDS = {
   'plan.contact.why': 'A float plan needs someone who notices.',
   'plan.contact.mend': 'Choose a contact',
   'plan.channel.title': 'Nobody hears of it from this machine',
-  'plan.channel.why': 'No telephone and no mail is set up here: the clock runs, but no message leaves. Tell your contact yourself, with the sheet.',
+  'plan.channel.why':
+    'No telephone and no mail is set up here: the clock runs, but no message leaves. Tell your contact yourself, with the sheet.',
   'plan.channel.mend': 'Read the sheet',
   'sheet.weather': 'Invented weather, for show: no forecast was looked at.',
   'plan.accept.title': '{contact} has not accepted yet',
@@ -28,7 +29,8 @@ export const PLAN_WORDS = {
   'ready.drive.why': 'How long you drive to the launch was not entered, so getting up can’t be reckoned.',
   'ready.drive.mend': 'Enter the drive',
   'forgot.title': 'Forgotten before: {what}',
-  'forgot.why': 'You noted it after your trip on {on:date}. Tick it on the packing list when you hold it in your hand.',
+  'forgot.why':
+    'You noted it after your trip on {on:date}. Tick it on the packing list when you hold it in your hand.',
   'forgot.mend': 'Open the packing list',
   'forgot.set': 'You hold it: {what}.',
   'sheet.boat.marked': '{kind}, marked {marks}',
@@ -48,15 +50,19 @@ export const PLAN_WORDS = {
   'sheet.rescue': 'the rescue service',
   'sheet.car': 'Look whether the car stands at the launch.',
   'sheet.car.where': 'Look whether the car stands at the launch: {parked}.',
-  'sheet.read': 'This is the float plan of {skipper}. {n#person|people} in a {boat}. They leave {launch} at {leave:clock} on {leave:day}, go to {route:list}, and mean to be home at {home:clock}. If you have heard nothing by {overdue:clock}, they are overdue.',
-  'sheet.call': 'Ring {number}, {who}. Say: a {kind} with {n#person|people} is overdue from {launch} on {water}. They left at {leave:clock} for {route:list} and were due at {home:clock}. Then read this sheet.',
+  'sheet.read':
+    'This is the float plan of {skipper}. {n#person|people} in a {boat}. They leave {launch} at {leave:clock} on {leave:day}, go to {route:list}, and mean to be home at {home:clock}. If you have heard nothing by {overdue:clock}, they are overdue.',
+  'sheet.call':
+    'Ring {number}, {who}. Say: a {kind} with {n#person|people} is overdue from {launch} on {water}. They left at {leave:clock} for {route:list} and were due at {home:clock}. Then read this sheet.',
   'sheet.first': 'First ring {phones:list}. {car}',
   'sheet.first.nophone': 'No phone was given. {car}',
   'sheet.worry': 'Nothing to worry about before {home:clock}. Being a little late is common.',
   'sheet.page': 'These times stand here so that you can act even if no message reaches you.',
   'sheet.norescue': 'No rescue number was entered. Ring the emergency number of your country.',
-  'message.filed': '{skipper} filed a float plan with you: {title}. Home {home:clock}, overdue {overdue:clock}. Open and accept: {link}',
-  'message.amended': '{skipper} changed the plan {title}: home now {home:clock}, overdue {overdue:clock}. {reason} Open and accept: {link}',
+  'message.filed':
+    '{skipper} filed a float plan with you: {title}. Home {home:clock}, overdue {overdue:clock}. Open and accept: {link}',
+  'message.amended':
+    '{skipper} changed the plan {title}: home now {home:clock}, overdue {overdue:clock}. {reason} Open and accept: {link}',
   'message.late': '{title}: due home at {home:clock}, not closed yet. If you are home, close the plan.',
   'message.check-in-missed': '{title}: a check-in at {at:clock} was not answered.',
   'message.overdue': '{skipper} is overdue: {title}, due {home:clock}. {first} Sheet: {link}',
@@ -73,7 +79,8 @@ export const PLAN_WORDS = {
   'mayday.jackets.none': 'We wear no life jackets',
   'mayday.jackets.unsaid': 'Say how many of you wear life jackets',
   'mayday.body': 'Mayday {name}. {position}. {kind} with {n#person|people} aboard. We need help at once.',
-  'mayday.body.colours': 'Mayday {name}. {position}. {kind} with {n#person|people} aboard, {colours}. We need help at once.',
+  'mayday.body.colours':
+    'Mayday {name}. {position}. {kind} with {n#person|people} aboard, {colours}. We need help at once.',
   'mayday.gear': '{jackets}. Over.',
   'mayday.gear.signals': '{jackets}. We carry {signals:list}. Over.',
   'procedure.twice': '{why} Looked at twice.',

@@ -1,0 +1,70 @@
+import { describe, expect, test } from '@jest/globals';
+import { worstLevel } from '../verdict';
+import { inputOf } from '../../test/demo';
+import { LEVELS } from '../model/lists';
+import { assess, prepare, stripAxis, stripOf, sweep } from '.';
+import { PACKS, packsFor, packsOf } from '../rules';
+
+const HOUR = 3_600_000;
+
+describe('packs of one’s own', () => {
+  const [federal] = PACKS;
+  const own = (more: object) => ({
+    packs: [
+      { id: '01890000-0000-7000-8000-0000000000d1', pack: { ...federal, id: 'us-federal-own', ...more } },
+    ],
+  });
+  test('an edited copy stands in for its original; of two with one id the newer holds', () => {
+    expect(packsOf(own({ replaces: 'us-federal' })).map((p) => p.id)).not.toContain('us-federal');
+    expect(
+      packsOf(own({ id: 'us-federal', version: '2026.10' })).find((p) => p.id === 'us-federal')?.version,
+    ).toBe('2026.10');
+    expect(
+      packsOf(own({ id: 'us-federal', version: '2025.9' })).find((p) => p.id === 'us-federal')?.version,
+    ).toBe(federal.version);
+  });
+  test('two packs that name a rule alike give two findings, told apart', () => {
+    const input = inputOf();
+    const a = assess({ ...input, packs: packsFor(['US'], packsOf(own({}))) });
+    expect(new Set(a.findings.map((f) => f.id)).size).toBe(a.findings.length);
+    expect(a.findings.filter((f) => f.id.includes('NAV-33')).map((f) => f.id.split('/')[1])).toEqual([
+      'NAV-33',
+      'us-federal-own.NAV-33',
+    ]);
+  });
+});
+
+describe('strip and sweep', () => {
+  const input = inputOf();
+  const axis = stripAxis(input, assess(input))!;
+  test('the axis holds first light to overdue and at least twelve hours, and stands still for the same day', () => {
+    const s = assess(input).schedule!;
+    expect(axis.from).toBeLessThanOrEqual(s.leave - HOUR);
+    expect(axis.until).toBeGreaterThanOrEqual(s.overdue! + HOUR);
+    expect(axis.until - axis.from).toBeGreaterThanOrEqual(12 * HOUR);
+    const strip = stripOf(input, axis);
+    expect(strip.sky[0].from).toBe(axis.from);
+    expect(strip.tide.length).toBeGreaterThan(40);
+    expect(strip.works.every((w) => w.from >= axis.from && w.until <= axis.until)).toBe(true);
+  });
+  test('the sweep says what each departure would say, less what no hour changes', () => {
+    const rows = sweep(input, axis.from, axis.until, HOUR);
+    const prepared = prepare(input);
+    rows.forEach((row) => {
+      const at = prepared.at(row.leave).findings.filter((f) => /^(day|kit|ready)\//.test(f.id));
+      if (row.worst === 'stop') expect(worstLevel(at)).toBe('stop');
+      expect(LEVELS.indexOf(row.worst)).toBeGreaterThanOrEqual(LEVELS.indexOf(worstLevel(at)));
+    });
+    expect(rows[0].worst).not.toBe(rows[5].worst);
+  });
+  test('at() and assess() agree on the departure that the trip names', () => {
+    const prepared = prepare(input);
+    expect(prepared.at(prepared.leave!)).toEqual(assess(input));
+  });
+  test('time only runs one way: without a forecast or a place nothing is drawn, nothing throws', () =>
+    expect(stripOf({ ...input, conditions: {}, shed: { ...input.shed, waters: [] } }, axis)).toMatchObject({
+      tide: [],
+      wind: [],
+      works: [],
+    }));
+});
