@@ -53,6 +53,7 @@ await step('types', async () => {
   for (const room of ['core', 'server', 'app', 'e2e', 'scripts']) await run(bin('tsc'), ['-p', room]);
 });
 await step('lint', () => run(bin('eslint'), ['.', '--max-warnings', '0']));
+await step('format', () => run(bin('prettier'), ['--check', '--log-level', 'warn', '.']));
 await step('floors', async () => layers());
 await step('core and server', () =>
   run(process.execPath, [

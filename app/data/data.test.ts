@@ -8,7 +8,7 @@ import { fresh, type fakeServer, NOW, TRIP } from '../test/world';
 import { SECTIONS } from '../features/trip/sections';
 import { askAgain } from './api';
 import { outbox } from './store';
-import { change, create, flush, giveUp, insist, newId, remove, settle, tick } from './send';
+import { change, create, flush, giveUp, insist, newId, remove, settle, tick } from './outbox';
 import { heldOf, inverseOf, overlay, readThings, withBasis, type Held, type ThingsAnswer } from './things';
 import { fieldHref, mendHref } from './where';
 import { CATALOGUE } from '@escale/core/kit';

@@ -9,7 +9,7 @@ import {
   type ThingType,
 } from '@escale/core/model';
 import { askAgain, NoSignal } from './api';
-import { deviceId, flush, settle } from './send';
+import { deviceId, flush, settle } from './outbox';
 import { keep, kept, outbox, type Queued } from './store';
 import { overlay, readThings, shedOf, type Held } from './things';
 

@@ -7,7 +7,7 @@ import { Page } from '../../ui/page';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
 import { useThing } from '../../data/hooks';
-import { change } from '../../data/send';
+import { change } from '../../data/outbox';
 import { useReader } from '../../data/settings';
 import type { Held } from '../../data/things';
 import { thingHref } from '../../data/where';

@@ -10,7 +10,7 @@ import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
 import { FONT, SIZE, type Palette } from '../../ui/tokens';
 import { useReader } from '../../data/settings';
-import { change } from '../../data/send';
+import { change } from '../../data/outbox';
 import type { Held } from '../../data/things';
 import { thingHref } from '../../data/where';
 import { HullShape } from '../load/hull-shape';

@@ -12,7 +12,7 @@ import { Choice, optionsOf } from '../../ui/choice';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
 import { useReader } from '../../data/settings';
-import { create, newId } from '../../data/send';
+import { create, newId } from '../../data/outbox';
 import { HullShape } from '../load/hull-shape';
 import { startBoat, STARTING_POINTS } from '@escale/core/boat/start';
 

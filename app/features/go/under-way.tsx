@@ -11,7 +11,7 @@ import { Logo } from '../../ui/logo';
 import { T } from '../../ui/text';
 import { Themed, usePalette } from '../../ui/theme';
 import { useNow, useOutbox, useThings } from '../../data/hooks';
-import { deed, newId } from '../../data/send';
+import { deed, newId } from '../../data/outbox';
 import { useSettings } from '../../data/settings';
 import { useTrip } from '../trip/use-trip';
 import { CHART_DATUMS } from '@escale/core/model/lists';

@@ -3,7 +3,7 @@ import { forgottenBefore } from '@escale/core/kit';
 import type { Run } from '@escale/core/model';
 import { procedureOf, type Procedure, PROCEDURES } from '@escale/core/procedure';
 import { useKind } from '../../data/hooks';
-import { change, create, deviceId, newId } from '../../data/send';
+import { change, create, deviceId, newId } from '../../data/outbox';
 import type { Held } from '../../data/things';
 import { useTrip } from '../trip/use-trip';
 

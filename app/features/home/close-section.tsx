@@ -5,7 +5,7 @@ import { clock, dayOf } from '@escale/core/say';
 import { Button, Row } from '../../ui/button';
 import { T } from '../../ui/text';
 import { useNow, useOutbox } from '../../data/hooks';
-import { change, deed, newId } from '../../data/send';
+import { change, deed, newId } from '../../data/outbox';
 import { useTrip } from '../trip/use-trip';
 
 /** Say that you are home: the last thing that must not be forgotten. */

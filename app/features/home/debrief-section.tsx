@@ -6,7 +6,7 @@ import { Button } from '../../ui/button';
 import { T } from '../../ui/text';
 import { useKind, useNow } from '../../data/hooks';
 import { MS } from '@escale/core/units';
-import { change, create, newId } from '../../data/send';
+import { change, create, newId } from '../../data/outbox';
 import { ThingForm } from '../forms/thing-form';
 import { useTrip } from '../trip/use-trip';
 

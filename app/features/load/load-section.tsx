@@ -21,7 +21,7 @@ import { Button } from '../../ui/button';
 import { Choice } from '../../ui/choice';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
-import { change } from '../../data/send';
+import { change } from '../../data/outbox';
 import { inverseOf } from '../../data/things';
 import { thingHref } from '../../data/where';
 import { TripForm } from '../plan/trip-form';

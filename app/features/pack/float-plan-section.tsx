@@ -10,7 +10,7 @@ import { Rule } from '../../ui/page';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
 import { useOutbox } from '../../data/hooks';
-import { file, newId } from '../../data/send';
+import { file, newId } from '../../data/outbox';
 import { TripForm } from '../plan/trip-form';
 import { useTrip, type TripView } from '../trip/use-trip';
 

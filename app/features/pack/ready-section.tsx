@@ -7,7 +7,7 @@ import { useNow } from '../../data/hooks';
 import { Choice, Tick } from '../../ui/choice';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
-import { tick } from '../../data/send';
+import { tick } from '../../data/outbox';
 import { packListOf, useTrip } from '../trip/use-trip';
 import { lookHolds } from '@escale/core/boat';
 

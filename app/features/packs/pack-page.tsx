@@ -13,7 +13,7 @@ import { Empty, Page } from '../../ui/page';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
 import { useKind, useThings, useToday } from '../../data/hooks';
-import { change, create, newId, remove, restore } from '../../data/send';
+import { change, create, newId, remove, restore } from '../../data/outbox';
 import type { Held } from '../../data/things';
 import { useUndo } from '../shell/undo';
 import { save } from '../shed/save';

@@ -10,7 +10,7 @@ import { Page } from '../../ui/page';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
 import { useKind, useToday } from '../../data/hooks';
-import { create, newId } from '../../data/send';
+import { create, newId } from '../../data/outbox';
 import { statusOf } from './status';
 
 /** Every rule list, shipped and own, with how far it can be trusted. */

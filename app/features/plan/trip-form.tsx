@@ -1,5 +1,5 @@
 import { useLocalSearchParams } from 'expo-router';
-import { change } from '../../data/send';
+import { change } from '../../data/outbox';
 import { ThingForm } from '../forms/thing-form';
 import { useTrip } from '../trip/use-trip';
 

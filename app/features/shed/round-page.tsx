@@ -9,7 +9,7 @@ import { Empty, Page } from '../../ui/page';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
 import { useKind, useNow, useThings } from '../../data/hooks';
-import { change } from '../../data/send';
+import { change } from '../../data/outbox';
 import { save } from './save';
 
 const DAY = 86_400_000,

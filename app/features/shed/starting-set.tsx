@@ -5,7 +5,7 @@ import { Button, Row } from '../../ui/button';
 import { Choice } from '../../ui/choice';
 import { T } from '../../ui/text';
 import { useKind } from '../../data/hooks';
-import { create, newId } from '../../data/send';
+import { create, newId } from '../../data/outbox';
 import { CATALOGUE } from '@escale/core/kit';
 import { STARTING_SETS } from '@escale/core/kit/starting-sets';
 

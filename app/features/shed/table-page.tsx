@@ -21,7 +21,7 @@ import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
 import { ask, Refusal } from '../../data/api';
 import { useThings } from '../../data/hooks';
-import { newId } from '../../data/send';
+import { newId } from '../../data/outbox';
 import { save } from './save';
 import { CATALOGUE } from '@escale/core/kit';
 

@@ -7,7 +7,7 @@ import { Choice, Tick } from '../../ui/choice';
 import { Empty, Page } from '../../ui/page';
 import { T } from '../../ui/text';
 import { useThing, useThings } from '../../data/hooks';
-import { change, create, newId, remove, restore } from '../../data/send';
+import { change, create, newId, remove, restore } from '../../data/outbox';
 import type { Held } from '../../data/things';
 import { fieldId, SHED_TYPES, type ShedType } from '../../data/where';
 import { later } from '../../ui/later';

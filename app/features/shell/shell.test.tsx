@@ -2,7 +2,7 @@ import { act, fireEvent, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { fresh, type fakeServer, NOW, show, TRIP } from '../../test/world';
 import { at, visited } from '../../test/router';
-import { change } from '../../data/send';
+import { change } from '../../data/outbox';
 import { setSettings } from '../../data/settings';
 import { outbox } from '../../data/store';
 import { readThings, type Held } from '../../data/things';

@@ -4,7 +4,7 @@ import { Button, Row } from '../../ui/button';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
 import { useOutbox, useThings } from '../../data/hooks';
-import { giveUp, insist } from '../../data/send';
+import { giveUp, insist } from '../../data/outbox';
 import type { Held } from '../../data/things';
 import type { Queued } from '../../data/store';
 

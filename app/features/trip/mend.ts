@@ -1,6 +1,6 @@
 import { useCallback } from 'react';
 import type { Mend } from '@escale/core/model';
-import { change } from '../../data/send';
+import { change } from '../../data/outbox';
 import { useThings } from '../../data/hooks';
 import { inverseOf } from '../../data/things';
 import { useUndo } from '../shell/undo';

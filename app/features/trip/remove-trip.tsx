@@ -1,6 +1,6 @@
 import { useRouter } from 'expo-router';
 import { Button } from '../../ui/button';
-import { remove, restore } from '../../data/send';
+import { remove, restore } from '../../data/outbox';
 import { useUndo } from '../shell/undo';
 import { useTrip } from './use-trip';
 

@@ -11,7 +11,7 @@ import { Empty, Page, useWide } from '../../ui/page';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
 import { FONT } from '../../ui/tokens';
-import { change } from '../../data/send';
+import { change } from '../../data/outbox';
 import { useNow } from '../../data/hooks';
 import { useJob } from '../../data/jobs';
 import { DayStrip } from '../strip/day-strip';

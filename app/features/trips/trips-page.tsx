@@ -10,7 +10,7 @@ import { Empty, Page } from '../../ui/page';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
 import { useCalls, useNow, usePlans, useThings } from '../../data/hooks';
-import { create, newId } from '../../data/send';
+import { create, newId } from '../../data/outbox';
 
 const GROUPS: { status: Trip['status']; title: string }[] = [
   { status: 'on', title: 'On now' },

@@ -9,7 +9,7 @@ import { Page } from '../../ui/page';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
 import { useNow, useOutbox, useWatchedPlans } from '../../data/hooks';
-import { deed, newId } from '../../data/send';
+import { deed, newId } from '../../data/outbox';
 import { SheetView } from '../pack/float-plan-section';
 import { DEADLINE, STATE } from './watch-page';
 

@@ -6,7 +6,7 @@ import { goTo, guessed, type Figures } from '../verdict';
 import { maximumDisplacement } from './capacity';
 import { FIGURES } from './figures';
 import { swampedFindings } from './find-swamped';
-import type { Laden } from './findings';
+import type { Laden } from './laden';
 import { holesOf } from './flood';
 import { hullOf, type Hull } from './hull';
 import { BOAT } from './limits';

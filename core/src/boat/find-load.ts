@@ -4,7 +4,7 @@ import { asPrinted } from '../units';
 import { goTo, guessed, type Figures } from '../verdict';
 import { capacityEstimate } from './capacity';
 import { FIGURES } from './figures';
-import type { Laden } from './findings';
+import type { Laden } from './laden';
 import { personsFindings } from './find-persons';
 import { powerFindings } from './find-power';
 import { trailerFindings } from './find-trailer';

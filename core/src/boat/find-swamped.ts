@@ -2,7 +2,7 @@ import type { Boat, Finding, Phrase, Trip } from '../model';
 import { phrase } from '../say';
 import { MS } from '../units';
 import { goTo, guessed } from '../verdict';
-import type { Laden } from './findings';
+import type { Laden } from './laden';
 import type { Hull } from './hull';
 import { BOAT } from './limits';
 import { emptyWeight, placed } from './stow';

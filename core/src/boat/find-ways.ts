@@ -2,7 +2,7 @@ import type { Finding, Phrase } from '../model';
 import { phrase } from '../say';
 import { goTo, guessed } from '../verdict';
 import { ENDURANCE, waysHome } from './energy';
-import type { Laden } from './findings';
+import type { Laden } from './laden';
 import { hullOf } from './hull';
 import { BOAT } from './limits';
 import { loadOf } from './load';

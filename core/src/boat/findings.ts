@@ -1,21 +1,11 @@
-import type { Boat, Finding, Person, Trip } from '../model';
+import type { Finding } from '../model';
 import { phrase } from '../say';
 import { goTo, type Figures } from '../verdict';
 import { lieFindings } from './find-lie';
 import { loadFindings } from './find-load';
 import { wayFindings } from './find-ways';
 import { BOAT } from './limits';
-
-/** A boat with a trip's people and things in her. */
-export interface Laden {
-  trip: Trip;
-  boat?: Boat;
-  people: Person[];
-  /** Of the water she floats in, kg/m³. */
-  density: number;
-  /** All the way, out and home, metres. */
-  metres?: number;
-}
+import type { Laden } from './laden';
 
 /** What holds of a boat whenever she leaves: what is not known of her, load, how she lies, ways home. */
 export function boatFindings(laden: Laden, figures: Figures): Finding[] {

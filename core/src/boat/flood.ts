@@ -127,7 +127,7 @@ export interface Leaking {
 /**
  * Water runs in through one hole while pumps and bailers throw it out: dV/dt = Q(head) − relief(t). The head follows from
  * how she lies with the water inside her, balanced at fourteen amounts and read between; the sum is by Runge and Kutta.
- * She is swamped when her edge goes under or all of her can't bear it. About 30 ms: asked for when its section is open.
+ * She is swamped when her edge goes under or all of her can't bear it. About 15 ms: asked for when its section is open.
  */
 export function leak(
   { hull, hole, space, weight, density, relief, sea }: Leaking,

@@ -12,5 +12,6 @@ export * from './load';
 export * from './start-card';
 export * from './stow';
 export * from './swamp';
-export { boatFindings, type Laden } from './findings';
+export { boatFindings } from './findings';
+export type { Laden } from './laden';
 export { lookHolds, openingFindings } from './find-swamped';

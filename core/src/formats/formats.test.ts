@@ -183,6 +183,13 @@ describe('rule packs', () => {
       /"boat.kind" has names and no order/,
     ],
     [
+      'a length in kilograms',
+      (p) => {
+        p.rules[0].when = { fact: 'boat.length', under: { value: 7, unit: 'kg' } };
+      },
+      /"boat.length" is not measured in kg/,
+    ],
+    [
       'a word for a limit',
       (p) => {
         p.rules[0].when = { fact: 'boat.length', under: 'long' };

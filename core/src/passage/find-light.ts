@@ -4,7 +4,7 @@ import { phrase } from '../say';
 import { MS } from '../units';
 import { goTo, instant, leanOnPace, type Figures } from '../verdict';
 import { FIGURES } from './figures';
-import type { Outing } from './findings';
+import type { Outing } from './outing';
 import { PASSAGE } from './limits';
 
 const toTime = (trip: Pick<Trip, 'id'>) => ({

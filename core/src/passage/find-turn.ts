@@ -2,7 +2,7 @@ import type { Finding, Schedule } from '../model';
 import { phrase } from '../say';
 import { goTo, leanOnPace, type Figures } from '../verdict';
 import { FIGURES } from './figures';
-import type { Outing } from './findings';
+import type { Outing } from './outing';
 import { PASSAGE } from './limits';
 
 /** Home by the hour wanted, and turned in time for it. */

@@ -1,26 +1,12 @@
 import type { WallResult } from '../earth';
-import type { Boat, Finding, Place, Schedule, Trip } from '../model';
+import type { Finding, Schedule } from '../model';
 import { phrase } from '../say';
-import { goTo, instant, type Figures, type Pace } from '../verdict';
+import { goTo, instant, type Figures } from '../verdict';
 import { FIGURES } from './figures';
 import { lightFindings } from './find-light';
 import { turnFindings } from './find-turn';
 import { PASSAGE } from './limits';
-import type { Route } from './route';
-
-/** A trip as its hours see it. */
-export interface Outing {
-  trip: Trip;
-  boat?: Boat;
-  launch?: Place;
-  back?: Place;
-  route?: Route;
-  speed?: Pace;
-  /** The zone of the water; without a water no wall time is an instant. */
-  zone?: string;
-  /** Epoch ms. */
-  now: number;
-}
+import type { Outing } from './outing';
 
 /** Times, light and turning back over the hours of a trip. @param homeBy the hour wanted at home, epoch ms */
 export function passageFindings(

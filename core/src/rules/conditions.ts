@@ -1,5 +1,5 @@
 import type { Condition } from '../model';
-import { isUnit } from '../units';
+import { isUnit, measures } from '../units';
 import { FACTS, QUESTION } from './facts';
 
 export type Leaf = Extract<Condition, { fact: string }>;
@@ -60,6 +60,14 @@ function orderFaults(leaf: Leaf): string[] {
   ];
 }
 
+/** A limit in a unit that measures something else: a length in kilograms. */
+function unitFaults(leaf: Leaf): string[] {
+  const limit = limitOf(leaf);
+  const quantity = FACTS[leaf.fact]?.quantity;
+  if (typeof limit !== 'object' || !isUnit(limit.unit) || quantity === undefined) return [];
+  return measures(limit.unit, quantity) ? [] : [`"${leaf.fact}" is not measured in ${limit.unit}`];
+}
+
 /**
  * What is wrong with a condition that its schema can't see: facts and questions nobody knows, units nobody knows, too deep,
  * too much work. Every list of conditions passes here: packs, procedures, what is asked of a crew.
@@ -77,6 +85,7 @@ export function conditionFaults(condition: Condition, questions: ReadonlySet<str
       ...(unit === undefined ? [] : [`unknown unit "${unit}"`]),
       ...(known ? [] : [`no fact is called "${fact}"`]),
       ...orderFaults(leaf),
+      ...unitFaults(leaf),
     ];
   });
 }

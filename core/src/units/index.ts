@@ -135,6 +135,23 @@ const NAMED: Record<string, number> = {
   count: 1,
   'kg/m3': 1,
 };
+/** What each of them measures, so that a length in kilograms is refused. */
+const MEASURES: Record<string, string> = {
+  ...Object.fromEntries(['m', 'ft', 'in', 'nm', 'cm'].map((unit) => [unit, 'length'])),
+  ...Object.fromEntries(['kg', 'lb'].map((unit) => [unit, 'mass'])),
+  ...Object.fromEntries(['kn', 'm/s'].map((unit) => [unit, 'speed'])),
+  ...Object.fromEntries(['h', 'min', 's'].map((unit) => [unit, 'duration'])),
+  ...Object.fromEntries(['kW', 'hp', 'W'].map((unit) => [unit, 'power'])),
+  ...Object.fromEntries(['°C', '°F'].map((unit) => [unit, 'temperature'])),
+  years: 'age',
+  days: 'days',
+};
+const LENGTHS: ReadonlySet<string> = new Set(['length', 'height', 'distance', 'shortLength']);
+
+/** May a quantity be written in this unit? */
+export const measures = (unit: string, quantity: Quantity): boolean =>
+  MEASURES[unit] === (LENGTHS.has(quantity) ? 'length' : quantity);
+
 /** Units that do not start at nought. */
 const OFFSET: Record<string, Unit> = { '°F': { symbol: '°F', size: 5 / 9, offset: 32, digits: 0 } };
 

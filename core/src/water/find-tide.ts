@@ -4,7 +4,7 @@ import { phrase } from '../say';
 import { asPrinted, MS } from '../units';
 import { goTo, guessed, instant, leaning, leanOnPace, type Figures } from '../verdict';
 import { FIGURES } from './figures';
-import type { OnWater } from './findings';
+import type { OnWater } from './on-water';
 import { WATER } from './limits';
 import { spansAbove, type Tide } from './tide';
 

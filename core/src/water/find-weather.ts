@@ -3,7 +3,7 @@ import { phrase } from '../say';
 import { asPrinted, MS } from '../units';
 import { goTo, leaning, leanOnPace, type Figures } from '../verdict';
 import { FIGURES } from './figures';
-import type { OnWater } from './findings';
+import type { OnWater } from './on-water';
 import { WATER } from './limits';
 import { leansOnForecast, type Worst } from './weather';
 

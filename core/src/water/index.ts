@@ -5,5 +5,6 @@ export * from './conditions';
 export * from './density';
 export * from './tide';
 export * from './weather';
-export { waterFindings, type OnWater } from './findings';
+export { waterFindings } from './findings';
+export type { OnWater } from './on-water';
 export { isPoor, oldFrom } from './find-weather';
