@@ -6,7 +6,10 @@ import { isField } from '../test/is-field';
 import { demo } from '../test/demo';
 import { CATALOGUE } from '../src/kit';
 import { STARTING_SETS } from '../src/kit/starting-sets';
-import * as model from '../src/model';
+import { Bundle, Catalogue, RulePack } from '../src/model';
+import { LimitsFile } from '../src/model/limits';
+import { ProcedureRow as Procedure } from '../src/model/procedure';
+import * as shipped from '../src/model/shipped';
 import type { Condition, ProcedureRow } from '../src/model';
 import { PROCEDURES } from '../src/procedure';
 import { conditionFaults, CREW, packFaults, PACKS } from '../src/rules';
@@ -22,24 +25,24 @@ const read = (name: string): unknown => JSON.parse(readFileSync(folder + name, '
 
 /** The schema of each file, by its path: a file that nothing here names is a file that nobody reads through a schema. */
 const SCHEMAS: [RegExp, z.ZodType][] = [
-  [/^boat\/hulls/, model.HullForms],
-  [/^boat\/flooding/, model.FloodData],
-  [/^boat\/flotation/, model.FlotationData],
-  [/^boat\/powering/, model.PoweringData],
-  [/^boat\/starting-points/, model.StartingPoint.array()],
-  [/^boat\/handover/, model.HandoverStep.array()],
-  [/^kit\/catalogue/, model.Catalogue],
-  [/^kit\/officer/, model.OfficerRow.array()],
-  [/^kit\/last-look/, model.LastLook.array()],
-  [/^kit\/starting-sets/, model.StartingSet.array()],
-  [/^kit\/approvals/, model.Approvals],
-  [/^body\/cold/, model.ColdTable],
-  [/^body\/clothing/, model.ClothingTable],
-  [/^limits\//, model.LimitsFile],
-  [/^rules\/packs\//, model.RulePack],
-  [/^rules\/crew/, model.CrewRow.array()],
-  [/^passage\/ready/, model.ReadyRow.array()],
-  [/^procedure\//, model.ProcedureRow],
+  [/^boat\/hulls/, shipped.HullForms],
+  [/^boat\/flooding/, shipped.FloodData],
+  [/^boat\/flotation/, shipped.FlotationData],
+  [/^boat\/powering/, shipped.PoweringData],
+  [/^boat\/starting-points/, shipped.StartingPoint.array()],
+  [/^boat\/handover/, shipped.HandoverStep.array()],
+  [/^kit\/catalogue/, Catalogue],
+  [/^kit\/officer/, shipped.OfficerRow.array()],
+  [/^kit\/last-look/, shipped.LastLook.array()],
+  [/^kit\/starting-sets/, shipped.StartingSet.array()],
+  [/^kit\/approvals/, shipped.Approvals],
+  [/^body\/cold/, shipped.ColdTable],
+  [/^body\/clothing/, shipped.ClothingTable],
+  [/^limits\//, LimitsFile],
+  [/^rules\/packs\//, RulePack],
+  [/^rules\/crew/, shipped.CrewRow.array()],
+  [/^passage\/ready/, shipped.ReadyRow.array()],
+  [/^procedure\//, Procedure],
 ];
 
 /** The demo is dated when it is opened; until then its dates are signs. */
@@ -60,7 +63,7 @@ describe('what ships as data', () => {
     expect(schema).toBeDefined();
     expect(schema?.safeParse(read(name)).error).toBeUndefined();
   });
-  test('the demo is, once it is dated', () => expect(model.Bundle.safeParse(demo()).error).toBeUndefined());
+  test('the demo is, once it is dated', () => expect(Bundle.safeParse(demo()).error).toBeUndefined());
   test.each(files)('%s names sources that are there', (name) => {
     for (const source of under(read(name), 'source'))
       if (typeof source === 'string' && !LATER.test(name))
@@ -157,7 +160,7 @@ describe('limits', () => {
     return names.map((name) => readFileSync(at + name, 'utf8')).join('\n');
   };
   test.each(rooms)('%s: every unit is one, and the room uses every kind, case and limit', (name) => {
-    const { kinds, limits } = model.LimitsFile.parse(read(name));
+    const { kinds, limits } = LimitsFile.parse(read(name));
     const text = code(name.slice('limits/'.length, -'.json'.length));
     // A kind may be named whole, or its last part may be chosen from a few.
     const chosen = (kind: string, part: string) =>
