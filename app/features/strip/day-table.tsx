@@ -49,7 +49,7 @@ export function DayTable({
     { length: Math.floor((strip.until - strip.from) / EVERY) + 1 },
     (_, i) => strip.from + i * EVERY,
   );
-  const cell = { flex: 1, paddingVertical: 4 } as const;
+  const cell = { flex: 1, paddingVertical: 4, paddingRight: 6 } as const;
   return (
     <View style={{ gap: 10 }}>
       <View role="list" aria-label="Marks of the day">
