@@ -228,7 +228,10 @@ bench(
 const { world } = prepared.match();
 bench('the shipped packs applied', 60, () => applyPacks(input.packs, world));
 
-/** Three hundred rules with alternatives and five hundred things: evaluated, explained and matched, beside an engine that only evaluates. */
+/**
+ * Three hundred rules with alternatives and five hundred things: evaluated, explained and matched, beside
+ * an engine that only evaluates.
+ */
 const CAPABILITIES = [...new Set(CATALOGUE.kinds.flatMap((k) => k.supplies.map((c) => c.capability)))].filter(
   (c) => c !== 'wearable',
 );

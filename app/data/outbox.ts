@@ -5,7 +5,10 @@ import { ask, NoSignal, Refusal } from './api';
 import { dequeue, enqueue, outbox, requeue, setSetting, setting, type Queued, type Sending } from './store';
 import { COMMANDS, heldOf, withBasis, type Command, type Deed, type Held } from './things';
 
-/** Everything that is written goes through here: into the outbox first, then to the server, in order, each by an id that makes twice once. */
+/**
+ * Everything that is written goes through here: into the outbox first, then to the server, in order, each
+ * by an id that makes twice once.
+ */
 
 let device: Promise<string> | undefined;
 export async function deviceId(): Promise<string> {
@@ -90,7 +93,10 @@ export async function deed(plan: string, body: PlanDeed, said: string): Promise<
 let flushing: Promise<void> | undefined;
 let asked = false;
 
-/** Send what waits. One flush at a time over all tabs; what is queued while one ends is sent by another round of it. Without signal it stops and tries again later. */
+/**
+ * Send what waits. One flush at a time over all tabs; what is queued while one ends is sent by another
+ * round of it. Without signal it stops and tries again later.
+ */
 export function flush(): Promise<void> {
   asked = true;
   flushing ??= rounds().finally(() => {

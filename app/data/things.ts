@@ -89,7 +89,10 @@ export function overlay(
 
 export const COMMANDS = '/api/commands';
 
-/** Keys of what an answer holds: commands it names, and those that went through before one it names. The list of names is bounded; the order is not. */
+/**
+ * Keys of what an answer holds: commands it names, and those that went through before one it names. The
+ * list of names is bounded; the order is not.
+ */
 export function heldOf(queue: Queued[], done: readonly string[]): Set<number> {
   const named = new Set(done);
   const last = queue.findLastIndex((s) => named.has(s.id));

@@ -195,7 +195,10 @@ function countdown(ms: number): string {
     : `${Math.floor(minutes / 60)}:${two(minutes % 60)}`;
 }
 
-/** The landing nearest to where the plan has you now, at the speed you have when tired; one of which something is not known is said as such. */
+/**
+ * The landing nearest to where the plan has you now, at the speed you have when tired; one of which
+ * something is not known is said as such.
+ */
 function NearestLanding() {
   const now = useNow(MS.minute);
   const {

@@ -138,6 +138,8 @@ function Header({ view: { trip, shed, reader, assessment, input } }: { view: Tri
   );
 }
 
+/** Departures of the row stand so far apart. */
+const STEP = 20 * MS.minute;
 /** How long an edit must rest before its day is swept, ms. */
 const REST = 250;
 const NONE: Departure[] = [];
@@ -156,14 +158,16 @@ function Strip({
   const { input, held, reader, shed, assessment } = view;
   const p = usePalette();
   const [table, setTable] = useState(false);
-  const { trip, conditions, now } = input;
+  const { trip, conditions } = input;
+  // Core's own time stands still while nothing changes; which departures are past does not.
+  const now = useNow(STEP);
   const strip = useMemo(() => stripOf({ trip, shed, conditions }, axis), [trip, shed, conditions, axis]);
   const job = useMemo(
     () => ({
       input: { trip, shed, conditions, now },
       from: axis.from,
       until: axis.until,
-      step: 20 * MS.minute,
+      step: STEP,
     }),
     [trip, shed, conditions, now, axis],
   );

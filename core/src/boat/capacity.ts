@@ -40,7 +40,10 @@ export function personsFromPounds(pounds: number): number {
   return Math.floor((pounds + 32) / 141 + 0.5);
 }
 
-/** Monohulls under this length carry a capacity plate in the United States (33 CFR 183.21), but for craft of the list above and sailboats. */
+/**
+ * Monohulls under this length carry a capacity plate in the United States (33 CFR 183.21), but for craft of
+ * the list above and sailboats.
+ */
 export const PLATED_UNDER = BOAT.limit('plated-under');
 
 /** Do subparts B to D of 33 CFR 183 speak of this boat? Undefined while her length is not known. */

@@ -123,7 +123,10 @@ export function lookHolds(at: number | undefined, leave: number | undefined): bo
   return at !== undefined && leave !== undefined && at >= leave - LOOK_HOLDS;
 }
 
-/** Every plug, bung and hatch has to be felt shut at the water; one that is only reached from underneath is louder: forgetting it means a swim. */
+/**
+ * Every plug, bung and hatch has to be felt shut at the water; one that is only reached from underneath is
+ * louder: forgetting it means a swim.
+ */
 export function openingFindings(
   { trip, boat, ticks }: { trip: Pick<Trip, 'id'>; boat?: Boat; ticks?: ReadonlyMap<string, number> },
   leave: number | undefined,

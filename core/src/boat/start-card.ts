@@ -1,7 +1,10 @@
 import type { Boat, Phrase } from '../model';
 import { phrase } from '../say';
 
-/** What somebody who never drove her does, in order, when the driver is in the water; undefined where no motor drives her. What nobody entered is asked for on the card. */
+/**
+ * What somebody who never drove her does, in order, when the driver is in the water; undefined where no
+ * motor drives her. What nobody entered is asked for on the card.
+ */
 export function startCard({
   propulsion,
   controls = {},

@@ -35,7 +35,10 @@ export function seatOf(hull: Hull, n: number, aboard = 2): Spot {
   return { x: Math.max(0.05, x - 0.06 * Math.floor(n / seats.length)), y };
 }
 
-/** People and things of a trip at their spots. Who has no weight is left out: the sum says so elsewhere. On the way home fuel and water are used and the catch is aboard. */
+/**
+ * People and things of a trip at their spots. Who has no weight is left out: the sum says so elsewhere. On
+ * the way home fuel and water are used and the catch is aboard.
+ */
 export function placed(
   trip: Pick<Trip, 'crew' | 'load' | 'comingHome'>,
   people: readonly Person[],

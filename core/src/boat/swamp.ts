@@ -227,5 +227,8 @@ export function bearing({ seated, carries }: Pick<Swamped, 'seated' | 'carries'>
 export const FOAM_DENSITY = BOAT.limit('foam-density');
 /** Litres of foam that bear so many kilograms under water. `foamLitres(114.1, 1000)` is 117.9. */
 export const foamLitres = (mass: number, density: number) => (mass / (density - FOAM_DENSITY)) * 1000;
-/** Share of its weight that a material still weighs under fresh water: (SG − 1) / SG; below 0 it floats. Source `cfr-33-183`, table of factors. */
+/**
+ * Share of its weight that a material still weighs under fresh water: (SG − 1) / SG; below 0 it floats.
+ * Source `cfr-33-183`, table of factors.
+ */
 export const submergedShare = (gravity: number) => (gravity - 1) / gravity;

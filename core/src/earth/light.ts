@@ -66,7 +66,10 @@ export function dayLight(position: LatLon, at: number): DayLight {
   return light;
 }
 
-/** Is the sun up, within civil twilight, or deeper, at an instant (epoch ms)? Told by its altitude, so polar days and nights are no exception. */
+/**
+ * Is the sun up, within civil twilight, or deeper, at an instant (epoch ms)? Told by its altitude, so polar
+ * days and nights are no exception.
+ */
 export function skyAt(position: LatLon, at: number): Sky {
   const height = sunAltitude(position, at);
   return height >= EDGE ? 'day' : height >= CIVIL ? 'twilight' : 'night';

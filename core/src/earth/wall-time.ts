@@ -60,7 +60,10 @@ export function daysBetween(from: string, to: string): number {
   return Math.round((Date.parse(to) - Date.parse(from)) / MS.day);
 }
 
-/** Whole months between two civil dates, rounded down. Plain arithmetic on the parts: 20 times as quick as a calendar library, and held against one in the tests. */
+/**
+ * Whole months between two civil dates, rounded down. Plain arithmetic on the parts: 20 times as quick as a
+ * calendar library, and held against one in the tests.
+ */
 export function monthsBetween(from: string, to: string): number {
   const months =
     (Number(to.slice(0, 4)) - Number(from.slice(0, 4))) * 12 +

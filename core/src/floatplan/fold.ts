@@ -2,7 +2,10 @@ import type { PlanEvent, PlanState, PlanTimes } from '../model';
 import { MS } from '../units';
 import { FLOATPLAN } from './limits';
 
-/** An hour of silence after overdue and the sheet goes out with the number to ring (source `overdue`: 30 to 60 minutes; our careful step). */
+/**
+ * An hour of silence after overdue and the sheet goes out with the number to ring (source `overdue`: 30 to
+ * 60 minutes; our careful step).
+ */
 export const ALARM_AFTER = FLOATPLAN.limit('alarm-after') * MS.second;
 /** How long a check-in may be late before the contact hears of it. Our own choice, source `own-estimate`. */
 export const CHECK_IN_GRACE = FLOATPLAN.limit('check-in-grace') * MS.second;

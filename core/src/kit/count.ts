@@ -80,7 +80,10 @@ export function stowages(gear: GearItem[], trip: Pick<Trip, 'stow'>): Map<string
   return places;
 }
 
-/** Each thing with the faults that are its own: its date is past, its test is overdue, its battery flat. A fact nobody entered is a fault marked unknown. */
+/**
+ * Each thing with the faults that are its own: its date is past, its test is overdue, its battery flat. A
+ * fact nobody entered is a fault marked unknown.
+ */
 export function piecesOf(
   context: Omit<CountContext, 'worn' | 'unsettled'>,
   places: Map<string, Stowage>,

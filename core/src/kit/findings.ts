@@ -4,7 +4,10 @@ import { SAID } from './deeds';
 import { KIT } from './limits';
 import { byHope, waysOf, type KitFindingContext } from './mends';
 
-/** One finding a requirement that applies or may apply. Law is loud; advice speaks with its rule's weight; what can't be told is never Set. */
+/**
+ * One finding a requirement that applies or may apply. Law is loud; advice speaks with its rule's weight;
+ * what can't be told is never Set.
+ */
 export function kitFindings(requirements: Requirement[], context: KitFindingContext): Finding[] {
   const { trip, fellow } = context;
   return requirements.flatMap((requirement) => {

@@ -22,7 +22,10 @@ export interface JacketPlan {
 
 type CrewMember = Trip['crew'][number];
 
-/** What a fit costs beside another: first that everyone has one at all, then that it surely counts, that it lifts enough for this water, whose it is, and how tightly it fits. */
+/**
+ * What a fit costs beside another: first that everyone has one at all, then that it surely counts, that it
+ * lifts enough for this water, whose it is, and how tightly it fits.
+ */
 const NONE = 1e9,
   OPEN = 1e6,
   LOW = 4000,
@@ -274,7 +277,10 @@ function inflatableFaults(
   return must ? [reason('not-worn', undefined, wears === undefined)] : [];
 }
 
-/** What could be thrown to somebody: a jacket that nobody wears, and a throwable in reach, each with what stands against it. Those that count stand first. */
+/**
+ * What could be thrown to somebody: a jacket that nobody wears, and a throwable in reach, each with what
+ * stands against it. Those that count stand first.
+ */
 export function toThrow(
   plan: JacketPlan,
   pieces: Piece[],

@@ -9,7 +9,10 @@ export interface OfficerStop extends OfficerRow {
   passes: Truth;
 }
 
-/** The law that holds for this trip, in the order in which an officer asks. What no stop names comes last, under the row without capabilities. */
+/**
+ * The law that holds for this trip, in the order in which an officer asks. What no stop names comes last,
+ * under the row without capabilities.
+ */
 export function officersCheck(rows: OfficerRow[], requirements: Requirement[]): OfficerStop[] {
   const law = requirements.filter((r) => r.layer === 'law' && r.applies !== 'no');
   const left = new Set(law);

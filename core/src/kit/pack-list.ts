@@ -42,7 +42,10 @@ export function forgottenBefore(debriefs: Debrief[]): { what: string; on: string
     .filter(({ what }) => !seen.has(slug(what)) && seen.add(slug(what)));
 }
 
-/** The packing list: forgotten-before first, then everything that a requirement leans on and everything else that travels, by where it goes. */
+/**
+ * The packing list: forgotten-before first, then everything that a requirement leans on and everything else
+ * that travels, by where it goes.
+ */
 export function packList(
   pieces: Piece[],
   requirements: Requirement[],

@@ -72,7 +72,10 @@ export const FloodData = z.strictObject({
     z.enum(['plug', 'bung', 'hatch', 'scupper']),
     z.strictObject({ diameter: z.number().positive(), x: share, z: share }),
   ),
-  /** Waves over an open hatch: the share of a wave that a small boat does not ride, significant heights to ask for, the usual one, metres. */
+  /**
+   * Waves over an open hatch: the share of a wave that a small boat does not ride, significant heights to
+   * ask for, the usual one, metres.
+   */
   wash: z.strictObject({
     rides: share,
     seas: z.array(z.number().min(0)).min(1),
@@ -98,7 +101,10 @@ export const FlotationData = z.strictObject({
   guess: z.record(z.enum(kinds), Material),
   bags: z.strictObject({ litres: z.number().positive(), source: Source }),
   inWater: z.strictObject({ share, source: Source }),
-  /** Level, by the flotation test of 33 CFR 183.225 to 230: heel and trim in degrees, the deepest point of the edge in metres over the water. */
+  /**
+   * Level, by the flotation test of 33 CFR 183.225 to 230: heel and trim in degrees, the deepest point of
+   * the edge in metres over the water.
+   */
   level: z.strictObject({ heel: z.number(), trim: z.number(), edge: z.number(), source: Source }),
 });
 export type FlotationData = z.infer<typeof FlotationData>;

@@ -62,7 +62,11 @@ const TABLE: Record<string, { gm: [number, number]; free: [number, number]; heel
   catamaran: { gm: [3, 12], free: [0.1, 0.4], heel: 6, trim: 3 },
   raft: { gm: [2, 9], free: [0.3, 0.6], heel: 1, trim: 2 },
 };
-/** Minutes in which one opening left open fills a boat of a kind, with one aboard and nobody bailing. From memory: a kayak’s plug minutes, an open boat’s half an hour, a trailer boat’s an hour or two, a slim hull of two the quickest. */
+/**
+ * Minutes in which one opening left open fills a boat of a kind, with one aboard and nobody bailing. From
+ * memory: a kayak’s plug minutes, an open boat’s half an hour, a trailer boat’s an hour or two, a slim hull
+ * of two the quickest.
+ */
 const FILLS: Record<string, [number, number]> = {
   'sit-on-top': [4, 25],
   'sit-inside': [4, 25],

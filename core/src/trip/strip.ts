@@ -18,7 +18,10 @@ const TIDE_STEP = 15 * MS.minute;
 const WIND_STEP = MS.hour;
 const LEAST_SPAN = 12 * MS.hour;
 
-/** The axis: from an hour before first light (or leaving) to an hour past overdue, at least twelve hours. It stands still while the departure is dragged. */
+/**
+ * The axis: from an hour before first light (or leaving) to an hour past overdue, at least twelve hours. It
+ * stands still while the departure is dragged.
+ */
 export function stripAxis(
   { trip, shed }: Pick<AssessInput, 'trip' | 'shed'>,
   assessment: Pick<Assessment, 'leave' | 'schedule'>,

@@ -16,7 +16,10 @@ import { unchanged } from './unchanged';
 
 const LOOPBACK = /^(localhost|127\.0\.0\.1|\[::1\])(:\d+)?$/;
 
-/** A page elsewhere must not reach this server through the browser: names other than the loopback's are refused, and so are writes from another origin. */
+/**
+ * A page elsewhere must not reach this server through the browser: names other than the loopback's are
+ * refused, and so are writes from another origin.
+ */
 const onlyHere: RequestHandler = (req, _res, next) => {
   const host = req.headers.host ?? '';
   if (!LOOPBACK.test(host)) throw new Problem(421, 'This server answers to localhost only.');

@@ -89,7 +89,10 @@ function wasKept(events: PlanEvent[], times: MessageContext['times'], promised: 
   return promised === null || checkInKept(events, times, promised.getTime());
 }
 
-/** Carry out written messages. At least once towards the telephone, whose key makes it once; the link leaves with the message and is forgotten. */
+/**
+ * Carry out written messages. At least once towards the telephone, whose key makes it once; the link leaves
+ * with the message and is forgotten.
+ */
 export async function deliver({ db, clock, telephone }: Services): Promise<number> {
   // Without a telephone messages wait where they can be read; pages say that nobody heard of them.
   if (!telephone) return 0;
