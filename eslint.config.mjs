@@ -22,6 +22,26 @@ const levelsAreData = {
   message: 'What a finding weighs is data: core/data/limits/<room>.json.',
 };
 
+const WORDS = 'JSXText[value=/[A-Za-z]{2}/]';
+const NO_VALUE = 'Literal|JSXEmptyExpression|LogicalExpression|ConditionalExpression';
+const VALUE = `JSXExpressionContainer:not([expression.type=/${NO_VALUE}/])`;
+/** A sentence made of pieces can't be said in another language: screens fill whole templates (`features/<place>/words.ts`). */
+const noJoinedSentences = [
+  {
+    selector:
+      'TemplateLiteral[expressions.length>0] > TemplateElement[value.raw=/[a-z]{2,}[,:;]? [a-z(]|^ [a-z]{2,}|[a-z]{2,}[,:;]? $/]',
+    message: 'A sentence with figures in it is a template of words.ts.',
+  },
+  {
+    selector: `${WORDS} ~ ${VALUE}`,
+    message: 'A sentence with figures in it is a template of words.ts.',
+  },
+  {
+    selector: `${VALUE} ~ ${WORDS}`,
+    message: 'A sentence with figures in it is a template of words.ts.',
+  },
+];
+
 export default defineConfig([
   { ignores: ['**/dist/**', '**/node_modules/**', '.cache/**', '.data/**', 'app/.expo/**', 'e2e/*.tmp.mjs'] },
   ...expo,
@@ -62,6 +82,11 @@ export default defineConfig([
       'no-console': 'error',
       'no-restricted-globals': ['error', 'window', 'document', 'process', 'fetch', 'localStorage'],
     },
+  },
+  {
+    files: ['app/features/**/*.tsx', 'app/features/**/*.ts', 'app/ui/**/*.tsx'],
+    ignores: ['**/*.test.tsx', '**/*.test.ts'],
+    rules: { 'no-restricted-syntax': ['error', ...noJoinedSentences] },
   },
   // Playwright's fixtures take a function that is called `use`; it is no hook.
   { files: ['e2e/**'], rules: { 'react-hooks/rules-of-hooks': 'off', 'no-empty-pattern': 'off' } },

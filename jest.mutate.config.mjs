@@ -1,5 +1,6 @@
-// The tests of rules and kit alone, for the mutation run: one file that imports them all, and nothing that opens a database.
+// The tests of one room alone, for the mutation run: one file that imports them all, and nothing that opens a database.
 import base from './jest.node.config.mjs';
 
 const { globalSetup: _database, ...rest } = base;
-export default { ...rest, roots: ['<rootDir>/core/test'], testMatch: ['**/heart.ts'], maxWorkers: 1 };
+const room = process.env.ROOM ?? '*';
+export default { ...rest, roots: ['<rootDir>/core/test/heart'], testMatch: [`**/${room}.ts`], maxWorkers: 1 };

@@ -23,7 +23,7 @@ const ROUTES = [
   `${TRIP}/go/trouble`,
   `${TRIP}/home/close`,
   `${TRIP}/home/debrief`,
-  `${TRIP}/findings`,
+  TRIP,
   `${TRIP}/run/hand-launch`,
   `${TRIP}/check`,
   '/shed',
@@ -71,7 +71,7 @@ test('by keyboard alone: skip to a trip, mend, and read why', async ({ go, page 
   await page.keyboard.press('Enter');
   await expect(page.getByRole('group', { name: 'Ready: Pump or bailer in reach' })).toBeVisible();
   await page.keyboard.press('.');
-  await expect(page).toHaveURL(/\/findings$/);
+  await expect(page).toHaveURL(new RegExp(`${TRIP}$`));
   await page.keyboard.press('3');
   await expect(page).toHaveURL(/\/go$/);
   await page.keyboard.press('g');

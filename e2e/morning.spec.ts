@@ -11,10 +11,11 @@ interface Plan {
 const openPlan = async (server: { ask: <T>(path: string) => Promise<T> }) =>
   (await server.ask<{ plans: Plan[] }>('/api/plans')).plans[0];
 
-test('trips, then the trip: phases, strip, verdict', async ({ go }) => {
+test('trips, then the trip: its answer, phases, strip', async ({ go }) => {
   const page = await go('/');
   await page.getByRole('link', { name: /^Tern Holm, at dawn/ }).click();
-  await expect(page).toHaveURL(/\/plan$/);
+  await expect(page).toHaveURL(new RegExp(`${TRIP}$`));
+  await expect(page.getByRole('heading', { level: 2 }).first()).toHaveText(/^Not like this\. /);
   await expect(page.getByRole('heading', { name: 'Tern Holm, at dawn', level: 1 })).toBeVisible();
   await expect(page.getByRole('slider')).toHaveAttribute('aria-valuetext', /leave 06:20, home 10:05/);
   await expect(page.getByRole('region', { name: 'Verdict' })).toContainText('1 Stop');
@@ -178,6 +179,7 @@ test('overdue: killed and started again, the telephone rings once and the contac
 test('home: closed, and what was forgotten stands first on the next list', async ({ go, server }) => {
   const page = await go(`${TRIP}/home/close`);
   await page.getByRole('button', { name: 'We’re home, close the plan' }).click();
+  await page.getByRole('button', { name: 'Yes, everyone is ashore' }).click();
   await expect(page.getByText(/The plan ended/)).toBeVisible();
   await page.getByRole('link', { name: 'Debrief' }).click();
   await page.getByRole('button', { name: 'Begin' }).click();
@@ -186,6 +188,7 @@ test('home: closed, and what was forgotten stands first on the next list', async
   await expect.poll(async () => (await server.calls())[0].text).toContain('is home');
   await page.goto(`${server.base}/trips`);
   await page.getByRole('link', { name: /^Lamp Rock/ }).click();
-  await page.goto(page.url().replace(/\/plan.*/, '/pack/ready'));
+  await expect(page).toHaveURL(/\/trips\/[0-9a-f-]{36}$/);
+  await page.goto(`${page.url()}/pack/ready`);
   await expect(page.getByRole('checkbox').first()).toHaveAccessibleName('Thermos');
 });

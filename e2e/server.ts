@@ -24,7 +24,17 @@ const freePort = () =>
 export class Server {
   private child?: ChildProcess;
   readonly folder = mkdtempSync(join(tmpdir(), 'escale-e2e-'));
-  constructor(readonly port: number) {}
+  /** @param demo with the demo's data, or with an empty memory */
+  constructor(
+    readonly port: number,
+    private readonly demo = true,
+  ) {}
+  /** A server with nothing in it, started. End it with `end`. */
+  static async bare(): Promise<Server> {
+    const server = new Server(await freePort(), false);
+    await server.start();
+    return server;
+  }
   get base(): string {
     return `http://localhost:${this.port}`;
   }
@@ -37,7 +47,7 @@ export class Server {
         ...process.env,
         NODE_ENV: 'production',
         PORT: String(this.port),
-        ESCALE_DEMO: '1',
+        ...(this.demo ? { ESCALE_DEMO: '1' } : {}),
         ESCALE_DATA: join(this.folder, 'memory'),
         ESCALE_CLOCK: START,
       },
@@ -63,6 +73,12 @@ export class Server {
     const gone = new Promise((done) => child.once('exit', done));
     child.kill(signal);
     await gone;
+  }
+
+  /** Stopped, and nothing of it left. */
+  async end(): Promise<void> {
+    await this.stop();
+    rmSync(this.folder, { recursive: true, force: true });
   }
 
   async ask<T>(path: string, body?: unknown): Promise<T> {
@@ -100,8 +116,7 @@ export const test = base.extend<
       const server = new Server(await freePort());
       await server.start();
       await use(server);
-      await server.stop();
-      rmSync(server.folder, { recursive: true, force: true });
+      await server.end();
     },
     { scope: 'worker', timeout: 60_000 },
   ],

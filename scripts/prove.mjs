@@ -71,30 +71,29 @@ const properties = node(
 note(`- core: ${properties.status === 0 ? 'every property held' : 'A PROPERTY FAILED'}`);
 failed ||= properties.status !== 0;
 
-// Half a second a mutant: asked for by name, whole (`--mutations`) or a few files (`--mutations=rules/evaluate,kit/jackets`).
+// Half a second a mutant: asked for by name, all rooms (`--mutations`) or some (`--mutations=rules,kit`).
+const HEART = ['rules', 'kit', 'procedure', 'boat', 'boat-findings'];
 const asked = process.argv.find((word) => word.startsWith('--mutations'));
 if (asked) {
-  lines.push('', '## Mutations of rules and kit', '');
-  const files = asked.split('=')[1]?.split(',');
-  const mutated = spawnSync(
-    'node_modules/.bin/stryker',
-    [
-      'run',
-      'stryker.config.mjs',
-      ...(files ? ['--mutate', files.map((file) => `core/src/${file}.ts`).join(',')] : []),
-    ],
-    { cwd: ROOT, encoding: 'utf8', maxBuffer: 1e9 },
-  );
-  const report = new URL('../.cache/mutation.json', import.meta.url);
-  const scores = mutated.status === 0 ? scoresOf(JSON.parse(readFileSync(report, 'utf8')).files) : [];
-  for (const { file, caught, of } of scores)
-    note(`- ${file}: ${((100 * caught) / of).toFixed(1)} % of ${of} mutants were caught`);
-  if (scores.length === 0) note('- the run ended without a score');
-  failed ||= scores.length === 0;
+  lines.push('', '## Mutations', '');
+  for (const room of asked.split('=')[1]?.split(',') ?? HEART) {
+    const mutated = spawnSync('node_modules/.bin/stryker', ['run', 'stryker.config.mjs'], {
+      cwd: ROOT,
+      encoding: 'utf8',
+      maxBuffer: 1e9,
+      env: { ...process.env, ROOM: room },
+    });
+    const report = new URL(`../.cache/mutation-${room}.json`, import.meta.url);
+    const scores = mutated.status === 0 ? scoresOf(room, JSON.parse(readFileSync(report, 'utf8')).files) : [];
+    for (const { file, caught, of } of scores)
+      note(`- ${file}: ${((100 * caught) / of).toFixed(1)} % of ${of} mutants were caught`);
+    if (scores.length === 0) note(`- ${room}: the run ended without a score`);
+    failed ||= scores.length === 0;
+  }
 }
 
 /** Mutants caught of those that could be, by file and for all; what runs only while a module loads is left out. */
-function scoresOf(files) {
+function scoresOf(room, files) {
   const rows = Object.entries(files)
     .map(([file, { mutants }]) => {
       const count = (...states) => mutants.filter((m) => states.includes(m.status)).length;
@@ -108,7 +107,7 @@ function scoresOf(files) {
   return [
     ...rows,
     {
-      file: 'together',
+      file: `${room} together`,
       caught: rows.reduce((sum, r) => sum + r.caught, 0),
       of: rows.reduce((sum, r) => sum + r.of, 0),
     },

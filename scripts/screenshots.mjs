@@ -79,13 +79,14 @@ const toPlan = (page) =>
     .evaluate((plan) => plan.scrollIntoView({ block: 'start' }));
 
 await shoot(phone, 'trips', '/trips');
-await shoot(phone, 'plan', `${TRIP}/plan`);
+await shoot(phone, 'answer', TRIP);
 await shoot(phone, 'kit', `${TRIP}/pack/kit`);
 await shoot(phone, 'load', `${FOUR}/pack/load`, toPlan);
 await shoot(phone, 'ready', `${TRIP}/pack/ready`);
 await shoot(phone, 'shed', '/shed');
 await shoot(phone, 'boat', '/shed/boat/01890000-0000-7000-8000-000000000005');
-await shoot(phone, 'new-boat', '/shed/boat/new', async (page) => {
+await shoot(phone, 'begin', '/begin', async (page) => {
+  await page.getByRole('radio', { name: 'Another boat' }).click();
   await page.getByRole('radio', { name: 'Inflatable', exact: true }).click();
   await page.getByRole('radio', { name: /3.4 m/ }).click();
 });
@@ -93,7 +94,7 @@ await shoot(phone, 'card', '/shed/card?boat=01890000-0000-7000-8000-000000000007
 await shoot(phone, 'practice', '/practice');
 await shoot(wide, 'wide-water', `${TRIP}/plan/water`);
 await shoot(wide, 'wide-load', `${FOUR}/pack/load`, toPlan);
-await shoot(wide, 'wide-kit', `${TRIP}/pack/kit`);
+await shoot(wide, 'wide-answer', TRIP);
 await shoot(phone, 'float-plan', `${TRIP}/pack/float-plan`);
 const plan = await ask('/api/plans', { id: '01990000-0000-7000-8000-000000000001', trip: TRIP.slice(7) });
 await shoot(phone, 'launch', `${TRIP}/run/hand-launch`, async (page) => {

@@ -5,9 +5,13 @@ import { useSettings } from '../data/settings';
 import { Frame } from '../features/shell/frame';
 import { UndoProvider } from '../features/shell/undo';
 import { Themed } from '../ui/theme';
+import '../features/shell/said-instead';
 import { startWorker } from '../workers/start';
 
 startWorker();
+
+/** Where all else failed: nothing takes the words for help away. */
+export { Broken as ErrorBoundary } from '../features/shell/broken';
 
 export default function Layout() {
   const { theme } = useSettings();

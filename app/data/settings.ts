@@ -1,6 +1,7 @@
 import { useMemo } from 'react';
 import useSWR, { mutate } from 'swr';
 import * as z from 'zod';
+import { saysTo } from '@escale/core/say';
 import type { UnitSystem } from '@escale/core/units';
 import { setSetting, setting } from './store';
 
@@ -26,6 +27,9 @@ export async function setSettings(next: Partial<Settings>): Promise<void> {
   await setSetting('own', { ...now, ...next });
   await mutate('settings');
 }
+
+/** Fills templates in which no unit and no time stands, so that nobody has to say who reads. */
+export const plainly = saysTo({ units: 'metric', zone: 'UTC', locale: 'en-GB' });
 
 /** Who reads this screen: the units of this device, the zone of the water. */
 export function useReader(zone: string): { units: UnitSystem; zone: string; locale: string } {

@@ -15,6 +15,7 @@ const SECTION_OF: Record<string, SectionId> = {
   speed: 'plan/day',
   homeBy: 'plan/day',
   limits: 'plan/day',
+  forecast: 'plan/day',
   driveMinutes: 'plan/day',
   checkInMinutes: 'plan/day',
   load: 'pack/load',
@@ -57,8 +58,12 @@ export function fieldHref({ type, id, pointer }: FieldRef): string | undefined {
 export function mendHref(mend: Mend, trip: string): string | undefined {
   if ('go' in mend) return fieldHref(mend.go);
   if ('open' in mend) return sectionHref(trip, mend.open);
-  if ('add' in mend)
-    return `/shed/gear/new?kind=${encodeURIComponent(mend.add.kind)}${mend.add.borrowed ? '&at=/borrowedFrom' : ''}&back=${encodeURIComponent(sectionHref(trip, 'pack/kit'))}`;
+  if ('add' in mend) {
+    const asked = new URLSearchParams({ kind: mend.add.kind });
+    if (mend.add.borrowed) asked.set('at', '/borrowedFrom');
+    asked.set('back', sectionHref(trip, 'pack/kit'));
+    return `/shed/gear/new?${asked.toString()}`;
+  }
   return undefined;
 }
 

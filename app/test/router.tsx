@@ -1,4 +1,4 @@
-import type { ReactNode } from 'react';
+import { cloneElement, type ReactElement, type ReactNode } from 'react';
 import { Text } from 'react-native';
 
 /** The router as a list of where one was sent: screens are tested, not the router. */
@@ -20,9 +20,26 @@ export function Redirect({ href }: { href: string }) {
   go(href);
   return null;
 }
-export function Link({ href, children, ...rest }: { href: string; children: ReactNode }) {
+export function Link({
+  href,
+  asChild,
+  children,
+  ...rest
+}: {
+  href: string;
+  asChild?: boolean;
+  children: ReactNode;
+}) {
+  const press = () => go(href);
+  if (asChild)
+    return cloneElement(children as ReactElement<Record<string, unknown>>, {
+      href,
+      role: 'link',
+      onPress: press,
+      ...rest,
+    });
   return (
-    <Text {...{ href }} role="link" {...rest}>
+    <Text {...{ href }} role="link" onPress={press} {...rest}>
       {children}
     </Text>
   );

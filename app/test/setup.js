@@ -13,6 +13,15 @@ if (!globalThis.crypto?.subtle) Object.defineProperty(globalThis, 'crypto', { va
 AbortSignal.timeout ??= () => new AbortController().signal;
 Element.prototype.scrollIntoView ??= () => undefined;
 
+// The browser's own dialog: opened and closed, no more.
+HTMLDialogElement.prototype.showModal ??= function () {
+  this.open = true;
+};
+HTMLDialogElement.prototype.close ??= function () {
+  this.open = false;
+  this.dispatchEvent(new Event('close'));
+};
+
 URL.createObjectURL ??= () => 'blob:test';
 
 // Layout does not happen in jsdom: everything that measures itself is as wide as a phone.

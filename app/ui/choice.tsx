@@ -1,10 +1,14 @@
-import { useState } from 'react';
-import { Pressable, ScrollView, View } from 'react-native';
-import { Modal, Portal, TextInput } from 'react-native-paper';
+import { useId, useState } from 'react';
+import { View } from 'react-native';
+import { TextInput } from 'react-native-paper';
 import { Button } from './button';
+import { Check, Radio } from './mark';
+import { Press } from './press';
+import { Sheet } from './sheet';
 import { T } from './text';
 import { usePalette } from './theme';
-import { TOUCH } from './tokens';
+import { TOUCH, TOUCH_WET } from './tokens';
+import { plainly } from '../data/settings';
 
 export interface Option {
   value: string;
@@ -38,57 +42,49 @@ export function Choice(props: Props) {
 
 function Open({ label, options, value, onChange, clearable, id }: Props) {
   const p = usePalette();
+  const group = useId();
   return (
     <View role="radiogroup" aria-label={label} style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 6 }}>
       {options.map((option, i) => {
         const on = option.value === value;
         return (
-          <Pressable
+          <Radio
             key={option.value}
-            role="radio"
-            aria-checked={on}
-            aria-label={option.label}
-            onPress={() => onChange(on && clearable ? undefined : option.value)}
-            {...(i === 0 && id ? { nativeID: id } : {})}
+            group={group}
+            label={option.label}
+            on={on}
+            onPick={() => onChange(option.value)}
+            {...(clearable ? { onAgain: () => onChange(undefined) } : {})}
+            {...(i === 0 && id ? { id } : {})}
             style={{
-              minHeight: TOUCH,
-              paddingHorizontal: 12,
-              justifyContent: 'center',
+              padding: on ? '0 11px' : '0 12px',
+              borderStyle: 'solid',
               borderWidth: on ? 2 : 1,
               borderColor: on ? p.ink : p.soft,
-              backgroundColor: on ? p.ink : 'transparent',
+              background: on ? p.raised : 'transparent',
             }}
           >
-            <T as={on ? 'strong' : 'body'} color={on ? p.paper : p.ink}>
-              {option.label}
-            </T>
-          </Pressable>
+            <T as={on ? 'strong' : 'body'}>{option.label}</T>
+          </Radio>
         );
       })}
     </View>
   );
 }
 
-function Folded({ label, options, value, onChange, clearable, id }: Props) {
+function Folded(props: Props) {
+  const { label, options, value, id } = props;
   const p = usePalette();
   const [open, setOpen] = useState(false);
-  const [find, setFind] = useState('');
-  const chosen = options.find((o) => o.value === value);
-  const shown = options.filter((o) => o.label.toLowerCase().includes(find.trim().toLowerCase()));
-  const take = (next: string | undefined) => {
-    onChange(next);
-    setOpen(false);
-    setFind('');
-  };
+  const said = options.find((o) => o.value === value)?.label;
   return (
     <>
-      <Pressable
-        role="button"
-        aria-label={`${label}: ${chosen?.label ?? 'not said'}`}
-        aria-haspopup="dialog"
-        aria-expanded={open}
+      <Press
+        label={plainly('{label}: {said}', { label, said: said ?? 'not said' })}
+        opens="dialog"
+        expanded={open}
         onPress={() => setOpen(true)}
-        {...(id ? { nativeID: id } : {})}
+        {...(id ? { id } : {})}
         style={{
           minHeight: TOUCH,
           borderWidth: 1,
@@ -99,75 +95,66 @@ function Folded({ label, options, value, onChange, clearable, id }: Props) {
           justifyContent: 'space-between',
         }}
       >
-        <T>{chosen?.label ?? 'Choose'}</T>
+        <T>{said ?? 'Choose'}</T>
         <T as="small">change</T>
-      </Pressable>
-      <Portal>
-        <Modal
-          visible={open}
-          onDismiss={() => setOpen(false)}
-          contentContainerStyle={{
-            backgroundColor: p.paper,
-            margin: 16,
-            maxHeight: '80%',
-            maxWidth: 520,
-            width: '92%',
-            alignSelf: 'center',
-            borderWidth: 2,
-            borderColor: p.ink,
-          }}
-        >
-          <View role="dialog" aria-label={label} aria-modal style={{ padding: 12, gap: 8, flexShrink: 1 }}>
-            <T as="section" heading={2}>
-              {label}
-            </T>
-            {options.length >= SEARCH_FROM ? (
-              <TextInput
-                mode="outlined"
-                dense
-                accessibilityLabel={`Find in ${label}`}
-                placeholder="Find"
-                value={find}
-                onChangeText={setFind}
-                autoFocus
-              />
-            ) : null}
-            <ScrollView role="radiogroup" aria-label={label}>
-              {shown.map((option) => (
-                <Pressable
-                  key={option.value}
-                  role="radio"
-                  aria-checked={option.value === value}
-                  onPress={() => take(option.value)}
-                  style={{
-                    minHeight: TOUCH,
-                    justifyContent: 'center',
-                    paddingHorizontal: 8,
-                    borderBottomWidth: 1,
-                    borderColor: p.line,
-                    backgroundColor: option.value === value ? p.water3 : 'transparent',
-                  }}
-                >
-                  <T as={option.value === value ? 'strong' : 'body'}>{option.label}</T>
-                  {option.note ? <T as="small">{option.note}</T> : null}
-                </Pressable>
-              ))}
-              {shown.length === 0 ? (
-                <T as="soft" style={{ padding: 8 }}>
-                  Nothing of that name.
-                </T>
-              ) : null}
-            </ScrollView>
-            <View style={{ flexDirection: 'row', gap: 8 }}>
-              {clearable && value !== undefined ? (
-                <Button onPress={() => take(undefined)}>Not said</Button>
-              ) : null}
-              <Button onPress={() => setOpen(false)}>Close</Button>
-            </View>
-          </View>
-        </Modal>
-      </Portal>
+      </Press>
+      {open ? <Pick {...props} close={() => setOpen(false)} /> : null}
     </>
+  );
+}
+
+/** The list of a long choice. A press takes an answer and closes; arrows only move, and what they came to counts on closing. */
+function Pick({ label, options, value, onChange, clearable, close }: Props & { close: () => void }) {
+  const p = usePalette();
+  const group = useId();
+  const [find, setFind] = useState('');
+  const [draft, setDraft] = useState(value);
+  const shown = options.filter((o) => o.label.toLowerCase().includes(find.trim().toLowerCase()));
+  const take = (next: string | undefined) => {
+    if (next !== value) onChange(next);
+    close();
+  };
+  return (
+    <Sheet title={label} onClose={() => take(draft)}>
+      {options.length >= SEARCH_FROM ? (
+        <TextInput
+          mode="outlined"
+          dense
+          accessibilityLabel={plainly('Find in {label}', { label })}
+          placeholder="Find"
+          value={find}
+          onChangeText={setFind}
+          autoFocus
+        />
+      ) : null}
+      <View role="radiogroup" aria-label={label}>
+        {shown.map((option) => (
+          <Radio
+            key={option.value}
+            group={group}
+            label={option.label}
+            on={option.value === draft}
+            onPick={() => setDraft(option.value)}
+            onPress={() => take(option.value)}
+            style={{ padding: '4px 8px', borderStyle: 'solid', borderWidth: '0 0 1px', borderColor: p.line }}
+          >
+            <View style={{ flex: 1 }}>
+              <T as={option.value === draft ? 'strong' : 'body'}>{option.label}</T>
+              {option.note ? <T as="small">{option.note}</T> : null}
+            </View>
+          </Radio>
+        ))}
+        {shown.length === 0 ? (
+          <T as="soft" style={{ padding: 8 }}>
+            Nothing of that name.
+          </T>
+        ) : null}
+      </View>
+      <View style={{ flexDirection: 'row', gap: 8 }}>
+        {clearable && value !== undefined ? <Button onPress={() => take(undefined)}>Not said</Button> : null}
+        <Button onPress={() => take(draft)}>Close</Button>
+      </View>
+    </Sheet>
   );
 }
 
@@ -185,42 +172,17 @@ export function Tick({
   onChange: (on: boolean) => void;
   wet?: boolean;
 }) {
-  const p = usePalette();
   return (
-    <Pressable
-      role="checkbox"
-      aria-checked={on}
-      aria-label={label}
-      onPress={() => onChange(!on)}
-      style={{
-        minHeight: wet ? 64 : TOUCH,
-        flexDirection: 'row',
-        alignItems: 'center',
-        gap: 12,
-        paddingVertical: 6,
-      }}
+    <Check
+      label={label}
+      on={on}
+      onChange={onChange}
+      style={{ minHeight: wet ? TOUCH_WET : TOUCH, padding: '6px 0' }}
     >
-      <View
-        style={{
-          width: 26,
-          height: 26,
-          borderWidth: 2,
-          borderColor: p.ink,
-          backgroundColor: on ? p.ink : 'transparent',
-          alignItems: 'center',
-          justifyContent: 'center',
-        }}
-      >
-        {on ? (
-          <T as="strong" color={p.paper} style={{ lineHeight: 20 }}>
-            ✓
-          </T>
-        ) : null}
-      </View>
       <View style={{ flex: 1 }}>
         <T as={on ? 'soft' : 'body'}>{label}</T>
         {note ? <T as="small">{note}</T> : null}
       </View>
-    </Pressable>
+    </Check>
   );
 }

@@ -72,7 +72,7 @@ export const SIZE = {
   section: 18,
   body: 16,
   small: 14,
-  label: 13,
+  label: 14,
   figure: 34,
   giant: 92,
 } as const;

@@ -3,7 +3,14 @@ import { holesOf, hullOf, leak, spaceOf, type Leak, type Relief, type Weight } f
 import { CATALOGUE } from '@escale/core/kit';
 import type { Boat } from '@escale/core/model';
 import { packsOn } from '@escale/core/rules';
-import { sweepSteps, type AssessInput, type Departure, type Progress } from '@escale/core/trip';
+import {
+  sweepDays,
+  sweepSteps,
+  type AssessInput,
+  type Departure,
+  type Progress,
+  type Span,
+} from '@escale/core/trip';
 
 /** A piece of what a job gives, and how far it is. */
 export interface Piece<P> extends Progress {
@@ -18,6 +25,11 @@ export interface SweepJob {
   from: number;
   until: number;
   step: number;
+}
+
+export interface DaysJob extends Pick<SweepJob, 'input' | 'step'> {
+  /** The departures of each day that is held against the others. */
+  spans: Span[];
 }
 
 export interface LeaksJob {
@@ -35,24 +47,40 @@ export interface LeaksJob {
 export interface Jobs {
   /** The worst of each departure of a day: progress as it goes, the whole row at the end. */
   sweep: { input: SweepJob; part: Departure[] };
+  /** Several days held against each other: a row of departures each, at the end. */
+  days: { input: DaysJob; part: Departure[][] };
   /** One leak through each opening of a boat, in their order. */
   leaks: { input: LeaksJob; part: Leak };
 }
 export type JobName = keyof Jobs;
 
+const wholeOf = (input: SweepJob['input']): AssessInput => ({
+  ...input,
+  packs: packsOn(
+    input.shed.waters.find((w) => w.id === input.trip.water),
+    input.shed,
+  ),
+  catalogue: CATALOGUE,
+});
+
+/** Work that tells how far it is and gives its answer whole, at the end. */
+function* toTheEnd<P>(steps: Generator<Progress, P>): Work<P> {
+  let next = steps.next();
+  let at: Progress = { done: 0, of: 0 };
+  while (!next.done) {
+    at = next.value;
+    yield at;
+    next = steps.next();
+  }
+  yield { ...at, part: next.value };
+}
+
 export const JOBS: { [N in JobName]: (input: Jobs[N]['input']) => Work<Jobs[N]['part']> } = {
   *sweep({ input, from, until, step }) {
-    const water = input.shed.waters.find((w) => w.id === input.trip.water);
-    const whole = { ...input, packs: packsOn(water, input.shed), catalogue: CATALOGUE };
-    const steps = sweepSteps(whole, from, until, step);
-    let next = steps.next();
-    let at: Progress = { done: 0, of: 0 };
-    while (!next.done) {
-      at = next.value;
-      yield at;
-      next = steps.next();
-    }
-    yield { ...at, part: next.value };
+    yield* toTheEnd(sweepSteps(wholeOf(input), from, until, step));
+  },
+  *days({ input, spans, step }) {
+    yield* toTheEnd(sweepDays(wholeOf(input), spans, step));
   },
   *leaks({ boat, weight, density, relief, sea }) {
     const hull = hullOf(boat);

@@ -1,5 +1,5 @@
 import { View } from 'react-native';
-import { Link, useLocalSearchParams, useRouter } from 'expo-router';
+import { useLocalSearchParams, useRouter } from 'expo-router';
 import { startCard } from '@escale/core/boat';
 import { render } from '@escale/core/say';
 import { Button, Row } from '../../ui/button';
@@ -8,11 +8,14 @@ import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
 import { useThing } from '../../data/hooks';
 import { change } from '../../data/outbox';
-import { useReader } from '../../data/settings';
+import { useReader, plainly } from '../../data/settings';
 import type { Held } from '../../data/things';
 import { thingHref } from '../../data/where';
 import { ThingForm } from '../forms/thing-form';
 import { HANDOVER } from '@escale/core/boat/handover';
+import { changeOf } from '../forms/words';
+import { BOAT } from './words';
+import { TextLink } from '../../ui/press';
 
 function useBoat(): Held<'boat'> | undefined {
   const { boat } = useLocalSearchParams<{ boat?: string }>();
@@ -22,9 +25,7 @@ function useBoat(): Held<'boat'> | undefined {
 
 const Gone = () => (
   <Page title="No such boat">
-    <Link href="/shed" style={{ paddingVertical: 12 }}>
-      <T style={{ textDecorationLine: 'underline' }}>The shed</T>
-    </Link>
+    <TextLink href="/shed">The shed</TextLink>
   </Page>
 );
 
@@ -37,7 +38,7 @@ export function CardPage() {
   const steps = startCard(held.doc);
   return (
     <Page
-      title={`${held.doc.name}: second driver’s card`}
+      title={plainly(BOAT.card, { boat: held.doc.name })}
       lead="Do it once for real, with the driver watching, before you leave."
     >
       {steps ? (
@@ -69,9 +70,9 @@ export function CardPage() {
       )}
       <Row>
         <Button onPress={() => window.print()}>Print it</Button>
-        <Link href={`${thingHref('boat', held.id)}?at=/controls`} style={{ paddingVertical: 12 }}>
-          <T style={{ textDecorationLine: 'underline' }}>How she is started and stopped</T>
-        </Link>
+        <TextLink href={`${thingHref('boat', held.id)}?at=/controls`}>
+          How she is started and stopped
+        </TextLink>
       </Row>
       <T as="small">Common practice, no published source. The maker’s manual stands before it.</T>
     </Page>
@@ -86,7 +87,7 @@ export function HandoverPage() {
   if (!held) return <Gone />;
   return (
     <Page
-      title={`${held.doc.name}: ten minutes with whoever knows her`}
+      title={plainly(BOAT.handover, { boat: held.doc.name })}
       lead="Walk it together. Saved as you leave each field."
     >
       {HANDOVER.map((step, i) => (
@@ -97,7 +98,7 @@ export function HandoverPage() {
           style={{ borderTopWidth: 2, borderColor: p.ink, paddingVertical: 10, gap: 8 }}
         >
           <T as="section" heading={2}>
-            {i + 1}. {step.what}
+            {plainly(BOAT.step, { n: i + 1, what: step.what })}
           </T>
           <T as="soft">{step.why}</T>
           {step.fields.length > 0 ? (
@@ -106,9 +107,7 @@ export function HandoverPage() {
               doc={held.doc}
               only={step.fields}
               basis={held.doc.basis}
-              onPatch={(patch) =>
-                void change(held, patch, `${patch[0].pointer.slice(1)} of ${held.doc.name}`)
-              }
+              onPatch={(patch) => void change(held, patch, changeOf(patch[0].pointer, held.doc.name))}
             />
           ) : null}
           {step.kit ? (
@@ -124,9 +123,7 @@ export function HandoverPage() {
           ) : null}
         </View>
       ))}
-      <Link href={`/shed/card?boat=${held.id}`} style={{ paddingVertical: 12 }}>
-        <T style={{ textDecorationLine: 'underline' }}>Her second driver’s card</T>
-      </Link>
+      <TextLink href={`/shed/card?boat=${held.id}`}>Her second driver’s card</TextLink>
     </Page>
   );
 }

@@ -9,12 +9,14 @@ import { Choice } from '../../ui/choice';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
 import { FONT, SIZE, type Palette } from '../../ui/tokens';
-import { useReader } from '../../data/settings';
+import { useReader, plainly } from '../../data/settings';
 import { change } from '../../data/outbox';
 import type { Held } from '../../data/things';
 import { thingHref } from '../../data/where';
 import { HullShape } from '../load/hull-shape';
 import { profile } from '../load/outline';
+import { BOAT } from './words';
+import { TextLink } from '../../ui/press';
 
 const MEASURES = [
   { letter: 'A', field: 'length', title: 'Length over all', quantity: 'length' },
@@ -41,7 +43,7 @@ export function HerMeasures({ held }: { held: Held<'boat'> }) {
           ? { op: 'set', pointer: `/basis/~1${field}`, value: how }
           : { op: 'unset', pointer: `/basis/~1${field}` },
       ],
-      `how ${field} is known`,
+      plainly(BOAT.changed, { field }),
     );
   return (
     <View style={{ gap: 8 }}>
@@ -59,7 +61,7 @@ export function HerMeasures({ held }: { held: Held<'boat'> }) {
           </T>
           {boat[field] === undefined ? null : (
             <Choice
-              label={`How ${title.toLowerCase()} is known`}
+              label={plainly(BOAT.how, { what: title.toLowerCase() })}
               options={BASES}
               value={boat.basis?.[`/${field}`] ?? 'stated'}
               onChange={(v) => v && set(field, v)}
@@ -67,14 +69,10 @@ export function HerMeasures({ held }: { held: Held<'boat'> }) {
           )}
         </View>
       ))}
-      <Link href={`/shed/card?boat=${held.id}`} style={{ paddingVertical: 12 }}>
-        <T style={{ textDecorationLine: 'underline' }}>Second driver’s card</T>
-      </Link>
-      <Link href={`/shed/handover?boat=${held.id}`} style={{ paddingVertical: 12 }}>
-        <T style={{ textDecorationLine: 'underline' }}>
-          A boat you don’t know: walk through her in ten minutes
-        </T>
-      </Link>
+      <TextLink href={`/shed/card?boat=${held.id}`}>Second driver’s card</TextLink>
+      <TextLink href={`/shed/handover?boat=${held.id}`}>
+        A boat you don’t know: walk through her in ten minutes
+      </TextLink>
       {boat.length === undefined || boat.beam === undefined ? (
         <T as="soft">
           Enter length and beam below, and she is drawn.{' '}

@@ -1,34 +1,33 @@
 import { useState } from 'react';
-import { Pressable, View } from 'react-native';
-import { useRouter } from 'expo-router';
+import { View } from 'react-native';
 import Svg from 'react-native-svg';
 import { TextInput } from 'react-native-paper';
 import { hullOf, HULLS } from '@escale/core/boat';
-import type { StartingPoint } from '@escale/core/model';
+import type { Boat, StartingPoint } from '@escale/core/model';
 import { CRAFT, type Craft } from '@escale/core/model/lists';
-import { format } from '@escale/core/units';
+import { saysTo } from '@escale/core/say';
 import { Button, Row } from '../../ui/button';
 import { Choice, optionsOf } from '../../ui/choice';
+import { Radio } from '../../ui/mark';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
-import { useReader } from '../../data/settings';
-import { create, newId } from '../../data/outbox';
+import { plainly, useReader } from '../../data/settings';
+import { newId } from '../../data/outbox';
 import { HullShape } from '../load/hull-shape';
 import { startBoat, STARTING_POINTS } from '@escale/core/boat/start';
+import { BOAT } from './words';
 
 const KINDS = optionsOf(CRAFT);
 
 /** A boat in two minutes: her kind, the one she is most like, her name. Everything else is a guess until it is said. */
-export function NewBoat({ blank }: { blank: () => void }) {
-  const router = useRouter();
+export function NewBoat({ add: keep, blank }: { add: (boat: Boat) => void; blank: () => void }) {
   const [kind, setKind] = useState<Craft>();
   const [point, setPoint] = useState<StartingPoint>();
   const [name, setName] = useState('');
   const [id] = useState(newId);
   const add = () => {
     if (!point || name.trim() === '') return;
-    void create('boat', startBoat(point, id, name.trim()), name.trim());
-    router.replace(`/shed/boat/${id}`);
+    keep(startBoat(point, id, name.trim()));
   };
   return (
     <View style={{ gap: 14 }}>
@@ -85,25 +84,32 @@ export function NewBoat({ blank }: { blank: () => void }) {
 const WIDE = 128,
   HIGH = 56;
 
-function PointCard({ point, on, onPress }: { point: StartingPoint; on: boolean; onPress: () => void }) {
+export function PointCard({
+  point,
+  on,
+  onPress,
+}: {
+  point: StartingPoint;
+  on: boolean;
+  onPress: () => void;
+}) {
   const p = usePalette();
   const reader = useReader('UTC');
   const hull = hullOf({ kind: point.kind, ...point.boat }, HULLS);
   const per = hull ? Math.min((WIDE - 8) / hull.length, (HIGH - 4) / hull.beam) : 1;
   return (
-    <Pressable
-      role="radio"
-      aria-checked={on}
-      aria-label={`${point.title}. ${point.note}`}
-      onPress={onPress}
+    <Radio
+      group="most-like"
+      label={plainly(BOAT.like, { title: point.title, note: point.note })}
+      on={on}
+      onPick={onPress}
       style={{
-        flexDirection: 'row',
-        alignItems: 'center',
         gap: 12,
+        borderStyle: 'solid',
         borderWidth: on ? 3 : 1,
         borderColor: on ? p.ink : p.soft,
-        backgroundColor: p.raised,
-        padding: 10,
+        background: p.raised,
+        padding: on ? 8 : 10,
       }}
     >
       {hull ? (
@@ -115,11 +121,9 @@ function PointCard({ point, on, onPress }: { point: StartingPoint; on: boolean; 
         <T as="strong">{point.title}</T>
         <T as="small">{point.note}</T>
         {hull ? (
-          <T as="label">
-            {format(hull.length, 'length', reader.units)} × {format(hull.beam, 'length', reader.units)}
-          </T>
+          <T as="label">{saysTo(reader)(BOAT.size, { length: hull.length, beam: hull.beam })}</T>
         ) : null}
       </View>
-    </Pressable>
+    </Radio>
   );
 }

@@ -1,6 +1,8 @@
 import { useState } from 'react';
 import { DatePickerModal, enGB, registerTranslation, TimePickerModal } from 'react-native-paper-dates';
 import { Button } from '../../ui/button';
+import { FORM } from './words';
+import { plainly } from '../../data/settings';
 
 registerTranslation('en-GB', enGB);
 
@@ -25,7 +27,7 @@ export default function Calendar({
   const date = /^\d{4}-\d\d-\d\d$/.test(value) ? new Date(`${value}T00:00:00`) : undefined;
   return (
     <>
-      <Button label={`Pick ${label}`} onPress={() => setOpen(true)}>
+      <Button label={plainly(FORM.pick, { label })} onPress={() => setOpen(true)}>
         Pick
       </Button>
       {time ? (

@@ -11,11 +11,13 @@ import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
 import { TOUCH } from '../../ui/tokens';
 import { useKind } from '../../data/hooks';
-import { useSettings } from '../../data/settings';
+import { useSettings, plainly } from '../../data/settings';
 import { fieldId } from '../../data/where';
 import { DateField } from './date-field';
 import { blankOf, fieldsOf, shapeOf, type Shape } from './schema';
 import { CATALOGUE } from '@escale/core/kit';
+import { Check } from '../../ui/mark';
+import { FORM } from './words';
 
 export interface FieldProps {
   /** Dotted name of React Hook Form; its pointer is the same with slashes. */
@@ -53,11 +55,10 @@ function Labelled({ shape, ...props }: FieldProps & { shape: Shape }) {
     <View style={{ gap: 4 }}>
       <View style={{ flexDirection: 'row', alignItems: 'center', gap: 8 }}>
         <T as="label" style={{ fontSize: 14 }}>
-          {title}
-          {guessed ? ' · a guess' : ''}
+          {guessed ? plainly(FORM.guess, { label: title }) : title}
         </T>
         {guessed && sayIt ? (
-          <Button kind="quiet" label={`${title}: it is so`} onPress={() => sayIt(pointer)}>
+          <Button kind="quiet" label={plainly(FORM.itIsSo, { label: title })} onPress={() => sayIt(pointer)}>
             it is so
           </Button>
         ) : null}
@@ -144,12 +145,18 @@ function Text({ name, shape, label, onLeft }: Inner) {
 }
 
 /** What is wrong with a number, in the person's own unit; undefined where it lies within its limits. */
-function beyond({ schema }: Shape, value: number, quantity: Quantity, units: UnitSystem): string | undefined {
+function beyond(
+  { schema }: Shape,
+  label: string,
+  value: number,
+  quantity: Quantity,
+  units: UnitSystem,
+): string | undefined {
   const { minValue: least, maxValue: most } = schema as z.ZodNumber;
   const say = (limit: number) =>
     format(limit, quantity, units, Number.isInteger(fromSI(limit, unitOf(quantity, units))) ? 0 : undefined);
-  if (least !== null && value < least) return `at least ${say(least)}`;
-  return most !== null && value > most ? `at most ${say(most)}` : undefined;
+  if (least !== null && value < least) return plainly(FORM.least, { label, limit: say(least) });
+  return most !== null && value > most ? plainly(FORM.most, { label, limit: say(most) }) : undefined;
 }
 
 /** A number in the person's own unit; SI inside. What is typed stays as typed until the field is left. */
@@ -170,9 +177,11 @@ function Measure({ name, shape, label, onLeft }: Inner) {
     const text = typed.trim().replace(',', '.');
     const number = Number(text);
     if (text !== '' && !Number.isFinite(number))
-      return setFault(`${label} is a number${unit.symbol ? ` in ${unit.symbol}` : ''}`);
-    const outside = text === '' ? undefined : beyond(shape, toSI(number, unit), quantity, units);
-    if (outside) return setFault(`${label}: ${outside}`);
+      return setFault(
+        unit.symbol ? plainly(FORM.numberIn, { label, unit: unit.symbol }) : plainly(FORM.number, { label }),
+      );
+    const outside = text === '' ? undefined : beyond(shape, label, toSI(number, unit), quantity, units);
+    if (outside) return setFault(outside);
     setFault(undefined);
     field.onChange(text === '' ? undefined : toSI(number, unit));
     setTyped(undefined);
@@ -317,14 +326,14 @@ function List({ name, shape, label, onLeft }: Inner) {
             <Field key={key} name={`${name}.${i}.${key}`} schema={field} onLeft={onLeft} />
           ))}
           <Row>
-            <Button kind="quiet" label={`Remove ${label} ${i + 1}`} onPress={() => drop(i)}>
+            <Button kind="quiet" label={plainly(FORM.drop, { label, n: i + 1 })} onPress={() => drop(i)}>
               Remove
             </Button>
           </Row>
         </View>
       ))}
       <Row>
-        <Button label={`Add to ${label}`} onPress={() => append(blankOf(element) as object)}>
+        <Button label={plainly(FORM.add, { label })} onPress={() => append(blankOf(element) as object)}>
           Add
         </Button>
       </Row>
@@ -353,14 +362,15 @@ function Words({ name, shape, label, onLeft }: Inner) {
         style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 6 }}
       >
         {things.map((h) => (
-          <Button
+          <Check
             key={h.id}
-            kind={value.includes(h.id) ? 'main' : 'plain'}
-            label={`${nameOf(h.doc)}${value.includes(h.id) ? ', chosen' : ''}`}
-            onPress={() => put(value.includes(h.id) ? value.filter((id) => id !== h.id) : [...value, h.id])}
+            label={nameOf(h.doc)}
+            on={value.includes(h.id)}
+            onChange={(on) => put(on ? [...value, h.id] : value.filter((id) => id !== h.id))}
+            style={{ padding: '0 12px 0 0' }}
           >
-            {nameOf(h.doc)}
-          </Button>
+            <T>{nameOf(h.doc)}</T>
+          </Check>
         ))}
       </View>
     );
@@ -371,7 +381,7 @@ function Words({ name, shape, label, onLeft }: Inner) {
         mode="outlined"
         multiline
         numberOfLines={3}
-        accessibilityLabel={`${label}, one a line`}
+        accessibilityLabel={plainly(FORM.oneALine, { label })}
         id={fieldId(pointerOf(name))}
         value={value.join('\n')}
         onChangeText={(text) => field.onChange(text.split('\n'))}

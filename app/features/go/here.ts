@@ -16,15 +16,27 @@ const FRESH = 60_000,
  * The device's own position, as far as it may be read: at once where that was allowed before, else when it is asked for.
  * `said` is what a person reads when it can't be had.
  */
-export function useHere(): { here: Here | undefined; said: string | undefined; ask: () => void } {
+export function useHere(): {
+  here: Here | undefined;
+  said: string | undefined;
+  /** Asks now. @param then what is done once with what was read */
+  ask: (then?: (here: Here) => void) => void;
+} {
   const [here, setHere] = useState<Here>();
   const [said, setSaid] = useState<string>();
-  const ask = useCallback(() => {
+  const ask = useCallback((then?: (here: Here) => void) => {
     if (!('geolocation' in navigator)) return setSaid('This device has no position to read.');
     setSaid('Reading the position …');
     navigator.geolocation.getCurrentPosition(
       ({ coords, timestamp }) => {
-        setHere({ lat: coords.latitude, lon: coords.longitude, accuracy: coords.accuracy, at: timestamp });
+        const read = {
+          lat: coords.latitude,
+          lon: coords.longitude,
+          accuracy: coords.accuracy,
+          at: timestamp,
+        };
+        setHere(read);
+        then?.(read);
         setSaid(undefined);
       },
       (error) =>

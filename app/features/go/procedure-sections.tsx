@@ -5,7 +5,7 @@ import type { Boat } from '@escale/core/model';
 import { CRAFT } from '@escale/core/model/lists';
 import { proceduresFor, stepStates, type Procedure, PROCEDURES } from '@escale/core/procedure';
 import { plannedPosition } from '@escale/core/passage';
-import { clock, phrase, render } from '@escale/core/say';
+import { phrase, render } from '@escale/core/say';
 import { jacketsOf, mayday, type Spot } from '@escale/core/signals';
 import { MS } from '@escale/core/units';
 import { useNow } from '../../data/hooks';
@@ -16,6 +16,9 @@ import { useTrip } from '../trip/use-trip';
 import { useHere, type Here } from './here';
 import { useRun } from './use-run';
 import { kindsSupplying } from '@escale/core/kit';
+import { Phone } from '../../ui/phone';
+import { GO } from './words';
+import { plainly } from '../../data/settings';
 
 /** What a searcher can see, hear or receive. */
 const SIGNALS = kindsSupplying(
@@ -48,8 +51,9 @@ function Group({ group, none }: { group: Procedure['group']; none: string }) {
   if (found.length === 0)
     return (
       <T as="soft">
-        {none} {boat ? `a ${CRAFT[boat.kind].toLowerCase()}` : 'this boat'} has no steps in Escale yet. Use
-        your own list; plug, straps, lock and brake looked at twice.
+        {boat
+          ? plainly(GO.noSteps, { none, craft: CRAFT[boat.kind].toLowerCase() })
+          : plainly(GO.noStepsBoat, { none })}
       </T>
     );
   return (
@@ -64,7 +68,7 @@ function Group({ group, none }: { group: Procedure['group']; none: string }) {
 function ProcedureCard({ procedure }: { procedure: Procedure }) {
   const p = usePalette();
   const router = useRouter();
-  const { trip, reader } = useTrip();
+  const { trip, reader, says } = useTrip();
   const { held, ticks } = useRun(procedure.id, trip.id);
   const states = stepStates(procedure.steps, ticks);
   const done = procedure.steps.filter((s) => states.get(s.id)?.done).length;
@@ -73,9 +77,9 @@ function ProcedureCard({ procedure }: { procedure: Procedure }) {
       <T as="section" heading={3}>
         {procedure.title}
       </T>
-      {procedure.stopIf ? <T as="soft">Stay ashore if: {render(procedure.stopIf, reader)}</T> : null}
+      {procedure.stopIf ? <T as="soft">{says(GO.stayIf, { what: procedure.stopIf })}</T> : null}
       <Button kind="main" wet onPress={() => router.push(`/trips/${trip.id}/run/${procedure.id}`)}>
-        {held ? `Go on, ${done} of ${procedure.steps.length}` : 'Start'}
+        {held ? says(GO.goOn, { done, all: procedure.steps.length }) : GO.start}
       </Button>
       {procedure.steps.map((step) => (
         <View
@@ -148,13 +152,34 @@ export function TroubleSection() {
         <T as="soft">No steps for this kind of boat yet. Stay with her, get on her or into her, call.</T>
       ) : null}
       {boat ? <Words boat={boat} signals={signals} /> : null}
+      <Numbers />
+    </View>
+  );
+}
+
+/** Whom to ring: who answers on this water, then those ashore who know of the trip. */
+function Numbers() {
+  const { trip, shed } = useTrip();
+  const water = shed.waters.find((w) => w.id === trip.water);
+  const ashore = trip.contacts.flatMap((id) => shed.contacts.find((c) => c.id === id) ?? []);
+  return (
+    <View role="group" aria-label={GO.numbers} style={{ gap: 2 }}>
+      <T as="section" heading={3}>
+        {GO.numbers}
+      </T>
+      {water?.rescueNumber ? (
+        <Phone name={water.rescueName ?? GO.rescue} number={water.rescueNumber} text={false} />
+      ) : (
+        <T as="soft">{GO.noRescue}</T>
+      )}
+      {ashore.map((c) => (c.phone ? <Phone key={c.id} name={c.name} number={c.phone} /> : null))}
     </View>
   );
 }
 
 /** The words for the radio: the position is this device's where it may be read, else the plan's, said as such. */
 function Words({ boat, signals }: { boat: Boat; signals: string[] }) {
-  const { trip, shed, reader, assessment } = useTrip();
+  const { trip, shed, reader, says, assessment } = useTrip();
   const now = useNow(MS.minute);
   const { here, said, ask } = useHere();
   const spot = spotOf(
@@ -178,11 +203,8 @@ function Words({ boat, signals }: { boat: Boat; signals: string[] }) {
       ))}
       <T as="small">
         {here
-          ? `Read by this device at ${clock(here.at, reader)}, good to ${Math.round(here.accuracy)} m.`
-          : spot.from === 'plan'
-            ? 'The position is where your plan has you now; this device was not asked.'
-            : 'Say where you are now: what you see, how far off, in which direction.'}{' '}
-        Only where life is in danger.
+          ? says(GO.read, { at: here.at, metres: Math.round(here.accuracy) })
+          : says(spot.from === 'plan' ? GO.fromPlan : GO.sayWhere)}
       </T>
       {said ? (
         <T as="soft" role="status">

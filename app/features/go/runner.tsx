@@ -7,6 +7,8 @@ import { Button, Row } from '../../ui/button';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
 import type { useRun } from './use-run';
+import { GO } from './words';
+import { plainly } from '../../data/settings';
 
 interface Props {
   procedure: Procedure;
@@ -42,7 +44,7 @@ export function Runner({ procedure, run, now, leave, reader, others = [] }: Prop
     return (
       <Stage title={procedure.title} leave={leave}>
         <T as="title" style={{ fontSize: 30, lineHeight: 36 }}>
-          {procedure.steps.length} steps for this boat and this hour
+          {plainly(GO.steps, { n: procedure.steps.length })}
         </T>
         {procedure.stopIf ? (
           <View style={{ borderLeftWidth: 8, borderColor: p.ink, paddingLeft: 12 }}>
@@ -61,7 +63,7 @@ export function Runner({ procedure, run, now, leave, reader, others = [] }: Prop
     return (
       <Stage title={procedure.title} leave={leave}>
         <T as="title" style={{ fontSize: 30, lineHeight: 36 }}>
-          {open.length === 0 ? 'All done.' : `${open.length} steps still open`}
+          {open.length === 0 ? GO.allDone : plainly(GO.stillOpen, { n: open.length })}
         </T>
         <T style={{ fontSize: 18 }}>
           {open.length === 0
@@ -136,7 +138,11 @@ function StepView({
     void run.mark({ step: step.id, at, ...(second ? { second: true } : {}), ...(by ? { by } : {}) });
   const early = second && againFrom !== undefined && now < againFrom;
   return (
-    <Stage title={procedure.title} leave={leave} note={`${done} of ${procedure.steps.length} done`}>
+    <Stage
+      title={procedure.title}
+      leave={leave}
+      note={plainly(GO.done, { done, all: procedure.steps.length })}
+    >
       {second ? (
         <T as="section" style={{ borderWidth: 2, borderColor: p.ink, padding: 8, alignSelf: 'flex-start' }}>
           Second look, by another eye or later by yours
@@ -154,10 +160,10 @@ function StepView({
         </T>
       ) : null}
       {step.who ? <T as="soft">{step.who}</T> : null}
-      {locked.length > 0 ? <T as="soft">Until then this stays locked: {locked.join(' ')}</T> : null}
+      {locked.length > 0 ? <T as="soft">{plainly(GO.locked, { steps: locked.join(' ') })}</T> : null}
       {early ? (
         <T as="soft" role="status">
-          Your own eye looks again in {Math.ceil((againFrom - now) / 1000)} s; another’s may now.
+          {plainly(GO.early, { seconds: Math.ceil((againFrom - now) / 1000) })}
         </T>
       ) : null}
       {list
@@ -183,7 +189,9 @@ function StepView({
       </Row>
       {second
         ? others.map((o) => (
-            <Button key={o.id} wet once onPress={() => tick(o.id)}>{`${o.name} looked`}</Button>
+            <Button key={o.id} wet once onPress={() => tick(o.id)}>
+              {plainly(GO.looked, { name: o.name })}
+            </Button>
           ))
         : null}
       <Button kind="main" wet once disabled={early} onPress={() => tick()} style={{ minHeight: 88 }}>

@@ -1,6 +1,7 @@
 import { useMemo } from 'react';
 import { ScrollView, View } from 'react-native';
 import { useRouter } from 'expo-router';
+import { skyAt } from '@escale/core/earth';
 import { isOpen } from '@escale/core/floatplan';
 import { ARRIVED, landingsFrom, plannedPosition, type Landing } from '@escale/core/passage';
 import { clock, render, type Reader } from '@escale/core/say';
@@ -15,12 +16,19 @@ import { deed, newId } from '../../data/outbox';
 import { useSettings } from '../../data/settings';
 import { useTrip } from '../trip/use-trip';
 import { CHART_DATUMS } from '@escale/core/model/lists';
+import { LeftButton } from '../watch/left-button';
+import { GO, LANDING, TURN } from './words';
 
 /** On the water: four things, large, in the dark or in the sun, and Trouble across the whole width. */
 export function UnderWay() {
   const { theme } = useSettings();
+  const { trip, shed } = useTrip();
+  const now = useNow(MS.minute);
+  const launch = shed.places.find((pl) => pl.id === trip.launch);
+  // Eyes that must stay used to the dark get the night’s colours in the dark, and only there.
+  const dark = launch ? skyAt(launch.position, now) !== 'day' : theme === 'night';
   return (
-    <Themed theme={theme === 'sun' ? 'sun' : 'night'}>
+    <Themed theme={dark ? 'night' : theme}>
       <Screen />
     </Themed>
   );
@@ -30,7 +38,7 @@ function Screen() {
   const p = usePalette();
   const router = useRouter();
   const now = useNow();
-  const { trip, plan, assessment, reader } = useTrip();
+  const { trip, plan, assessment, reader, says } = useTrip();
   const { offlineSince } = useThings();
   const waiting = useOutbox().length;
   const open = plan !== undefined && isOpen(plan.state);
@@ -62,13 +70,13 @@ function Screen() {
       <View style={{ flexDirection: 'row', alignItems: 'center', gap: 10 }}>
         <Logo />
         <T as="strong" heading={1} style={{ flex: 1, fontSize: 18 }} numberOfLines={1}>
-          {left && times ? `Under way · ${spanText((now - times.leave) / MS.second)}` : trip.title}
+          {left && times ? says(GO.underWay, { for: (now - times.leave) / MS.second }) : trip.title}
         </T>
         <T as="label">
           {offlineSince !== undefined
-            ? `no signal, ${waiting} waiting`
+            ? says(GO.noSignal, { n: waiting })
             : waiting > 0
-              ? `${waiting} waiting`
+              ? says(GO.waiting, { n: waiting })
               : ''}
         </T>
         <Button kind="quiet" label="Leave this screen" onPress={() => router.replace(`/trips/${trip.id}/go`)}>
@@ -95,9 +103,7 @@ function Screen() {
                 I’m fine
               </Button>
             ) : (
-              <Button wet onPress={() => say('under-way', 'leaving')}>
-                We have left
-              </Button>
+              <LeftButton wet plan={plan} now={now} onLeft={() => say('under-way', 'leaving')} />
             )
           ) : null}
         </View>
@@ -147,7 +153,7 @@ function Countdown({
   home: number | undefined;
   limit: number | undefined;
 }) {
-  const { reader } = useTrip();
+  const { says } = useTrip();
   const before = leave !== undefined && now < leave;
   const at = before ? leave : turn;
   const head = before
@@ -159,15 +165,15 @@ function Countdown({
         : 'Turn back now, late by';
   const tail =
     turn === undefined
-      ? 'No limit could be reckoned: set a time to be home.'
+      ? TURN.none
       : before
-        ? `leave ${clock(leave, reader)}, turn by ${clock(turn, reader)} at the latest`
+        ? says(TURN.before, { leave, turn })
         : home === undefined
-          ? `at ${clock(turn, reader)}, the latest that brings you home inside your limits`
-          : `at ${clock(turn, reader)}, to be home at ${clock(home, reader)} as you filed`;
+          ? says(TURN.limits, { turn })
+          : says(TURN.filed, { turn, home });
   const later =
     !before && limit !== undefined && turn !== undefined && limit > turn
-      ? `Your limits would allow ${clock(limit, reader)}: send a change first.`
+      ? says(TURN.later, { limit })
       : undefined;
   return (
     <View>
@@ -206,6 +212,7 @@ function NearestLanding() {
     trip,
     reader,
     assessment: { schedule },
+    says,
   } = useTrip();
   const boat = shed.boats.find((b) => b.id === trip.boat);
   const water = shed.waters.find((w) => w.id === trip.water);
@@ -236,25 +243,35 @@ function NearestLanding() {
     <Panel title={best.doubts.length > 0 ? 'Nearest landing, not sure' : 'Nearest landing'}>
       <T as="figure">{way(best, reader)}</T>
       <T as="soft">
-        {best.place.name}
-        {best.doubts.length > 0 ? `: ${best.doubts.map((d) => render(d, reader)).join('; ')}` : ''}. From
-        where the plan has you now
-        {slow && best.metres >= ARRIVED ? `, at ${format(slow, 'speed', reader.units)} when tired` : ''}. The
-        bearing is true.
+        {slow && best.metres >= ARRIVED
+          ? says(best.doubts.length > 0 ? LANDING.doubtTired : LANDING.tired, {
+              place: best.place.name,
+              doubts: doubtsOf(best, reader),
+              speed: slow,
+            })
+          : says(best.doubts.length > 0 ? LANDING.doubtFrom : LANDING.from, {
+              place: best.place.name,
+              doubts: doubtsOf(best, reader),
+            })}
       </T>
       {nearer ? (
         <T as="soft">
-          Nearer: {nearer.place.name}, {way(nearer, reader)};{' '}
-          {nearer.doubts.map((d) => render(d, reader)).join('; ')}.
+          {says(LANDING.nearer, {
+            place: nearer.place.name,
+            way: way(nearer, reader),
+            doubts: doubtsOf(nearer, reader),
+          })}
         </T>
       ) : null}
     </Panel>
   );
 }
 
+const doubtsOf = ({ doubts }: Landing, reader: Reader) => doubts.map((d) => render(d, reader)).join('; ');
+
 const way = ({ metres, bearing, seconds }: Landing, { units }: Reader) =>
   metres < ARRIVED
-    ? 'here, by the plan'
+    ? LANDING.here
     : [
         format(metres, 'distance', units),
         format(bearing, 'bearing', units),

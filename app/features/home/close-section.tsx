@@ -1,16 +1,17 @@
 import { View } from 'react-native';
-import { Link } from 'expo-router';
 import { isOpen } from '@escale/core/floatplan';
-import { clock, dayOf } from '@escale/core/say';
 import { Button, Row } from '../../ui/button';
 import { T } from '../../ui/text';
 import { useNow, useOutbox } from '../../data/hooks';
 import { change, deed, newId } from '../../data/outbox';
 import { useTrip } from '../trip/use-trip';
+import { Confirm } from '../../ui/confirm';
+import { ASHORE, CLOSE } from './words';
+import { TextLink } from '../../ui/press';
 
 /** Say that you are home: the last thing that must not be forgotten. */
 export function CloseSection() {
-  const { plan, held, trip, reader } = useTrip();
+  const { plan, held, trip, says } = useTrip();
   const now = useNow();
   const waiting = useOutbox().some((s) => s.thing === plan?.id && !s.refused);
   const open = plan !== undefined && isOpen(plan.state);
@@ -20,11 +21,7 @@ export function CloseSection() {
     const ended = plan?.events.findLast((e) => e.kind === 'closed' || e.kind === 'cancelled');
     return (
       <View style={{ gap: 12 }}>
-        <T as="soft">
-          {ended
-            ? `The plan ended ${dayOf(ended.at, reader)} ${clock(ended.at, reader)}.`
-            : 'No float plan is open for this trip.'}
-        </T>
+        <T as="soft">{ended ? says(CLOSE.ended, { at: ended.at }) : CLOSE.none}</T>
         {trip.status === 'done' ? null : (
           <Button
             onPress={() =>
@@ -34,35 +31,44 @@ export function CloseSection() {
             This trip is over
           </Button>
         )}
-        <Link href={`/trips/${trip.id}/home/debrief`} style={{ paddingVertical: 12 }}>
-          <T style={{ textDecorationLine: 'underline' }}>Debrief</T>
-        </Link>
+        <TextLink href={`/trips/${trip.id}/home/debrief`}>Debrief</TextLink>
       </View>
     );
   }
   return (
     <View style={{ gap: 12 }}>
       <T style={{ fontSize: 18 }}>
-        Due home {clock(plan.times.home, reader)}; your contacts act at {clock(plan.times.overdue, reader)}.
+        {says(CLOSE.due, { home: plan.times.home, overdue: plan.times.overdue })}
       </T>
-      <Button
+      <Confirm
         kind="main"
         wet
         busy={waiting}
         style={{ minHeight: 88 }}
-        onPress={() => say('closed', 'that you are home')}
+        title={ASHORE.title}
+        follows={trip.crew.length > 1 ? says(ASHORE.follows, { n: trip.crew.length }) : ASHORE.alone}
+        yes={ASHORE.yes}
+        no={ASHORE.no}
+        onYes={() => say('closed', 'that you are home')}
       >
-        We’re home, close the plan
-      </Button>
+        {ASHORE.home}
+      </Confirm>
       {waiting ? (
         <T as="strong">
           Not through yet: your contacts still count the time. Ring them if there is no signal.
         </T>
       ) : null}
       <Row>
-        <Button busy={waiting} onPress={() => say('cancelled', 'that you did not go')}>
-          We did not go
-        </Button>
+        <Confirm
+          busy={waiting}
+          title={ASHORE.stayedTitle}
+          follows={ASHORE.stayedFollows}
+          yes={ASHORE.stayedYes}
+          no={ASHORE.no}
+          onYes={() => say('cancelled', 'that you did not go')}
+        >
+          {ASHORE.stayed}
+        </Confirm>
       </Row>
     </View>
   );

@@ -17,16 +17,17 @@ import {
   FLOTATION,
 } from '@escale/core/boat';
 import type { Boat } from '@escale/core/model';
-import { render } from '@escale/core/say';
-import { format, MINUTE, spanText } from '@escale/core/units';
+import { render, type Says } from '@escale/core/say';
+import { format, MINUTE } from '@escale/core/units';
 import { useJob } from '../../data/jobs';
 import { Choice } from '../../ui/choice';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
 import { useTrip } from '../trip/use-trip';
 import { aboardOf, type Lie } from './use-lie';
+import { ASKED, LEAK } from './words';
 
-const degrees = (radians: number) => `${Math.abs((radians * 180) / Math.PI).toFixed(0)}°`;
+const wholeDegrees = (radians: number) => Math.round(Math.abs((radians * 180) / Math.PI));
 type Ask = 'lean' | 'swamp' | 'leak';
 const ASKS: { value: Ask; label: string }[] = [
   { value: 'lean', label: 'Someone leans over the side' },
@@ -82,7 +83,7 @@ function Answer({ title, word, lines }: { title: string; word: string; lines: st
 const OWN = 'Our own sum for flat water, from her measures. Waves, moving people and a wet deck take more.';
 
 function Leans({ boat, now: { hull, spots, density } }: { boat: Boat; now: Lie }) {
-  const { reader } = useTrip();
+  const { says } = useTrip();
   const people = spots.filter((s) => s.is === 'person').sort((a, b) => b.mass - a.mass);
   const rows = useMemo(
     () => [1, 2].slice(0, people.length).map((n) => afloat(boat, hull, leaning(hull, spots, n), density)),
@@ -93,16 +94,13 @@ function Leans({ boat, now: { hull, spots, density } }: { boat: Boat; now: Lie }
       {rows.map(({ outcome, free }, i) => (
         <Answer
           key={i}
-          title={people
-            .slice(0, i + 1)
-            .map((s) => s.name)
-            .join(' and ')}
+          title={says(ASKED.who, { people: people.slice(0, i + 1).map((s) => s.name) })}
           {...(outcome.state === 'floats' && free
             ? {
-                word: `${degrees(outcome.at.heel)} of heel`,
+                word: says(ASKED.heel, { heel: wholeDegrees(outcome.at.heel) }),
                 lines: [
                   free.lowest > 0 || hull.form.deck === 'closed'
-                    ? `${format(Math.max(0, free.lowest), 'shortLength', reader.units)} of freeboard left.`
+                    ? says(ASKED.freeboard, { edge: Math.max(0, free.lowest) })
                     : 'Her edge goes under: water comes aboard.',
                 ],
               }
@@ -127,7 +125,7 @@ const LIES: Record<Outcome['state'], string> = {
 };
 
 function Swamps({ boat, now: { hull, spots, density } }: { boat: Boat; now: Lie }) {
-  const { trip, shed, reader } = useTrip();
+  const { trip, shed, reader, says } = useTrip();
   const aboard = useMemo(() => aboardOf({ trip, shed }), [trip, shed]);
   const rows = useMemo(() => {
     const { bags } = FLOTATION;
@@ -140,11 +138,11 @@ function Swamps({ boat, now: { hull, spots, density } }: { boat: Boat; now: Lie 
       ...(sealed ? [{ title: 'Plugs and hatches shut', found: fill(shutHull(hull)) }] : []),
       { title: sealed ? 'Her hull full of water' : 'As she is', found: fill(floaters(boat, hull)) },
       {
-        title: `${sealed ? 'Full, with' : 'With'} bags of ${bags.litres} L fore and aft`,
+        title: says(sealed ? ASKED.bagsFull : ASKED.bags, { litres: bags.litres }),
         found: fill(floaters(boat, hull, [fore, { ...fore, where: 'stern' }])),
       },
     ];
-  }, [boat, hull, spots, density]);
+  }, [boat, hull, spots, density, says]);
   return (
     <View role="list" aria-label="She is swamped">
       {rows.map(({ title, found }) => (
@@ -154,20 +152,12 @@ function Swamps({ boat, now: { hull, spots, density } }: { boat: Boat; now: Lie 
           word={liesIn(found)}
           lines={
             found.spare < 0
-              ? [`${Math.ceil(found.lacking)} L of foam or bags are lacking just to hold her and her kit.`]
-              : [
-                  `Bears ${format(found.spare, 'mass', reader.units)} over her own weight and kit.`,
-                  render(bearing(found, aboard.length), reader),
-                ]
+              ? [says(ASKED.lacks, { litres: Math.ceil(found.lacking) })]
+              : [says(ASKED.bears, { mass: found.spare }), render(bearing(found, aboard.length), reader)]
           }
         />
       ))}
-      <T as="small">
-        Level: with everyone in their seats at most {FLOTATION.level.heel}° of list and trim, and her edge no
-        deeper than {format(-FLOTATION.level.edge, 'shortLength', reader.units)}, as in the federal flotation
-        test; water bears half of who sits in it. While she fills she may roll first. Old foam soaks up water:
-        weigh her once a year.
-      </T>
+      <T as="small">{says(ASKED.level, { most: FLOTATION.level.heel, deep: -FLOTATION.level.edge })}</T>
     </View>
   );
 }
@@ -184,7 +174,7 @@ const PUMPS = [
 ];
 
 function Leaks({ boat, now: { hull, lie, density } }: { boat: Boat; now: Lie }) {
-  const { reader } = useTrip();
+  const { reader, says } = useTrip();
   const [by, setBy] = useState('none');
   const [sea, setSea] = useState(FLOODING.wash.usual);
   const holes = useMemo(() => holesOf(boat, hull), [boat, hull]);
@@ -210,22 +200,13 @@ function Leaks({ boat, now: { hull, lie, density } }: { boat: Boat; now: Lie }) 
         {holes.map((hole, i) => (
           <Answer
             key={`${hole.name} ${i}`}
-            title={`${hole.name} open`}
-            word={found[i] ? leakWord(found[i]) : failed ? 'could not be reckoned' : '…'}
-            lines={
-              found[i]
-                ? leakLines(found[i], hole.guessed, boat, (q) => format(q, 'volume', reader.units))
-                : []
-            }
+            title={says(ASKED.open, { hole: hole.name })}
+            word={found[i] ? leakWord(found[i], says) : failed ? 'could not be reckoned' : '…'}
+            lines={found[i] ? leakLines(found[i], hole.guessed, boat, says) : []}
           />
         ))}
       </View>
-      <T as="small">
-        Our own sum, from her measures. Over an opening above the water comes what waves of that height throw,
-        by chance, more the lower it sinks; a small boat rides half of a wave. A pump gives about{' '}
-        {format(FLOODING.pumpReal.value, 'percent', reader.units)} of its label, a bucket tires after{' '}
-        {spanText(FLOODING.bailer.seconds)}.
-      </T>
+      <T as="small">{says(ASKED.leak, { pump: FLOODING.pumpReal.value, tires: FLOODING.bailer.seconds })}</T>
     </View>
   );
 }
@@ -233,25 +214,30 @@ function Leaks({ boat, now: { hull, lie, density } }: { boat: Boat; now: Lie }) 
 const PUMPED: ReadonlySet<string> = new Set(['pump', 'both']),
   BAILED: ReadonlySet<string> = new Set(['bail', 'both']);
 
-export const leakWord = ({ swamped: at, end, inflow }: Leak) =>
-  inflow <= 0
-    ? 'stays over the water'
-    : at === undefined
-      ? 'not swamped in six hours'
-      : `${at < MINUTE ? 'under a minute' : spanText(at)} to ${end === 'capsized' ? 'capsize' : 'swamped'}`;
+export function leakWord({ swamped: at, end, inflow }: Leak, says: Says): string {
+  if (inflow <= 0) return LEAK.dry;
+  if (at === undefined) return LEAK.never;
+  const capsized = end === 'capsized';
+  if (at < MINUTE) return capsized ? LEAK.quickCapsize : LEAK.quickSwamp;
+  return says(capsized ? LEAK.capsize : LEAK.swamp, { at });
+}
+
 function leakLines(
   { inflow, third, atThird, aboard, swamped: at }: Leak,
   guessed: boolean,
   boat: Boat,
-  volume: (q: number) => string,
+  says: Says,
 ): string[] {
-  if (inflow <= 0)
-    return ['By our sum a sea like that does not reach it. One that breaks over her deck does: shut it.'];
+  if (inflow <= 0) return [LEAK.notReached];
+  const first = says(guessed ? LEAK.firstGuessed : LEAK.first, { rate: inflow * 60 });
+  if (third === undefined)
+    return [first, says(at === undefined ? LEAK.aboardNever : LEAK.aboard, { aboard })];
+  if (!atThird) return [first, says(LEAK.third, { third })];
+  const down = atThird.trim >= 0 ? LEAK.thirdStern : LEAK.thirdBow;
   const planing = boat.propulsion.some((p) => p.kind === 'outboard' || p.kind === 'inboard');
   return [
-    `${volume(inflow * 60)} a minute at first${guessed ? ', its bore taken from its kind' : ''}.`,
-    third === undefined
-      ? `${volume(aboard)} aboard at the end${at === undefined ? '; she is never a third full' : ', before she is a third full'}.`
-      : `A third full after ${spanText(third)}${atThird ? `, ${degrees(atThird.trim)} down by the ${atThird.trim >= 0 ? 'stern' : 'bow'}${planing ? `; full throttle then makes about ${format(FLOODING.planingFlooded.share, 'percent', 'metric')} of her planing speed until the water spreads` : ''}` : ''}.`,
+    first,
+    says(down, { third, trim: wholeDegrees(atThird.trim) }),
+    ...(planing ? [says(LEAK.planing, { share: FLOODING.planingFlooded.share })] : []),
   ];
 }

@@ -34,12 +34,15 @@ import { PlanView } from './plan-view';
 import { SpotList } from './spot-list';
 import { TiltViews } from './tilt-views';
 import { aboardOf, useLie, type Draft, type Lie } from './use-lie';
+import { LOAD, ONE_MORE, WAYS as WAY } from './words';
+import { plainly } from '../../data/settings';
+import { TextLink } from '../../ui/press';
 
 const WAYS = [
   { value: 'out', label: 'Going out' },
   { value: 'home', label: 'Coming home' },
 ];
-const LOAD = ['load', 'comingHome'] as const;
+const FIELDS = ['load', 'comingHome'] as const;
 
 /** The load on a plan of the boat, live: against her limits, how she lies, and what happens when it goes wrong. */
 export function LoadSection() {
@@ -63,7 +66,7 @@ export function LoadSection() {
           </Link>
         </T>
       )}
-      <TripForm fields={LOAD} />
+      <TripForm fields={FIELDS} />
       <T as="small">
         Weights of people come from their own pages. A liquid’s weight follows from its volume; an ice box and
         a bait well weigh more than they look.
@@ -84,7 +87,9 @@ function usePut(): (draft: Draft) => void {
       const back = inverseOf(held.doc, patch),
         said = 'moved in the boat';
       void change(held, patch, said);
-      undo(said, () => change({ ...held, version: held.version + 1 }, back, `Undo: ${said}`));
+      undo(said, () =>
+        change({ ...held, version: held.version + 1 }, back, plainly(LOAD.undone, { what: said })),
+      );
     },
     [held, undo],
   );
@@ -93,7 +98,7 @@ function usePut(): (draft: Draft) => void {
 /** The sums against plate, maker's figure and rule. */
 function Against({ boat }: { boat: Boat }) {
   const p = usePalette();
-  const { assessment, trip, shed, reader } = useTrip();
+  const { assessment, trip, shed, says } = useTrip();
   const load = figureNamed(assessment.figures, 'boat/load');
   const limit = figureNamed(assessment.figures, 'boat/limit');
   const share = load && limit ? load.value / limit.value : undefined;
@@ -104,7 +109,7 @@ function Against({ boat }: { boat: Boat }) {
       {share === undefined ? null : (
         <View
           role="img"
-          aria-label={`Loaded to ${Math.round(share * 100)} per cent`}
+          aria-label={says(LOAD.loaded, { share })}
           style={{ height: 18, borderWidth: 2, borderColor: p.ink, flexDirection: 'row' }}
         >
           <View
@@ -118,15 +123,12 @@ function Against({ boat }: { boat: Boat }) {
       {limit && load ? (
         <T as="soft">
           {load.value > limit.value
-            ? `${format(load.value - limit.value, 'mass', reader.units)} too much.`
-            : `${format(limit.value - load.value, 'mass', reader.units)} left.`}
+            ? says(LOAD.over, { mass: load.value - limit.value })
+            : says(LOAD.left, { mass: limit.value - load.value })}
         </T>
       ) : null}
       {sum.personsMass === undefined ? null : (
-        <T as="soft">
-          People {format(sum.people, 'mass', reader.units)} of {format(sum.personsMass, 'mass', reader.units)}{' '}
-          on the plate.
-        </T>
+        <T as="soft">{says(LOAD.people, { is: sum.people, plate: sum.personsMass })}</T>
       )}
       <Power boat={boat} />
       <OnTheRoad boat={boat} gear={sum.gear} />
@@ -136,37 +138,29 @@ function Against({ boat }: { boat: Boat }) {
 
 /** Motor against the plate, where both are known. */
 function Power({ boat }: { boat: Boat }) {
-  const { reader } = useTrip();
+  const { says } = useTrip();
   const { power } = drives(boat),
     most = plateOf(boat)?.power;
-  return power && most !== undefined ? (
-    <T as="soft">
-      Power {format(power, 'power', reader.units)} of {format(most, 'power', reader.units)} on the plate.
-    </T>
-  ) : null;
+  return power && most !== undefined ? <T as="soft">{says(LOAD.power, { is: power, plate: most })}</T> : null;
 }
 
 /** Trailer, boat and what rides in her, against the plates. */
 function OnTheRoad({ boat: { trailer, mass }, gear }: { boat: Boat; gear: number }) {
-  const { reader } = useTrip();
+  const { says } = useTrip();
   if (trailer?.mass === undefined || mass === undefined) return null;
   const total = trailer.mass + mass + gear;
-  const say = (value: number | undefined, words: string) =>
-    value === undefined ? undefined : `${words} ${format(value, 'mass', reader.units)}`;
   return (
     <T as="soft">
-      On the road{' '}
       {[
-        format(total, 'mass', reader.units),
-        say(trailer.most, 'trailer’s plate'),
-        say(trailer.car, 'the car may tow'),
+        says(LOAD.onTheRoad, { total }),
+        trailer.most === undefined ? undefined : says(LOAD.trailerPlate, { mass: trailer.most }),
+        trailer.car === undefined ? undefined : says(LOAD.carMay, { mass: trailer.car }),
         trailer.tongue === undefined
-          ? 'weight on the hitch not measured'
-          : `${Math.round((trailer.tongue / total) * 100)} % on the hitch`,
+          ? LOAD.hitchUnknown
+          : says(LOAD.hitch, { share: trailer.tongue / total }),
       ]
         .filter(Boolean)
         .join(' · ')}
-      .
     </T>
   );
 }
@@ -195,20 +189,13 @@ function Lies({ boat, now, put, way }: LiesProps) {
 
 /** What follows the finger, and nothing else: a drag draws only this anew. */
 function Moving({ put, way }: Pick<LiesProps, 'put' | 'way'>) {
-  const { reader } = useTrip();
+  const { says } = useTrip();
   const [draft, setDraft] = useState<Draft>();
   const now = useLie(way, draft);
   if (!now) return null;
   return (
     <>
-      <PlanView
-        hull={now.hull}
-        spots={now.spots}
-        reader={reader}
-        draft={draft}
-        onDraft={setDraft}
-        onPut={put}
-      />
+      <PlanView hull={now.hull} spots={now.spots} says={says} draft={draft} onDraft={setDraft} onPut={put} />
       <Live now={now} />
       <TiltViews hull={now.hull} spots={now.spots} outcome={now.lie.outcome} />
     </>
@@ -217,7 +204,7 @@ function Moving({ put, way }: Pick<LiesProps, 'put' | 'way'>) {
 
 /** Freeboard, trim and list, following the finger. */
 function Live({ now: { hull, lie } }: { now: Lie }) {
-  const { reader } = useTrip();
+  const { reader, says } = useTrip();
   if (lie.outcome.state !== 'floats' || !lie.free) return null;
   const { trim, heel } = lie.outcome.at;
   const numbers = [
@@ -246,9 +233,7 @@ function Live({ now: { hull, lie } }: { now: Lie }) {
         ))}
       </View>
       <T as="small">
-        {hull.guessed.length > 0 ? 'From measures that are partly guessed. ' : ''}
-        {format(hull.form.edge.least, 'shortLength', reader.units)} should be left at the lowest edge in flat
-        water.
+        {says(hull.guessed.length > 0 ? LOAD.keepGuessed : LOAD.keep, { edge: hull.form.edge.least })}
       </T>
     </View>
   );
@@ -263,7 +248,7 @@ const MEASURE: Record<string, string> = {
 
 /** How sure the freeboard is, and what to measure first. Reckoned when it is opened. */
 function Sure({ boat, now: { density }, way }: { boat: Boat; now: Lie; way: Way }) {
-  const { trip, shed, reader } = useTrip();
+  const { trip, shed, says } = useTrip();
   const [open, setOpen] = useState(false);
   const band = open ? freeboardBand(boat, HULLS, trip, aboardOf({ trip, shed }), density, way) : undefined;
   return (
@@ -274,19 +259,15 @@ function Sure({ boat, now: { density }, way }: { boat: Boat; now: Lie; way: Way 
       {open ? (
         band ? (
           <>
-            <T>
-              Lowest edge between {format(band.low, 'shortLength', reader.units)} and{' '}
-              {format(band.high, 'shortLength', reader.units)}.
-            </T>
+            <T>{says(LOAD.between, { low: band.low, high: band.high })}</T>
             <T as="soft">
-              Worth measuring first:{' '}
+              {says(LOAD.measureFirst, { spread: band.by[0].spread })}{' '}
               <Link
                 href={`${thingHref('boat', boat.id)}?at=${encodeURIComponent(band.by[0].pointer)}`}
                 style={{ textDecorationLine: 'underline' }}
               >
                 {MEASURE[band.by[0].pointer]}
               </Link>
-              , which alone may change it by {format(band.by[0].spread, 'shortLength', reader.units)}.
             </T>
           </>
         ) : (
@@ -298,16 +279,19 @@ function Sure({ boat, now: { density }, way }: { boat: Boat; now: Lie; way: Way 
 }
 
 function OneMore({ boat, now: { hull, spots, density, lie } }: { boat: Boat; now: Lie }) {
-  const { trip, shed, reader, assessment } = useTrip();
+  const { trip, shed, says, assessment } = useTrip();
   const { free, outcome } = afloat(boat, hull, [...spots, rescued(hull)], density);
   const stranger: Person = { id: '01890000-0000-7000-8000-0000000000e2', name: 'One more', mass: RESCUED };
   const sum = loadOf(boat, [...aboardOf({ trip, shed }), stranger], trip);
   const limit = figureNamed(assessment.figures, 'boat/limit');
-  const cm = (m: number) => format(m, 'shortLength', reader.units);
   const before = lie.free;
   const deeper =
     outcome.state === 'floats' && lie.outcome.state === 'floats' && free && before
-      ? `Before it was ${cm(before.lowest)}: she sinks ${cm(sinkage(hull, lie.outcome.at.plane, outcome.at.plane))} amidships and trims ${format(Math.abs(outcome.at.trim - lie.outcome.at.trim), 'angle', reader.units)} ${outcome.at.trim < lie.outcome.at.trim ? 'by the bow' : 'by the stern'}${Math.abs(free.lowest - before.lowest) < NOTHING ? ', so her lowest edge, at the other end, stays where it was' : ''}.`
+      ? says(ONE_MORE[movesHow(outcome.at.trim - lie.outcome.at.trim, free.lowest - before.lowest)], {
+          edge: before.lowest,
+          by: sinkage(hull, lie.outcome.at.plane, outcome.at.plane),
+          trim: Math.abs(outcome.at.trim - lie.outcome.at.trim),
+        })
       : undefined;
   return (
     <View style={{ gap: 2 }}>
@@ -316,15 +300,15 @@ function OneMore({ boat, now: { hull, spots, density, lie } }: { boat: Boat; now
       </T>
       <T>
         {free
-          ? `With a rescued ${format(RESCUED, 'mass', reader.units)} low in the middle ${cm(free.lowest)} of freeboard is left at the lowest edge.`
+          ? says(ONE_MORE.left, { mass: RESCUED, edge: free.lowest })
           : 'With somebody rescued aboard she does not stay upright: tow them to the shallows or keep them on the hull, and call.'}
       </T>
       {deeper ? <T as="soft">{deeper}</T> : null}
       {limit ? (
         <T as="soft">
           {sum.total > limit.value
-            ? `That is ${format(sum.total - limit.value, 'mass', reader.units)} over her limit: slowly, straight to the nearest shore.`
-            : `${format(limit.value - sum.total, 'mass', reader.units)} under her limit.`}
+            ? says(ONE_MORE.over, { mass: sum.total - limit.value })
+            : says(ONE_MORE.under, { mass: limit.value - sum.total })}
         </T>
       ) : null}
     </View>
@@ -333,18 +317,24 @@ function OneMore({ boat, now: { hull, spots, density, lie } }: { boat: Boat; now
 
 /** A change of freeboard that is not seen, metres. */
 const NOTHING = 0.005;
+/** Which sentence tells how she moves: by which end, and whether her lowest edge moved with it. */
+function movesHow(trim: number, edge: number) {
+  const same = Math.abs(edge) < NOTHING;
+  if (trim < 0) return same ? 'bowSame' : 'bow';
+  return same ? 'sternSame' : 'stern';
+}
 const sinkage = (hull: Lie['hull'], from: Plane, to: Plane) =>
   to.h - from.h + ((to.t - from.t) * hull.length) / 2;
 
 /** Each way home, how far it carries with the reserve kept, and how fast with today's load. */
 function Ways({ boat, now: { lie } }: { boat: Boat; now: Lie }) {
   const p = usePalette();
-  const { reader } = useTrip();
+  const { reader, says } = useTrip();
   const ways = waysHome(boat, lie.weight.mass);
   return (
     <View style={{ gap: 4 }}>
       <T as="section" heading={3}>
-        Ways home: {ways.length}
+        {says(WAY.title, { n: ways.length })}
       </T>
       <View role="list" aria-label="Ways home">
         {ways.map((way, i) => (
@@ -357,31 +347,23 @@ function Ways({ boat, now: { lie } }: { boat: Boat; now: Lie }) {
               <T as="strong">{render(phrase(`drive.${way.kind}`), reader)}</T>
               <T>
                 {[
-                  way.speed === undefined ? undefined : format(way.speed, 'speed', reader.units),
+                  way.speed === undefined ? undefined : says(WAY.speed, { speed: way.speed }),
                   way.range &&
                     (way.range[0] === way.range[1]
-                      ? format(way.range[0], 'distance', reader.units)
-                      : `${format(way.range[0], 'distance', reader.units)} to ${format(way.range[1], 'distance', reader.units)}`),
+                      ? says(WAY.far, { range: way.range[0] })
+                      : says(WAY.between, { least: way.range[0], most: way.range[1] })),
                 ]
                   .filter(Boolean)
                   .join(' · ')}
               </T>
             </View>
             {way.furthest ? (
-              <T as="small">
-                Furthest at {format(way.furthest.speed, 'speed', reader.units)}:{' '}
-                {format(way.furthest.range, 'distance', reader.units)}
-              </T>
+              <T as="small">{says(WAY.furthest, { speed: way.furthest.speed, range: way.furthest.range })}</T>
             ) : null}
             {way.lacks.length > 0 ? (
-              <Link
-                href={`${thingHref('boat', boat.id)}?at=${encodeURIComponent(way.lacks[0])}`}
-                style={{ paddingVertical: 6 }}
-              >
-                <T as="small" style={{ textDecorationLine: 'underline' }}>
-                  How far it carries can’t be told yet: {way.lacks.map((f) => f.split('/').at(-1)).join(', ')}
-                </T>
-              </Link>
+              <TextLink href={`${thingHref('boat', boat.id)}?at=${encodeURIComponent(way.lacks[0])}`}>
+                {says(WAY.lacks, { what: way.lacks.map((f) => f.split('/').at(-1)).join(', ') })}
+              </TextLink>
             ) : null}
           </View>
         ))}

@@ -2,10 +2,10 @@ import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { fresh, type fakeServer, show } from '../../test/world';
 import { at, visited } from '../../test/router';
-import { NewBoat } from '../boat/new-boat';
 import { CardPage, HandoverPage } from '../boat/boat-pages';
 import { BoatSection } from '../plan/boat-section';
 import { ThingPage } from '../shed/thing-page';
+import { saysTo } from '@escale/core/say';
 import { leakWord } from './ask-three';
 import { LoadSection } from './load-section';
 
@@ -85,7 +85,8 @@ describe('the plan of the boat', () => {
 });
 
 test('the time that is left is told whole', () => {
-  const told = (swamped: number) => leakWord({ inflow: 0.001, aboard: 1, end: 'swamped', swamped });
+  const says = saysTo({ units: 'metric', zone: 'UTC', locale: 'en-GB' });
+  const told = (swamped: number) => leakWord({ inflow: 0.001, aboard: 1, end: 'swamped', swamped }, says);
   expect([20, 60, 600, 1800, 7200].map(told)).toEqual([
     'under a minute to swamped',
     '1 min to swamped',
@@ -97,8 +98,14 @@ test('the time that is left is told whole', () => {
 
 describe('a new boat', () => {
   test('kind, likeness, name: added with every figure a guess; without a name nothing is sent', async () => {
-    show(<NewBoat blank={() => undefined} />);
-    await user.click(screen.getByRole('radio', { name: 'Canoe' }));
+    at({
+      type: 'boat',
+      id: 'new',
+      trip: FOUR.split('/').at(-1)!,
+      back: `/trips/${FOUR.split('/').at(-1)}/plan/boat`,
+    });
+    show(<ThingPage />);
+    await user.click(await screen.findByRole('radio', { name: 'Canoe' }));
     await user.click(screen.getByRole('radio', { name: /^Canoe for two/ }));
     expect(screen.getByRole('button', { name: 'Add her' }).getAttribute('aria-disabled')).toBe('true');
     await user.type(screen.getByLabelText('Her name'), 'Heron');
@@ -113,7 +120,10 @@ describe('a new boat', () => {
       length: number;
     };
     expect(made.basis['/length']).toBe('guessed');
-    expect(visited.at(-1)).toMatch(/^\/shed\/boat\//);
+    // Asked for by a trip it is used on that trip, and leads back to it.
+    expect(visited.at(-1)).toMatch(/\/plan\/boat$/);
+    const { id } = made as unknown as { id: string };
+    await waitFor(() => expect(doc(FOUR.split('/').at(-1)!)).toMatchObject({ boat: id }));
   });
   test('her page shows where to measure; "measured" is kept, and a changed value is a guess no more', async () => {
     Object.assign(doc(SPRAT), { basis: { '/length': 'guessed', '/beam': 'guessed' } });

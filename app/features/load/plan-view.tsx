@@ -3,18 +3,18 @@ import { View } from 'react-native';
 import Svg, { Circle, G, Rect, Text as SvgText } from 'react-native-svg';
 import { breadthFor, type Hull, type Placed } from '@escale/core/boat';
 import type { Spot } from '@escale/core/model';
-import type { Reader } from '@escale/core/say';
-import { format } from '@escale/core/units';
+import type { Says } from '@escale/core/say';
 import { usePalette } from '../../ui/theme';
 import { FONT, SIZE, type Palette } from '../../ui/tokens';
 import { HullShape } from './hull-shape';
 import type { Scale } from './outline';
 import type { Draft } from './use-lie';
+import { LIE } from './words';
 
 interface Props {
   hull: Hull;
   spots: Placed[];
-  reader: Reader;
+  says: Says;
   draft: Draft | undefined;
   onDraft: (draft: Draft | undefined) => void;
   onPut: (draft: Draft) => void;
@@ -31,7 +31,7 @@ const REACH = 34;
 const inside = (v: number, low: number, high: number) => Math.min(high, Math.max(low, v));
 
 /** The boat from above, drawn from her own numbers; people and things are dragged, or moved by arrow keys. */
-export function PlanView({ hull, spots, reader, draft, onDraft, onPut }: Props) {
+export function PlanView({ hull, spots, says, draft, onDraft, onPut }: Props) {
   const p = usePalette();
   const [width, setWidth] = useState(358);
   const box = useRef<View>(null);
@@ -73,7 +73,7 @@ export function PlanView({ hull, spots, reader, draft, onDraft, onPut }: Props) 
       {spots
         .filter((s) => s.id !== 'catch')
         .map((s) => (
-          <Handle key={s.id} spot={s} scale={scale} reader={reader} onPut={onPut} />
+          <Handle key={s.id} spot={s} scale={scale} says={says} onPut={onPut} />
         ))}
     </View>
   );
@@ -142,16 +142,23 @@ const Mark = memo(function Mark({
   );
 }, same);
 
+/** As near to the middle as this, in shares of half the beam, a place has no side. */
+const MIDDLE = 0.05;
+function sideOf(y: number) {
+  if (Math.abs(y) < MIDDLE) return 'spotMiddle';
+  return y > 0 ? 'spotPort' : 'spotStarboard';
+}
+
 /** What keyboard and screen reader hold: a button over each mark that arrow keys move. */
 const Handle = memo(function Handle({
   spot,
   scale,
-  reader,
+  says,
   onPut,
 }: {
   spot: Placed;
   scale: Scale;
-  reader: Reader;
+  says: Says;
   onPut: (draft: Draft) => void;
 }) {
   const ref = useRef<View>(null);
@@ -179,16 +186,17 @@ const Handle = memo(function Handle({
     element.addEventListener('keydown', key);
     return () => element.removeEventListener('keydown', key);
   }, [spot, onPut]);
-  const side =
-    Math.abs(spot.spot.y) < 0.05
-      ? 'in the middle'
-      : `${Math.round(Math.abs(spot.spot.y) * 100)} % to ${spot.spot.y > 0 ? 'port' : 'starboard'}`;
   return (
     <View
       ref={ref}
       tabIndex={0}
       role="button"
-      aria-label={`${spot.name}, ${format(spot.mass, 'mass', reader.units)}, ${Math.round(spot.spot.x * 100)} % from the stern, ${side}. Arrow keys move it`}
+      aria-label={says(LIE[sideOf(spot.spot.y)], {
+        name: spot.name,
+        mass: spot.mass,
+        along: spot.spot.x,
+        off: Math.abs(spot.spot.y),
+      })}
       style={
         {
           position: 'absolute',

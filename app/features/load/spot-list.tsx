@@ -7,6 +7,7 @@ import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
 import { useTrip } from '../trip/use-trip';
 import type { Draft } from './use-lie';
+import { LOAD } from './words';
 
 type Hold = NonNullable<LoadItem['place']>;
 const same = (a: Spot, b: Spot) => Math.abs(a.x - b.x) < 0.005 && Math.abs(a.y - b.y) < 0.005;
@@ -22,7 +23,7 @@ export function SpotList({
   onPut: (draft: Draft) => void;
 }) {
   const p = usePalette();
-  const { reader } = useTrip();
+  const { reader, says } = useTrip();
   const { seats, holds } = hull.form;
   return (
     <View role="list" aria-label="Who sits where, what lies where">
@@ -47,7 +48,7 @@ export function SpotList({
                 <T>{format(s.mass, 'mass', reader.units)}</T>
               </View>
               <Choice
-                label={`Place of ${s.name}`}
+                label={says(LOAD.place, { name: s.name })}
                 options={[
                   ...places,
                   ...(here ? [] : [{ value: 'own', label: 'Where you put it', spot: s.spot }]),

@@ -4,11 +4,18 @@ import Svg, { G, Line, Path, Rect } from 'react-native-svg';
 import type { Hull, Outcome, Placed } from '@escale/core/boat';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
+import { useTrip } from '../trip/use-trip';
 import { profile, section } from './outline';
+import { LIE } from './words';
 
 const HIGH = 92,
   MARGIN = 8;
 const degrees = (radians: number) => (radians * 180) / Math.PI;
+
+function lieOf({ trim, heel }: { trim: number; heel: number }) {
+  if (trim >= 0) return heel >= 0 ? 'sternPort' : 'sternStarboard';
+  return heel >= 0 ? 'bowPort' : 'bowStarboard';
+}
 
 /** Both pictures of a hull at rest: their scales and their outlines. */
 function views(hull: Hull, along: number, beside: number) {
@@ -25,6 +32,7 @@ function views(hull: Hull, along: number, beside: number) {
 /** From the side and from astern, trim and list drawn as they are, over the water she lies in. */
 export function TiltViews({ hull, spots, outcome }: { hull: Hull; spots: Placed[]; outcome: Outcome }) {
   const p = usePalette();
+  const { says } = useTrip();
   const [width, setWidth] = useState(358);
   const beside = Math.min(130, width * 0.3),
     along = width - beside - 12;
@@ -45,7 +53,10 @@ export function TiltViews({ hull, spots, outcome }: { hull: Hull; spots: Placed[
   return (
     <View
       role="img"
-      aria-label={`Trim ${degrees(outcome.at.trim).toFixed(1)}° ${outcome.at.trim >= 0 ? 'by the stern' : 'by the bow'}, list ${Math.abs(degrees(outcome.at.heel)).toFixed(1)}° to ${outcome.at.heel >= 0 ? 'port' : 'starboard'}`}
+      aria-label={says(LIE[lieOf(outcome.at)], {
+        trim: Math.abs(outcome.at.trim),
+        heel: Math.abs(outcome.at.heel),
+      })}
       onLayout={(e) => setWidth(e.nativeEvent.layout.width)}
       style={{ flexDirection: 'row', gap: 12 }}
     >

@@ -1,10 +1,8 @@
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { Link } from 'expo-router';
 import { TextInput } from 'react-native-paper';
 import { isOpen, sheetOf } from '@escale/core/floatplan';
 import type { PlanView, Sheet } from '@escale/core/model';
-import { clock, dayOf } from '@escale/core/say';
 import { Button, Row } from '../../ui/button';
 import { Rule } from '../../ui/page';
 import { T } from '../../ui/text';
@@ -13,6 +11,10 @@ import { useOutbox } from '../../data/hooks';
 import { file, newId } from '../../data/outbox';
 import { TripForm } from '../plan/trip-form';
 import { useTrip, type TripView } from '../trip/use-trip';
+import { newOnTrip } from '../shed/on-trip';
+import { answered } from '../watch/words';
+import { PLAN } from './words';
+import { TextLink } from '../../ui/press';
 
 /** Drafted from the trip; filing starts the clock on the server. */
 export function FloatPlanSection() {
@@ -22,9 +24,7 @@ export function FloatPlanSection() {
     <View style={{ gap: 18 }}>
       {open ? <Filed plan={plan} /> : null}
       <TripForm fields={['contacts', 'graceMinutes', 'ifLate', 'parked']} />
-      <Link href={'/shed/contact/new'} style={{ paddingVertical: 12 }}>
-        <T style={{ textDecorationLine: 'underline' }}>A new contact</T>
-      </Link>
+      <TextLink href={newOnTrip('contact', trip.id, 'pack/float-plan')}>A new contact</TextLink>
       <Draft
         key={`${plan?.id ?? trip.id} ${plan?.version ?? 0} ${open}`}
         amends={open ? plan.id : undefined}
@@ -34,11 +34,11 @@ export function FloatPlanSection() {
 }
 
 function Filed({ plan }: { plan: PlanView }) {
-  const { reader } = useTrip();
+  const { says } = useTrip();
   return (
     <View style={{ gap: 4 }}>
       <T as="section" heading={3}>
-        Filed, version {plan.version}
+        {says(PLAN.filed, { version: plan.version })}
       </T>
       {plan.channel === 'none' ? (
         <T as="strong">No message leaves this machine: tell your contacts yourself.</T>
@@ -46,17 +46,10 @@ function Filed({ plan }: { plan: PlanView }) {
         <T as="soft">The telephone here is simulated: nobody outside this machine hears of it.</T>
       ) : null}
       {plan.contacts.map((c) => (
-        <T key={c.id}>
-          {c.name}: {c.accepted ? 'accepted' : c.opened ? 'opened, not accepted yet' : 'not accepted yet'}
-        </T>
+        <T key={c.id}>{says(answered(c), { name: c.name })}</T>
       ))}
-      <T as="soft">
-        Home {clock(plan.times.home, reader)}, overdue {clock(plan.times.overdue, reader)} on{' '}
-        {dayOf(plan.times.overdue, reader)}. The server acts then, whatever becomes of this phone.
-      </T>
-      <Link href={`/watch/${plan.id}`} style={{ paddingVertical: 12 }}>
-        <T style={{ textDecorationLine: 'underline' }}>The watch over this plan</T>
-      </Link>
+      <T as="soft">{says(PLAN.times, { home: plan.times.home, overdue: plan.times.overdue })}</T>
+      <TextLink href={`/watch/${plan.id}`}>The watch over this plan</TextLink>
     </View>
   );
 }
@@ -64,7 +57,7 @@ function Filed({ plan }: { plan: PlanView }) {
 /** What the contact will read, before it is sent; and the one button that alarms people when nobody comes home. */
 function Draft({ amends }: { amends: string | undefined }) {
   const view = useTrip();
-  const { trip, assessment, reader } = view;
+  const { trip, assessment, says } = view;
   const [reason, setReason] = useState('');
   // One id for one filing: pressed twice or sent twice it files once. Filed, the part is made anew with the next id.
   const [id] = useState(newId);
@@ -78,7 +71,7 @@ function Draft({ amends }: { amends: string | undefined }) {
       ...(amends ? { amends } : {}),
       ...(reason.trim() ? { reason: reason.trim() } : {}),
     };
-    void file(request, amends ? `the change to ${trip.title}` : `the float plan of ${trip.title}`);
+    void file(request, says(amends ? PLAN.change : PLAN.file, { trip: trip.title }));
   };
   return (
     <View style={{ gap: 10 }}>
@@ -110,8 +103,10 @@ function Draft({ amends }: { amends: string | undefined }) {
       </Row>
       <T as="small">
         {amends
-          ? 'Contacts hear of it. A later time home has to be accepted again.'
-          : `Filing starts a clock on the server. It acts if you are not home by ${assessment.schedule?.overdue ? clock(assessment.schedule.overdue, reader) : 'the overdue time'}. Escale never rings a rescue service by itself.`}
+          ? PLAN.heard
+          : assessment.schedule?.overdue
+            ? says(PLAN.clock, { overdue: assessment.schedule.overdue })
+            : PLAN.clockUnknown}
       </T>
     </View>
   );

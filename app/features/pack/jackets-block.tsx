@@ -4,6 +4,8 @@ import { render } from '@escale/core/say';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
 import { useTrip } from '../trip/use-trip';
+import { KIT } from './words';
+import { plainly } from '../../data/settings';
 
 /** So many jackets that nearly fit are named for each person who has none. */
 const NEAR = 3;
@@ -34,8 +36,8 @@ export function JacketsBlock() {
           const word = fit
             ? fit.faults.length === 0
               ? fit.piece.item.name
-              : `${fit.piece.item.name}, not settled`
-            : 'none that counts';
+              : plainly(KIT.unsettled, { jacket: fit.piece.item.name })
+            : KIT.noJacket;
           return (
             <View
               key={person.id}

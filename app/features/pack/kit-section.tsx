@@ -1,5 +1,5 @@
+import { countryNames } from '@escale/core/rules';
 import { View } from 'react-native';
-import { Link } from 'expo-router';
 import { civilDate } from '@escale/core/earth';
 import type { Finding, Requirement } from '@escale/core/model';
 import { T } from '../../ui/text';
@@ -11,6 +11,9 @@ import { WhatChanges } from './what-changes';
 import { FindingList } from '../trip/finding-card';
 import { findingsOf } from '../trip/sections';
 import { useTrip } from '../trip/use-trip';
+import { KIT } from './words';
+import { plainly } from '../../data/settings';
+import { TextLink } from '../../ui/press';
 
 const LAYERS: { id: Requirement['layer']; title: string; lead: string }[] = [
   {
@@ -34,13 +37,17 @@ export function KitSection() {
   const of = (layer: Requirement['layer']): Finding[] =>
     found.filter((f) => (layerOf.get(f.id) ?? (f.id.startsWith('own/') ? 'own' : 'advice')) === layer);
   const water = shed.waters.find((w) => w.id === trip.water);
+  const { leave } = assessment;
+  const day = leave === undefined ? trip.leave.date : civilDate(leave, water?.zone ?? 'UTC');
   return (
     <View style={{ gap: 18, marginTop: -8 }}>
       <T as="label">
-        {LAYERS.slice(0, 2)
-          .map(
-            ({ id }) =>
-              `${id === 'law' ? 'law' : 'advised'} ${of(id).filter((f) => f.level === 'ready').length} of ${of(id).length}`,
+        {[{ layer: 'law', said: KIT.law } as const, { layer: 'advice', said: KIT.advised } as const]
+          .map(({ layer, said }) =>
+            plainly(said, {
+              ready: of(layer).filter((f) => f.level === 'ready').length,
+              all: of(layer).length,
+            }),
           )
           .join(' · ')}
       </T>
@@ -53,12 +60,11 @@ export function KitSection() {
                 {title}
               </T>
               <T as="small">
-                {lead}
                 {id === 'law' && water
                   ? water.jurisdiction.length > 0
-                    ? ` As if under ${water.jurisdiction.join(', ')}.`
-                    : ' No rule list is chosen for this water.'
-                  : ''}
+                    ? plainly(KIT.asIf, { lead, rules: countryNames(water.jurisdiction) })
+                    : plainly(KIT.noRules, { lead })
+                  : lead}
               </T>
             </View>
             <FindingList findings={of(id)} fresh={fresh} />
@@ -73,18 +79,11 @@ export function KitSection() {
       )}
       <JacketsBlock />
       <WhatChanges />
-      <Link href={`/trips/${trip.id}/check`} style={{ paddingVertical: 12 }}>
-        <T style={{ textDecorationLine: 'underline' }}>Officer’s check: ask yourself first</T>
-      </Link>
-      <Link
-        href={`/shed/round?by=${assessment.leave === undefined ? trip.leave.date : civilDate(assessment.leave, water?.zone ?? 'UTC')}&trip=${trip.id}`}
-        style={{ paddingVertical: 12 }}
-      >
-        <T style={{ textDecorationLine: 'underline' }}>Inspection round: what is due before this trip</T>
-      </Link>
-      <Link href={'/shed'} style={{ paddingVertical: 12 }}>
-        <T style={{ textDecorationLine: 'underline' }}>The locker: all kit</T>
-      </Link>
+      <TextLink href={`/trips/${trip.id}/check`}>Officer’s check: ask yourself first</TextLink>
+      <TextLink href={`/shed/round?by=${day}&trip=${trip.id}`}>
+        Inspection round: what is due before this trip
+      </TextLink>
+      <TextLink href={'/shed'}>The locker: all kit</TextLink>
     </View>
   );
 }
@@ -103,17 +102,14 @@ function SinceLook({ since: { comes, goes, packs, seen } }: { since: Since }) {
         Since your last look
       </T>
       {comes.length > 0 ? (
-        <T>
-          {comes.length === 1
-            ? 'One thing more is asked for; it is'
-            : `${comes.length} things more are asked for; they are`}{' '}
-          marked <T as="strong">new</T> below.
-        </T>
+        <T>{comes.length === 1 ? KIT.one : plainly(KIT.more, { n: comes.length })}</T>
       ) : null}
-      {goes.length > 0 ? <T as="soft">No longer: {goes.map((a) => a.title).join(', ')}.</T> : null}
+      {goes.length > 0 ? (
+        <T as="soft">{plainly(KIT.gone, { what: goes.map((a) => a.title).join(', ') })}</T>
+      ) : null}
       {packs.map((pack) => (
         <T key={pack.id} as="soft">
-          Rule list {pack.id} now holds in version {pack.to}; it was {pack.from}.
+          {plainly(KIT.packNow, pack)}
         </T>
       ))}
       <Row>

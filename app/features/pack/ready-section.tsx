@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { clock, dayOf } from '@escale/core/say';
+import { clock } from '@escale/core/say';
 import { lastLook, packGroups, packList } from '@escale/core/kit';
 import { MS } from '@escale/core/units';
 import { useNow } from '../../data/hooks';
@@ -10,6 +10,8 @@ import { usePalette } from '../../ui/theme';
 import { tick } from '../../data/outbox';
 import { packListOf, useTrip } from '../trip/use-trip';
 import { lookHolds } from '@escale/core/boat';
+import { BEFOREHAND, KIT } from './words';
+import { plainly } from '../../data/settings';
 
 const GROUP = {
   before: 'Days before',
@@ -31,7 +33,7 @@ export function ReadySection() {
 
 function Backwards() {
   const p = usePalette();
-  const { assessment, reader } = useTrip();
+  const { assessment, reader, says } = useTrip();
   if (assessment.ready.length === 0)
     return <T as="soft">Without a time to leave nothing can be reckoned backwards.</T>;
   return (
@@ -40,9 +42,7 @@ function Backwards() {
         const tasks = assessment.ready.filter((task) => task.group === group);
         return tasks.length === 0 ? null : (
           <View key={group}>
-            <T as="caps">
-              {GROUP[group]}, {dayOf(tasks[0].starts, reader)}
-            </T>
+            <T as="caps">{says(BEFOREHAND.group, { group: GROUP[group], day: tasks[0].starts })}</T>
             {tasks.map((task) => (
               <View
                 key={task.id}
@@ -61,7 +61,9 @@ function Backwards() {
                   <T>{task.title}</T>
                   {task.why ? <T as="small">{task.why}</T> : null}
                 </View>
-                <T as="small">{Math.round((task.ends - task.starts) / MS.minute)} min</T>
+                <T as="small">
+                  {says(BEFOREHAND.minutes, { n: Math.round((task.ends - task.starts) / MS.minute) })}
+                </T>
               </View>
             ))}
           </View>
@@ -90,9 +92,7 @@ function Packing() {
       <T as="section" heading={3}>
         Packing list
       </T>
-      <T as="soft">
-        {done} of {entries.length} in hand.
-      </T>
+      <T as="soft">{plainly(KIT.inHand, { done, all: entries.length })}</T>
       <Choice
         label="Grouped by"
         options={[
@@ -110,10 +110,10 @@ function Packing() {
           {group.entries.map((e) => (
             <Tick
               key={e.key}
-              label={e.count > 1 ? `${e.count} × ${e.title}` : e.title}
+              label={e.count > 1 ? plainly(KIT.count, { n: e.count, title: e.title }) : e.title}
               on={ticks.has(e.key)}
               onChange={(on) => void tick(packListOf(trip.id), e.key, on, now)}
-              {...(e.forgottenOn ? { note: `Noted after ${e.forgottenOn}` } : {})}
+              {...(e.forgottenOn ? { note: plainly(KIT.notedAfter, { on: e.forgottenOn }) } : {})}
             />
           ))}
         </View>

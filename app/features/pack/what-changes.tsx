@@ -5,10 +5,18 @@ import { Button } from '../../ui/button';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
 import { useTrip } from '../trip/use-trip';
+import { KIT } from './words';
+import { plainly } from '../../data/settings';
 
 const LAYER: Record<Asked['layer'], string> = { law: 'law', advice: 'advised', own: 'own' };
 const named = (list: Asked[]) =>
-  list.map((a) => `${a.title} (${LAYER[a.layer]}${a.times > 1 ? `, ${a.times} in all` : ''})`);
+  list
+    .map(({ title, layer, times }) =>
+      times > 1
+        ? plainly(KIT.askedTimes, { title, layer: LAYER[layer], n: times })
+        : plainly(KIT.asked, { title, layer: LAYER[layer] }),
+    )
+    .join(', ');
 
 /** How the requirements would be by night, with one more, in the other boat, further out. Reckoned when it is opened. */
 export function WhatChanges() {
@@ -34,8 +42,8 @@ function Table() {
           style={{ borderTopWidth: 1, borderColor: p.line, paddingVertical: 8, gap: 2 }}
         >
           <T as="strong">{c.title}</T>
-          {c.comes.length > 0 ? <T>+ {named(c.comes).join(', ')}</T> : null}
-          {c.goes.length > 0 ? <T as="soft">− {named(c.goes).join(', ')}</T> : null}
+          {c.comes.length > 0 ? <T>{plainly(KIT.comes, { what: named(c.comes) })}</T> : null}
+          {c.goes.length > 0 ? <T as="soft">{plainly(KIT.goes, { what: named(c.goes) })}</T> : null}
           {c.comes.length + c.goes.length === 0 ? <T as="soft">The same is asked for.</T> : null}
         </View>
       ))}

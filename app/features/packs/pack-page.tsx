@@ -18,6 +18,8 @@ import type { Held } from '../../data/things';
 import { useUndo } from '../shell/undo';
 import { save } from '../shed/save';
 import { statusOf, sureWord } from './status';
+import { PACKS as SAID } from './words';
+import { plainly } from '../../data/settings';
 
 const reader = { units: 'metric', zone: 'UTC', locale: 'en-GB' } as const;
 const asFile = (pack: RulePack) =>
@@ -57,24 +59,29 @@ function Read({ pack, held }: { pack: RulePack; held: Held<'pack'> | undefined }
         pack: {
           ...pack,
           id: `${pack.id}-own`.slice(0, 40),
-          title: `${pack.title}, own copy`,
+          title: plainly(SAID.ownCopy, { title: pack.title }),
           replaces: pack.id,
         },
       } as OwnPack,
-      `a copy of ${pack.title}`,
+      plainly(SAID.copyOf, { title: pack.title }),
     );
     router.replace(`/shed/packs/${id}`);
   };
   const drop = () => {
     if (!held) return;
     router.replace('/shed/packs');
-    void remove(held, `Removed ${pack.title}`);
-    undo(`Removed ${pack.title}`, () => restore(held, `Put ${pack.title} back`));
+    const said = plainly(SAID.removed, { title: pack.title });
+    void remove(held, said);
+    undo(said, () => restore(held, plainly(SAID.putBack, { title: pack.title })));
   };
   return (
     <Page
       title={pack.title}
-      lead={`${pack.authority}, version ${pack.version}. ${statusOf(pack, today)}`}
+      lead={plainly(SAID.lead, {
+        authority: pack.authority,
+        version: pack.version,
+        status: statusOf(pack, today),
+      })}
       aside={
         <Button kind="quiet" onPress={() => router.push('/shed/packs')}>
           all packs
@@ -100,17 +107,16 @@ function Read({ pack, held }: { pack: RulePack; held: Held<'pack'> | undefined }
             What it asks about the water
           </T>
           {pack.questions.map((q) => (
-            <T key={q.id}>
-              {q.ask}
-              {q.help ? `. ${q.help}` : ''}
-            </T>
+            <T key={q.id}>{q.help ? plainly(SAID.question, { ask: q.ask, help: q.help }) : q.ask}</T>
           ))}
         </View>
       ) : null}
       {pack.displaces?.length ? (
         <T>
-          Stands in place of {pack.displaces.map((d) => `${d.rule} of ${d.pack}`).join(', ')}, where{' '}
-          {pack.displaces.map((d) => inWords(d.when, pack)).join('; ')}.
+          {plainly(SAID.displaces, {
+            rules: pack.displaces.map((d) => plainly(SAID.displaced, d)).join(', '),
+            when: pack.displaces.map((d) => inWords(d.when, pack)).join('; '),
+          })}
         </T>
       ) : null}
       <T as="section" heading={2}>
@@ -126,35 +132,39 @@ function Read({ pack, held }: { pack: RulePack; held: Held<'pack'> | undefined }
 function RuleCard({ rule, pack }: { rule: Rule; pack: RulePack }) {
   const p = usePalette();
   const word = (capability: string) => render(phraseOf(`capability.${capability}` as WordKey), reader);
-  const ways = rule.anyOf.map((all) =>
-    all
-      .map(
-        (d) =>
-          `${d.count ?? 1} × ${word(d.capability)}${d.leastLength ? `, ${d.leastLength.value} ${d.leastLength.unit} and more` : ''}`,
-      )
-      .join(' and '),
-  );
+  const demand = ({ count = 1, capability, leastLength }: Rule['anyOf'][number][number]) => {
+    const asked = { n: count, what: word(capability) };
+    return leastLength
+      ? plainly(SAID.demandLong, { ...asked, least: leastLength.value, unit: leastLength.unit })
+      : plainly(SAID.demand, asked);
+  };
+  const ways = rule.anyOf.map((all) => all.map(demand).join(' and '));
   return (
     <View
       role="group"
-      aria-label={`${rule.id} ${rule.title}`}
+      aria-label={plainly(SAID.rule, rule)}
       style={{ borderTopWidth: 1, borderColor: p.line, paddingVertical: 8, gap: 2 }}
     >
       <T as="strong">{rule.title}</T>
       <T>{rule.text}</T>
       {rule.why ? <T as="soft">{rule.why}</T> : null}
       <T as="small">
-        When: {inWords(rule.when, pack)}
-        {rule.unless ? `. Not when: ${inWords(rule.unless, pack)}` : ''}
+        {rule.unless
+          ? plainly(SAID.whenUnless, { when: inWords(rule.when, pack), unless: inWords(rule.unless, pack) })
+          : plainly(SAID.when, { when: inWords(rule.when, pack) })}
       </T>
-      {ways.length > 0 ? (
-        <T as="small">Asks for: {ways.join('; or ')}</T>
-      ) : (
-        <T as="small">Asks that jackets are worn</T>
-      )}
       <T as="small">
-        {rule.id} · {sourceOf(rule.source)?.title ?? rule.source}, {rule.section} · {sureWord(rule)} ·{' '}
-        {rule.verified ? 'verified' : 'not verified'} · noted {rule.noted}
+        {ways.length > 0 ? plainly(SAID.asksFor, { ways: ways.join('; or ') }) : SAID.asksWorn}
+      </T>
+      <T as="small">
+        {plainly(SAID.source, {
+          rule: rule.id,
+          source: sourceOf(rule.source)?.title ?? rule.source,
+          section: rule.section,
+          sure: sureWord(rule),
+          verified: rule.verified ? SAID.verified : SAID.notVerified,
+          noted: rule.noted,
+        })}
       </T>
     </View>
   );
@@ -173,14 +183,18 @@ function Examples({ pack }: { pack: RulePack }) {
   if (results.length === 0) return <T as="soft">It brings no examples of its own.</T>;
   return (
     <View style={{ gap: 4 }}>
-      <Button
-        onPress={() => setOpen(!open)}
-      >{`Its own examples: ${results.length - bad.length} of ${results.length} hold`}</Button>
+      <Button onPress={() => setOpen(!open)}>
+        {plainly(SAID.hold, { good: results.length - bad.length, all: results.length })}
+      </Button>
       {open
         ? results.map((r) => (
             <T key={`${r.title} ${r.rule}`} as={r.came === r.wanted ? 'small' : 'strong'}>
-              {r.came === r.wanted ? 'holds' : 'FAILS'} · {r.title}: {r.rule} {TRUTH[r.wanted]}
-              {r.came === r.wanted ? '' : `, but ${r.came ? TRUTH[r.came] : 'is not there'}`}
+              {plainly(r.came === r.wanted ? SAID.holds : SAID.fails, {
+                title: r.title,
+                rule: r.rule,
+                wanted: TRUTH[r.wanted],
+                came: r.came ? TRUTH[r.came] : SAID.notThere,
+              })}
             </T>
           ))
         : null}

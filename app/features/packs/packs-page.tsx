@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { Pressable, View } from 'react-native';
+import { View } from 'react-native';
 import { useRouter } from 'expo-router';
 import { getDocumentAsync } from 'expo-document-picker';
 import { readPack } from '@escale/core/formats/pack';
@@ -12,6 +12,9 @@ import { usePalette } from '../../ui/theme';
 import { useKind, useToday } from '../../data/hooks';
 import { create, newId } from '../../data/outbox';
 import { statusOf } from './status';
+import { PACKS as SAID } from './words';
+import { plainly } from '../../data/settings';
+import { CardLink } from '../../ui/press';
 
 /** Every rule list, shipped and own, with how far it can be trusted. */
 export function PacksPage() {
@@ -28,8 +31,8 @@ export function PacksPage() {
     setSaid({
       ok: true,
       lines: [
-        `Taken in: ${read.pack.title}, version ${read.pack.version}.`,
-        ...read.broken.map((b) => `Its own example does not hold. ${b}`),
+        plainly(SAID.takenIn, { title: read.pack.title, version: read.pack.version }),
+        ...read.broken.map((b) => plainly(SAID.exampleFails, { which: b })),
       ],
     });
   };
@@ -67,15 +70,13 @@ export function PacksPage() {
 
 function PackCard({ pack, href }: { pack: RulePack; href: string }) {
   const p = usePalette();
-  const router = useRouter();
   const today = useToday();
   const results = runExamples(pack);
   const bad = results.filter((r) => r.came !== r.wanted).length;
   return (
-    <Pressable
-      role="link"
-      aria-label={pack.title}
-      onPress={() => router.push(href)}
+    <CardLink
+      label={pack.title}
+      href={href}
       style={{
         borderWidth: 1,
         borderColor: p.ink,
@@ -89,15 +90,22 @@ function PackCard({ pack, href }: { pack: RulePack; href: string }) {
         {pack.title}
       </T>
       <T as="label" style={{ fontSize: 14 }}>
-        {pack.authority} · version {pack.version} · {pack.rules.length}{' '}
-        {pack.rules.length === 1 ? 'rule' : 'rules'} · {contentHash(pack)}
+        {plainly(SAID.card, {
+          authority: pack.authority,
+          version: pack.version,
+          rules: pack.rules.length,
+          hash: contentHash(pack),
+        })}
       </T>
       <T as="small">
-        {statusOf(pack, today)}
         {results.length > 0
-          ? ` Its own examples: ${results.length - bad} of ${results.length} hold.`
-          : ' It brings no examples.'}
+          ? plainly(SAID.statusHold, {
+              status: statusOf(pack, today),
+              good: results.length - bad,
+              all: results.length,
+            })
+          : plainly(SAID.statusNone, { status: statusOf(pack, today) })}
       </T>
-    </Pressable>
+    </CardLink>
   );
 }

@@ -1,5 +1,7 @@
 import { monthsBetween } from '@escale/core/earth';
 import type { Rule, RulePack } from '@escale/core/model';
+import { STATUS } from './words';
+import { plainly } from '../../data/settings';
 
 const SURE: Record<Rule['confidence'], string> = {
   H: 'quite sure',
@@ -16,9 +18,10 @@ export function statusOf(pack: RulePack, today: string): string {
   const worst = (['L', 'M', 'H'] as const).find((c) => pack.rules.some((r) => r.confidence === c)) ?? 'H';
   const oldest = pack.rules.map((r) => r.noted).sort()[0] ?? today;
   const checked = pack.checked
-    ? `Checked by ${pack.checked.by} on ${pack.checked.on}`
+    ? plainly(STATUS.by, pack.checked)
     : pack.rules.every((r) => r.verified)
-      ? 'Checked'
-      : 'From memory, not verified';
-  return `${checked}; at worst ${SURE[worst]}; noted ${oldest}${monthsBetween(oldest, today) >= STALE ? ', out of date' : ''}.`;
+      ? STATUS.checked
+      : STATUS.memory;
+  const old = monthsBetween(oldest, today) >= STALE;
+  return plainly(old ? STATUS.stale : STATUS.whole, { checked, sure: SURE[worst], oldest });
 }

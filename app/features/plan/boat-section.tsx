@@ -1,19 +1,22 @@
 import { View } from 'react-native';
-import { Link, useLocalSearchParams } from 'expo-router';
+import { useLocalSearchParams } from 'expo-router';
 import type { Assessment, Trip } from '@escale/core/model';
 import { CLOTHING, CRAFT, ROLES, TODAY } from '@escale/core/model/lists';
-import { format } from '@escale/core/units';
 import { Button, Row } from '../../ui/button';
 import { Choice, optionsOf } from '../../ui/choice';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
 import { fieldId, thingHref } from '../../data/where';
 import { useGoTo } from '../forms/go-to';
+import { newOnTrip } from '../shed/on-trip';
 import { useTrip } from '../trip/use-trip';
 import { TripForm, useTripChange } from './trip-form';
 import { kindsSupplying } from '@escale/core/kit';
 import { figureNamed, type Pace } from '@escale/core/verdict';
 import { fellows, towing } from '@escale/core/boat';
+import { COMPANY, CREW } from './words';
+import { plainly } from '../../data/settings';
+import { TextLink } from '../../ui/press';
 
 type Member = Trip['crew'][number];
 const JACKETS = kindsSupplying('wearable');
@@ -47,13 +50,9 @@ export function BoatSection() {
           />
         )}
         {trip.boat ? (
-          <Link href={thingHref('boat', trip.boat)} style={{ paddingVertical: 12 }}>
-            <T style={{ textDecorationLine: 'underline' }}>Her own page: measures, plate, openings</T>
-          </Link>
+          <TextLink href={thingHref('boat', trip.boat)}>Her own page: measures, plate, openings</TextLink>
         ) : (
-          <Link href={'/shed/boat/new'} style={{ paddingVertical: 12 }}>
-            <T style={{ textDecorationLine: 'underline' }}>Add a boat</T>
-          </Link>
+          <TextLink href={newOnTrip('boat', trip.id, 'plan/boat')}>Add a boat</TextLink>
         )}
       </View>
       <View style={{ gap: 10 }} id={fieldId('/crew')} tabIndex={-1} role="group" aria-label="Crew">
@@ -78,15 +77,15 @@ export function BoatSection() {
             {left.map((person) => (
               <Button
                 key={person.id}
-                label={`Add ${person.name}`}
+                label={plainly(CREW.add, { name: person.name })}
                 onPress={() => add(person.id)}
-              >{`+ ${person.name}`}</Button>
+              >
+                {plainly(CREW.plus, { name: person.name })}
+              </Button>
             ))}
           </Row>
         ) : null}
-        <Link href={'/shed/person/new'} style={{ paddingVertical: 12 }}>
-          <T style={{ textDecorationLine: 'underline' }}>Someone new</T>
-        </Link>
+        <TextLink href={newOnTrip('person', trip.id, 'plan/boat')}>Someone new</TextLink>
       </View>
       <Company />
       <TripForm fields={['title']} />
@@ -97,21 +96,20 @@ export function BoatSection() {
 /** Several boats on one trip: who is in which, and who can tow whom into today's wind. */
 function Company() {
   const p = usePalette();
-  const { trip, shed, reader, prepared, assessment, input } = useTrip();
+  const { trip, shed, says, prepared, assessment, input } = useTrip();
   const wind = prepared.match(assessment.leave).world.facts['day.wind'];
   const own = shed.boats.find((b) => b.id === trip.boat);
   const speed = paceOf(assessment);
   const all = fellows(trip, shed.boats, own && { boat: own, ...(speed ? { speed } : {}) });
   return (
     <View style={{ gap: 8 }}>
-      <TripForm fields={COMPANY} />
+      <TripForm fields={FIELDS} />
       {all.length < 2 ? null : (
         <View role="list" aria-label="Who can tow whom">
           <T as="strong">
-            Towing into{' '}
             {typeof wind === 'number'
-              ? `${format(wind, 'speed', reader.units)}${input.conditions.forecast?.invented ? ' (invented weather)' : ''}`
-              : 'a calm, as no wind is forecast for all hours'}
+              ? says(input.conditions.forecast?.invented ? COMPANY.intoInvented : COMPANY.into, { wind })
+              : COMPANY.calm}
           </T>
           {all.map(({ boat, people }) => {
             const speed = towing(boat, typeof wind === 'number' ? wind : 0);
@@ -128,15 +126,13 @@ function Company() {
                   gap: 8,
                 }}
               >
-                <T style={{ flex: 1 }}>
-                  {boat.name}, {people.length} aboard
-                </T>
+                <T style={{ flex: 1 }}>{says(COMPANY.aboard, { boat: boat.name, n: people.length })}</T>
                 <T as="strong">
                   {speed === undefined
-                    ? 'not known'
+                    ? COMPANY.unknown
                     : speed === 0
-                      ? 'makes no way'
-                      : `${format(speed, 'speed', reader.units)} with one in tow`}
+                      ? COMPANY.noWay
+                      : says(COMPANY.tows, { speed })}
                 </T>
               </View>
             );
@@ -149,7 +145,7 @@ function Company() {
     </View>
   );
 }
-const COMPANY = ['company'] as const;
+const FIELDS = ['company'] as const;
 function paceOf({ figures }: Assessment): Pace | undefined {
   const speed = figureNamed(figures, 'passage/speed');
   return speed && { value: speed.value, guessed: speed.guessed === true };
@@ -175,7 +171,7 @@ function CrewCard({
     .find((use) => use.person === member.person)?.item;
   const jackets = shed.gear.filter((g) => JACKETS.has(g.kind));
   const jacket = shed.gear.find((g) => g.id === (member.jacket ?? matched));
-  const name = person?.name ?? 'Crew';
+  const name = person?.name ?? 'crew';
   const drives = shed.boats
     .find((b) => b.id === trip.boat)
     ?.propulsion.some((d) => d.kind === 'outboard' || d.kind === 'inboard');
@@ -187,27 +183,23 @@ function CrewCard({
     >
       <View style={{ flexDirection: 'row', justifyContent: 'space-between', alignItems: 'center' }}>
         {person ? (
-          <Link href={thingHref('person', person.id)}>
-            <T as="strong" style={{ fontSize: 17, textDecorationLine: 'underline' }}>
-              {person.name}
-            </T>
-          </Link>
+          <TextLink href={thingHref('person', person.id)}>{person.name}</TextLink>
         ) : (
           <T as="strong">No longer in the shed</T>
         )}
-        <Button kind="quiet" label={`${person?.name ?? 'They'} stays ashore`} onPress={() => put(undefined)}>
+        <Button kind="quiet" label={plainly(CREW.ashore, { name })} onPress={() => put(undefined)}>
           stays ashore
         </Button>
       </View>
       <Choice
-        label={`Role of ${person?.name ?? 'crew'}`}
+        label={plainly(CREW.role, { name })}
         options={optionsOf(ROLES)}
         value={member.role}
         onChange={(role) => role && put({ ...member, role: role as Member['role'] })}
       />
       <T as="label">Today</T>
       <Choice
-        label={`${person?.name ?? 'Crew'} today`}
+        label={plainly(CREW.today, { name })}
         options={optionsOf(TODAY)}
         value={member.today}
         clearable
@@ -219,7 +211,7 @@ function CrewCard({
         <>
           <T as="label">Keeps an eye on</T>
           <Choice
-            label={`${person?.name ?? 'Crew'} keeps an eye on`}
+            label={plainly(CREW.eye, { name })}
             options={others.map((o) => ({ value: o.id, label: o.name }))}
             value={member.buddy}
             clearable
@@ -229,16 +221,16 @@ function CrewCard({
       ) : null}
       <T as="label">Wears</T>
       <Choice
-        label={`Clothing of ${person?.name ?? 'crew'}`}
+        label={plainly(CREW.clothing, { name })}
         id={fieldId(`/crew/${i}/clothing`)}
         options={WEARS}
         value={member.clothing}
         clearable
         onChange={(clothing) => put({ ...member, clothing: clothing as Member['clothing'] })}
       />
-      <T as="label">Jacket on from launch to landing{jacket ? `: ${jacket.name}` : ''}</T>
+      <T as="label">{jacket ? plainly(CREW.jacketNamed, { jacket: jacket.name }) : CREW.jacketOn}</T>
       <Said
-        label={`${name} wears the jacket from launch to landing`}
+        label={plainly(CREW.wears, { name })}
         id={fieldId(`/crew/${i}/wearsJacket`)}
         value={member.wearsJacket}
         onChange={(on) =>
@@ -249,7 +241,7 @@ function CrewCard({
         <>
           <T as="label">Kill cord on whenever she runs</T>
           <Said
-            label={`${name} wears the kill cord`}
+            label={plainly(CREW.cord, { name })}
             id={fieldId(`/crew/${i}/cord`)}
             value={member.cord}
             onChange={(on) => put(on === undefined ? without(member, 'cord') : { ...member, cord: on })}
@@ -258,7 +250,7 @@ function CrewCard({
       ) : null}
       {jackets.length > 0 ? (
         <Choice
-          label={`Jacket of ${person?.name ?? 'crew'}`}
+          label={plainly(CREW.jacket, { name })}
           options={[
             { value: '', label: 'The one that fits best' },
             ...jackets.map((g) => ({ value: g.id, label: g.name })),

@@ -1,7 +1,10 @@
 import { View } from 'react-native';
 import { T } from '../../ui/text';
 import { Figures } from '../trip/figure-view';
+import { later } from '../../ui/later';
 import { TripForm } from './trip-form';
+
+const ForecastBlock = later(() => import('../typed/forecast-block').then((m) => m.ForecastBlock));
 
 export function DaySection() {
   return (
@@ -12,6 +15,7 @@ export function DaySection() {
       </T>
       <TripForm fields={['leave', 'speed', 'homeBy', 'driveMinutes', 'checkInMinutes']} />
       <TripForm fields={['limits']} />
+      <ForecastBlock />
     </View>
   );
 }

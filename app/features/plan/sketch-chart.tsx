@@ -8,6 +8,8 @@ import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
 import { FONT, SIZE } from '../../ui/tokens';
 import { useTrip } from '../trip/use-trip';
+import { HALT } from './words';
+import { plainly } from '../../data/settings';
 
 const HEIGHT = 240,
   MARGIN = 34;
@@ -61,7 +63,7 @@ export function SketchChart() {
   return (
     <View style={{ gap: 4 }} onLayout={(e) => setWidth(Math.round(e.nativeEvent.layout.width))}>
       {width > 0 ? (
-        <View role="img" aria-label={`Sketch of the way: ${route.map((pl) => pl.name).join(', ')}`}>
+        <View role="img" aria-label={plainly(HALT.sketch, { places: route.map((pl) => pl.name).join(', ') })}>
           <Svg width={width} height={HEIGHT} aria-hidden>
             <Rect x={0} y={0} width={width} height={HEIGHT} fill={p.water3} stroke={p.line} />
             <Polyline
@@ -123,7 +125,9 @@ export function SketchChart() {
               fontFamily={FONT.narrow}
               fontSize={SIZE.label}
               fill={p.ink}
-            >{`1 nm (${NAUTICAL_MILE} m)`}</SvgText>
+            >
+              {plainly(HALT.mile, { metres: NAUTICAL_MILE })}
+            </SvgText>
             <Path d={`M${width - 18} 30v-18m-4 6l4-6l4 6`} stroke={p.ink} strokeWidth={1.6} fill="none" />
           </Svg>
         </View>

@@ -2,6 +2,7 @@ import { useLocalSearchParams } from 'expo-router';
 import { change } from '../../data/outbox';
 import { ThingForm } from '../forms/thing-form';
 import { useTrip } from '../trip/use-trip';
+import { changeOf } from '../forms/words';
 
 /** Some fields of the trip, saved as they are left. */
 export function TripForm({ fields }: { fields: readonly string[] }) {
@@ -14,7 +15,7 @@ export function TripForm({ fields }: { fields: readonly string[] }) {
       only={fields}
       at={at}
       basis={held.doc.basis}
-      onPatch={(patch) => void change(held, patch, `${patch[0].pointer.slice(1)} of ${held.doc.title}`)}
+      onPatch={(patch) => void change(held, patch, changeOf(patch[0].pointer, held.doc.title))}
     />
   );
 }

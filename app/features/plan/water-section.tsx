@@ -1,18 +1,23 @@
+import { countryNames } from '@escale/core/rules';
 import { View } from 'react-native';
-import { Link, useLocalSearchParams } from 'expo-router';
+import { useLocalSearchParams } from 'expo-router';
 import type { Trip } from '@escale/core/model';
-import { clock } from '@escale/core/say';
-import { format } from '@escale/core/units';
 import { Button, Row } from '../../ui/button';
 import { Choice } from '../../ui/choice';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
 import { fieldId } from '../../data/where';
 import { useGoTo } from '../forms/go-to';
+import { newOnTrip } from '../shed/on-trip';
 import { Figures } from '../trip/figure-view';
 import { useTrip } from '../trip/use-trip';
 import { SketchChart } from './sketch-chart';
 import { useTripChange } from './trip-form';
+import { HALT } from './words';
+import { TextLink } from '../../ui/press';
+import { later } from '../../ui/later';
+
+const TideBlock = later(() => import('../typed/tide-block').then((m) => m.TideBlock));
 
 type Halt = Trip['halts'][number];
 const MINUTES_STEP = 10,
@@ -20,7 +25,7 @@ const MINUTES_STEP = 10,
 
 export function WaterSection() {
   const p = usePalette();
-  const { trip, shed, assessment, reader } = useTrip();
+  const { trip, shed, assessment, says } = useTrip();
   const change = useTripChange();
   const { at } = useLocalSearchParams<{ at?: string }>();
   useGoTo(at);
@@ -46,9 +51,7 @@ export function WaterSection() {
         />
       </Labelled>
       {water && water.jurisdiction.length > 0 ? (
-        <T as="small">
-          Rules as if under {water.jurisdiction.join(', ')}. The local authority says what holds.
-        </T>
+        <T as="small">{says(HALT.rules, { rules: countryNames(water.jurisdiction) })}</T>
       ) : null}
       <Labelled title="Launch">
         <Choice
@@ -70,7 +73,7 @@ export function WaterSection() {
             style={{ borderWidth: 1, borderColor: p.line, backgroundColor: p.raised, padding: 10, gap: 6 }}
           >
             <Choice
-              label={`Halt ${i + 1}`}
+              label={says(HALT.label, { n: i + 1 })}
               options={places}
               value={halt.place}
               onChange={(place) => place && edit(i, { place })}
@@ -82,21 +85,25 @@ export function WaterSection() {
               >
                 −
               </Button>
-              <T as="strong">{halt.minutes} min</T>
+              <T as="strong">{says(HALT.minutes, { n: halt.minutes })}</T>
               <Button label="Longer halt" onPress={() => edit(i, { minutes: halt.minutes + MINUTES_STEP })}>
                 +
               </Button>
-              {arrives(i) === undefined ? null : <T as="soft">there at {clock(arrives(i)!, reader)}</T>}
+              {arrives(i) === undefined ? null : <T as="soft">{says(HALT.there, { at: arrives(i)! })}</T>}
               {i > 0 ? (
                 <Button
                   kind="quiet"
-                  label={`Halt ${i + 1} earlier`}
+                  label={says(HALT.earlier, { n: i + 1 })}
                   onPress={() => put(swapped(trip.halts, i))}
                 >
                   earlier
                 </Button>
               ) : null}
-              <Button kind="quiet" label={`Leave out halt ${i + 1}`} onPress={() => edit(i, undefined)}>
+              <Button
+                kind="quiet"
+                label={says(HALT.leaveOut, { n: i + 1 })}
+                onPress={() => edit(i, undefined)}
+              >
                 leave out
               </Button>
             </Row>
@@ -129,17 +136,20 @@ export function WaterSection() {
           onChange={(v) => change('/return', v ? v : undefined, 'the return')}
         />
       </Labelled>
+      <TideBlock />
       <SketchChart />
       <Figures names={['passage/distance', 'passage/speed', 'water/tide-leave']} />
       {assessment.schedule?.legs.map((leg) => (
         <T key={leg.departs} as="small">
-          {name(leg.from)} to {name(leg.to)}: {format(leg.metres, 'distance', 'metric')} on{' '}
-          {format(leg.bearing, 'bearing', 'metric')} true
+          {says(HALT.leg, {
+            from: name(leg.from),
+            to: name(leg.to),
+            far: leg.metres,
+            bearing: leg.bearing,
+          })}
         </T>
       ))}
-      <Link href={'/shed/place/new'} style={{ paddingVertical: 12 }}>
-        <T style={{ textDecorationLine: 'underline' }}>A new place</T>
-      </Link>
+      <TextLink href={newOnTrip('place', trip.id, 'plan/water')}>A new place</TextLink>
     </View>
   );
 

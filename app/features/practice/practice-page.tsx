@@ -1,24 +1,23 @@
 import { useState } from 'react';
-import { Pressable } from 'react-native';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { CRAFT } from '@escale/core/model/lists';
 import { procedureOf, PROCEDURES } from '@escale/core/procedure';
 import { evaluate, type World } from '@escale/core/rules';
-import { dayOf } from '@escale/core/say';
 import { Button } from '../../ui/button';
 import { Choice, optionsOf } from '../../ui/choice';
 import { Page } from '../../ui/page';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
 import { useKind, useNow } from '../../data/hooks';
-import { useReader } from '../../data/settings';
+import { useReader, plainly } from '../../data/settings';
 import { Runner } from '../go/runner';
 import { useRun } from '../go/use-run';
+import { CardLink } from '../../ui/press';
+import { PRACTICE } from './words';
 
 /** Walk a procedure through at home, and see when it was last done. */
 export function PracticePage() {
   const p = usePalette();
-  const router = useRouter();
   const runs = useKind('run');
   const last = (id: string) =>
     runs
@@ -33,11 +32,10 @@ export function PracticePage() {
       {PROCEDURES.map((row) => {
         const done = last(row.id);
         return (
-          <Pressable
+          <CardLink
             key={row.id}
-            role="link"
-            aria-label={row.title}
-            onPress={() => router.push(`/practice/run/${row.id}`)}
+            label={row.title}
+            href={`/practice/run/${row.id}`}
             style={{
               borderWidth: 1,
               borderColor: p.ink,
@@ -50,11 +48,9 @@ export function PracticePage() {
               {row.title}
             </T>
             <T as="soft">
-              {done
-                ? `Last ${done.drill ? 'walked through' : 'done'} ${dayOf(done.at, { zone: 'UTC', locale: 'en-GB' })}`
-                : 'Never walked through yet'}
+              {done ? plainly(done.drill ? PRACTICE.walked : PRACTICE.done, { at: done.at }) : PRACTICE.never}
             </T>
-          </Pressable>
+          </CardLink>
         );
       })}
     </Page>
@@ -130,7 +126,7 @@ export function DrillPage() {
       <Choice label="With whom" options={WITH} value={drill.company} onChange={put('company')} clearable />
       <Choice label="When" options={WHEN} value={drill.light} onChange={put('light')} clearable />
       <Choice label="Moved how" options={MOVED} value={drill.moved} onChange={put('moved')} clearable />
-      <T as="soft">{made.steps.length} steps.</T>
+      <T as="soft">{plainly(PRACTICE.steps, { n: made.steps.length })}</T>
       <Button kind="main" wet once onPress={() => void run.begin(now)}>
         Begin
       </Button>

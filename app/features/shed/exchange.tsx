@@ -5,6 +5,8 @@ import { mutate } from 'swr';
 import { Button, Row } from '../../ui/button';
 import { T } from '../../ui/text';
 import { ask, Refusal } from '../../data/api';
+import { SHED } from './words';
+import { plainly } from '../../data/settings';
 
 interface Outcome {
   ok: boolean;
@@ -65,7 +67,7 @@ async function take(text: string): Promise<Outcome> {
       same: number;
     };
     await mutate('/api/things');
-    return { ok: true, said: `${added} added, ${changed} changed, ${same} as they were.`, faults: [] };
+    return { ok: true, said: plainly(SHED.loaded, { added, changed, same }), faults: [] };
   } catch (error) {
     if (error instanceof Refusal) return { ok: false, said: error.title, faults: error.faults };
     return { ok: false, said: 'No signal: nothing was loaded.', faults: [] };

@@ -3,7 +3,6 @@ import { View } from 'react-native';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { TextInput } from 'react-native-paper';
 import { dueBy, reminders, testPatch, type Due, CATALOGUE } from '@escale/core/kit';
-import { dateOf } from '@escale/core/say';
 import { Button, Row } from '../../ui/button';
 import { Empty, Page } from '../../ui/page';
 import { T } from '../../ui/text';
@@ -11,6 +10,8 @@ import { usePalette } from '../../ui/theme';
 import { useKind, useNow, useThings } from '../../data/hooks';
 import { change } from '../../data/outbox';
 import { save } from './save';
+import { SHED } from './words';
+import { plainly } from '../../data/settings';
 
 const DAY = 86_400_000,
   MONTH = 31 * DAY,
@@ -35,7 +36,7 @@ export function RoundPage() {
       void change(
         thing,
         testPatch(thing.doc, { on: dayOf(now), passed, ...(note.trim() ? { note: note.trim() } : {}) }),
-        `the test of ${d.item.name}`,
+        plainly(SHED.testOf, { name: d.item.name }),
       );
     setDone([...done, { name: d.item.name, passed }]);
   };
@@ -43,7 +44,7 @@ export function RoundPage() {
   return (
     <Page
       title="Inspection round"
-      lead={`Having is not working. Due by ${dateOf(until, { locale: 'en-GB' })}: ${due.length}.`}
+      lead={plainly(SHED.due, { until, n: due.length })}
       aside={
         <Button kind="quiet" onPress={back}>
           leave
@@ -60,7 +61,7 @@ export function RoundPage() {
         />
       ) : ready ? (
         <Empty
-          title={later.size > 0 ? `${later.size} put off` : 'Nothing is due'}
+          title={later.size > 0 ? plainly(SHED.putOff, { n: later.size }) : SHED.nothingDue}
           why="What was tested drops off this list until its time comes again."
         />
       ) : null}
@@ -98,14 +99,14 @@ function OneTest({
   return (
     <View style={{ borderWidth: 2, borderColor: p.ink, backgroundColor: p.raised, padding: 14, gap: 10 }}>
       <T as="label">
-        {left} to go · {due.on ? `due ${dateOf(due.on, { locale: 'en-GB' })}` : 'no test on record'}
+        {due.on ? plainly(SHED.toGo, { left, on: due.on }) : plainly(SHED.toGoNever, { left })}
       </T>
       <T as="title" heading={2}>
         {due.item.name}
       </T>
       <T style={{ fontSize: 18, lineHeight: 26 }}>{due.test.how}</T>
       <T as="strong" style={{ fontSize: 17 }}>
-        Passes: {due.test.passes}
+        {plainly(SHED.passes, { what: due.test.passes })}
       </T>
       <TextInput
         mode="outlined"

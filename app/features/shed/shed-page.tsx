@@ -1,22 +1,21 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { Link } from 'expo-router';
 import { TextInput } from 'react-native-paper';
 import type { GearItem, GearKind, ThingType } from '@escale/core/model';
 import { CRAFT, STOWAGE } from '@escale/core/model/lists';
-import { dateOf } from '@escale/core/say';
-import { format } from '@escale/core/units';
 import { Choice, Tick } from '../../ui/choice';
 import { Empty, Page } from '../../ui/page';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
 import { useKind, useThings } from '../../data/hooks';
-import { setSettings, useSettings } from '../../data/settings';
+import { setSettings, useSettings, plainly } from '../../data/settings';
 import type { Held } from '../../data/things';
 import { Exchange } from './exchange';
 import { StartingSet } from './starting-set';
 import { thingHref, type ShedType } from '../../data/where';
 import { CATALOGUE } from '@escale/core/kit';
+import { CardLink, TextLink } from '../../ui/press';
+import { SHED } from './words';
 
 const SHELVES: { type: ShedType; title: string; one: string; why: string }[] = [
   {
@@ -76,17 +75,11 @@ function Shelf({ type, title, one, why }: (typeof SHELVES)[number]) {
         <T as="section" heading={2}>
           {title}
         </T>
-        <Link
-          href={`/shed/${type}/new`}
-          aria-label={`Add a ${one}`}
-          style={{ minHeight: 48, lineHeight: 48, paddingHorizontal: 8 }}
-        >
-          <T as="strong" style={{ textDecorationLine: 'underline' }}>
-            Add
-          </T>
-        </Link>
+        <TextLink href={`/shed/${type}/new`} label={plainly(SHED.addOne, { what: one })}>
+          Add
+        </TextLink>
       </View>
-      {ready && things.length === 0 ? <Empty title={`No ${one} yet`} why={why} /> : null}
+      {ready && things.length === 0 ? <Empty title={plainly(SHED.noneYet, { what: one })} why={why} /> : null}
       {type === 'gear' ? (
         <Locker things={things as Held<'gear'>[]} />
       ) : (
@@ -119,9 +112,9 @@ function Locker({ things }: { things: Held<'gear'>[] }) {
           ['/shed/table', 'As a table (CSV)'],
           ['/shed/packs', 'Rule packs'],
         ].map(([href, words]) => (
-          <Link key={href} href={href as '/shed/round'} style={{ paddingVertical: 12 }}>
-            <T style={{ textDecorationLine: 'underline' }}>{words}</T>
-          </Link>
+          <TextLink key={href} href={href}>
+            {words}
+          </TextLink>
         ))}
       </View>
       <StartingSet />
@@ -154,8 +147,8 @@ const gearNote = (g: GearItem) =>
     g.count === 1 ? undefined : `${g.count}`,
     STOWAGE[g.stowage].toLowerCase(),
     STATE_WORD[g.state],
-    g.expires && `ends ${dateOf(g.expires, { locale: 'en-GB' })}`,
-    g.charge === undefined ? undefined : `charge ${format(g.charge, 'percent', 'metric')}`,
+    g.expires && plainly(SHED.ends, { on: g.expires }),
+    g.charge === undefined ? undefined : plainly(SHED.charge, { share: g.charge }),
   ]
     .filter(Boolean)
     .join(' · ');
@@ -172,11 +165,10 @@ function Line({ held, note }: { held: Held; note: string }) {
   const p = usePalette();
   const { name } = held.doc as { name: string };
   return (
-    <Link
+    <CardLink
       href={thingHref(held.type, held.id)}
-      aria-label={`${name}. ${note}`}
+      label={plainly(SHED.line, { name, note })}
       style={{
-        display: 'flex',
         minHeight: 48,
         paddingVertical: 8,
         borderBottomWidth: 1,
@@ -197,7 +189,7 @@ function Line({ held, note }: { held: Held; note: string }) {
           {note}
         </T>
       </View>
-    </Link>
+    </CardLink>
   );
 }
 

@@ -96,3 +96,33 @@ test('the pack’s question about the water is asked on the water’s page', asy
     expect(doc('01890000-0000-7000-8000-000000000046')?.answers).toEqual({ 'us-signal-waters': true }),
   );
 });
+
+describe('whose rules hold', () => {
+  const WATER = () => server.things.find((h) => h.type === 'water')!;
+  const doc = () => WATER().doc as unknown as Record<string, unknown>;
+  test('a guess is confirmed by one tap; “none of these” is an answer, and can be taken back', async () => {
+    Object.assign(doc(), { jurisdiction: ['IE'], basis: { '/jurisdiction': 'guessed' } });
+    at({ type: 'water', id: WATER().id });
+    show(<ThingPage />);
+    expect(await screen.findByText(/Guessed from the time zone: Ireland/)).toBeTruthy();
+    await user.click(screen.getByRole('button', { name: 'It is so' }));
+    await waitFor(() => expect(doc().basis).toEqual({ '/jurisdiction': 'stated' }));
+    expect(screen.queryByText(/Guessed from the time zone/)).toBeNull();
+    await user.click(screen.getByRole('checkbox', { name: 'None of these' }));
+    await waitFor(() =>
+      expect(doc()).toMatchObject({ jurisdiction: [], basis: { '/jurisdiction': 'stated' } }),
+    );
+    await user.click(screen.getByRole('checkbox', { name: 'None of these' }));
+    await waitFor(() => expect(doc().basis).not.toHaveProperty('/jurisdiction'));
+  });
+  test('a water of which nothing was said yet takes a list, and that is said', async () => {
+    Object.assign(doc(), { jurisdiction: [] });
+    delete doc().basis;
+    at({ type: 'water', id: WATER().id });
+    show(<ThingPage />);
+    await user.click(await screen.findByRole('checkbox', { name: /^Canada/ }));
+    await waitFor(() =>
+      expect(doc()).toMatchObject({ jurisdiction: ['CA'], basis: { '/jurisdiction': 'stated' } }),
+    );
+  });
+});

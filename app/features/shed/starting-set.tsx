@@ -8,6 +8,8 @@ import { useKind } from '../../data/hooks';
 import { create, newId } from '../../data/outbox';
 import { CATALOGUE } from '@escale/core/kit';
 import { STARTING_SETS } from '@escale/core/kit/starting-sets';
+import { SHED } from './words';
+import { plainly } from '../../data/settings';
 
 /** A locker to start from: what a kind of trip carries and is not here yet, each to be looked at before it counts. */
 export function StartingSet() {
@@ -50,16 +52,14 @@ export function StartingSet() {
       {chosen ? (
         <T as="soft">
           {missing.length === 0
-            ? 'All of it is here already.'
-            : `To be added: ${missing.map((k) => k.title.toLowerCase()).join(', ')}. Each counts once you have looked at it.`}
+            ? SHED.allHere
+            : plainly(SHED.toAdd, { what: missing.map((k) => k.title.toLowerCase()).join(', ') })}
         </T>
       ) : null}
       <Row>
-        <Button
-          kind="main"
-          disabled={missing.length === 0}
-          onPress={() => void add()}
-        >{`Add ${missing.length}`}</Button>
+        <Button kind="main" disabled={missing.length === 0} onPress={() => void add()}>
+          {plainly(SHED.add, { n: missing.length })}
+        </Button>
         <Button onPress={() => setOpen(false)}>Close</Button>
       </Row>
     </View>

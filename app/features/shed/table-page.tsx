@@ -24,6 +24,8 @@ import { useThings } from '../../data/hooks';
 import { newId } from '../../data/outbox';
 import { save } from './save';
 import { CATALOGUE } from '@escale/core/kit';
+import { SHED } from './words';
+import { plainly } from '../../data/settings';
 
 const FIELD_WORD: Record<GearField, string> = {
   id: 'Its id',
@@ -79,7 +81,7 @@ export function TablePage() {
     try {
       await ask('/api/import', bundle);
       await mutate('/api/things');
-      setSaid({ ok: true, lines: [`${good.length} taken in.`] });
+      setSaid({ ok: true, lines: [plainly(SHED.takenIn, { n: good.length })] });
       setTable(undefined);
     } catch (error) {
       setSaid({
@@ -116,7 +118,7 @@ export function TablePage() {
       ) : null}
       {table?.faults.map((fault) => (
         <T key={fault} role="alert">
-          {fault} Nothing was taken.
+          {plainly(SHED.faulty, { fault })}
         </T>
       ))}
       {table && table.faults.length === 0 ? (
@@ -142,11 +144,9 @@ export function TablePage() {
             What would change
           </T>
           <Preview rows={rows} />
-          <Button
-            kind="main"
-            disabled={good.length === 0}
-            onPress={() => void takeIn()}
-          >{`Take in ${good.length} of ${rows.length}`}</Button>
+          <Button kind="main" disabled={good.length === 0} onPress={() => void takeIn()}>
+            {plainly(SHED.takeIn, { n: good.length, all: rows.length })}
+          </Button>
         </>
       ) : null}
     </Page>
@@ -177,16 +177,12 @@ function Preview({ rows }: { rows: RowPreview[] }) {
         const some = rows.filter((r) => r.what === what);
         return some.length === 0 ? null : (
           <View key={what}>
-            <T as="caps">
-              {WHAT[what]}, {some.length}
-            </T>
+            <T as="caps">{plainly(SHED.group, { what: WHAT[what], n: some.length })}</T>
             {what === 'same'
               ? null
               : some.slice(0, SHOWN).map((r) => (
                   <View key={r.row} style={{ borderBottomWidth: 1, borderColor: p.line, paddingVertical: 4 }}>
-                    <T>
-                      Row {r.row}: {r.name || 'no name'}
-                    </T>
+                    <T>{plainly(SHED.row, { n: r.row, name: r.name || SHED.noName })}</T>
                     {r.faults.map((f) => (
                       <T key={f} as="small">
                         {f}
@@ -194,7 +190,9 @@ function Preview({ rows }: { rows: RowPreview[] }) {
                     ))}
                   </View>
                 ))}
-            {some.length > SHOWN && what !== 'same' ? <T as="small">and {some.length - SHOWN} more</T> : null}
+            {some.length > SHOWN && what !== 'same' ? (
+              <T as="small">{plainly(SHED.more, { n: some.length - SHOWN })}</T>
+            ) : null}
           </View>
         );
       })}

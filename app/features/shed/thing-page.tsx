@@ -3,20 +3,22 @@ import { View } from 'react-native';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { THINGS } from '@escale/core/model';
 import { Button, Row } from '../../ui/button';
-import { Choice, Tick } from '../../ui/choice';
 import { Empty, Page } from '../../ui/page';
 import { T } from '../../ui/text';
 import { useThing, useThings } from '../../data/hooks';
-import { change, create, newId, remove, restore } from '../../data/outbox';
+import { change, newId, remove, restore } from '../../data/outbox';
 import type { Held } from '../../data/things';
-import { fieldId, SHED_TYPES, type ShedType } from '../../data/where';
+import { SHED_TYPES, type ShedType } from '../../data/where';
 import { later } from '../../ui/later';
-import { useGoTo } from '../forms/go-to';
 import { ThingForm } from '../forms/thing-form';
 import { blankOf } from '../forms/schema';
 import { useUndo } from '../shell/undo';
 import { CATALOGUE } from '@escale/core/kit';
-import { PACKS, switched } from '@escale/core/rules';
+import { changeOf } from '../forms/words';
+import { useAdd } from './on-trip';
+import { WhoseRules } from './whose-rules';
+import { SHED } from './words';
+import { plainly } from '../../data/settings';
 
 const HerMeasures = later(() => import('../boat/her-measures').then((m) => m.HerMeasures));
 const NewBoat = later(() => import('../boat/new-boat').then((m) => m.NewBoat));
@@ -45,20 +47,29 @@ export function ThingPage() {
 /** A new thing: the same form, sent whole. */
 function NewThing({ type }: { type: ShedType }) {
   const router = useRouter();
-  const { kind, back, at } = useLocalSearchParams<{ kind?: string; back?: string; at?: string }>();
+  const { kind, at } = useLocalSearchParams<{ kind?: string; at?: string }>();
+  const { add, back } = useAdd(type);
   const [id] = useState(newId);
   const [blank, setBlank] = useState(type !== 'boat');
   const start = useMemo(() => startOf(type, id, kind), [type, id, kind]);
-  const add = (doc: Record<string, unknown>) => {
-    void create(type, { ...doc, id: id }, String(doc.name));
-    router.replace(back && /^\/(trips|shed)\//.test(back) ? back : `/shed/${type}/${id}`);
-  };
   return (
-    <Page title={`A new ${ONE[type]}`}>
+    <Page
+      title={plainly(SHED.newOne, { what: ONE[type] })}
+      aside={
+        <Button kind="quiet" onPress={() => router.replace(back ?? '/shed')}>
+          {SHED.back}
+        </Button>
+      }
+    >
       {blank ? (
-        <ThingForm type={type} doc={start} onCreate={add} at={at} />
+        <ThingForm
+          type={type}
+          doc={start}
+          onCreate={(doc) => add({ ...doc, id, name: String(doc.name) })}
+          at={at}
+        />
       ) : (
-        <NewBoat blank={() => setBlank(true)} />
+        <NewBoat add={add} blank={() => setBlank(true)} />
       )}
     </Page>
   );
@@ -90,7 +101,7 @@ function OldThing({ type, id }: { type: ShedType; id: string }) {
       <Page title={gone || ready ? 'Not here' : 'One moment'}>
         {ready ? (
           <Empty
-            title={`This ${ONE[type]} is not here`}
+            title={plainly(SHED.notHere, { what: ONE[type] })}
             why="It was removed, or this device has not heard of it yet."
           >
             <Button onPress={() => router.replace('/shed')}>The shed</Button>
@@ -102,8 +113,9 @@ function OldThing({ type, id }: { type: ShedType; id: string }) {
   const drop = () => {
     setGone(true);
     router.replace('/shed');
-    void remove(held, `Removed ${name}`);
-    undo(`Removed ${name}`, () => restore(held, `Put ${name} back`));
+    const said = plainly(SHED.removed, { name });
+    void remove(held, said);
+    undo(said, () => restore(held, plainly(SHED.putBack, { name })));
   };
   return (
     <Page title={name} lead="Saved as you leave each field.">
@@ -114,11 +126,11 @@ function OldThing({ type, id }: { type: ShedType; id: string }) {
         doc={held.doc}
         at={at}
         basis={(held.doc as { basis?: Record<string, string> }).basis}
-        onPatch={(patch) => void change(held, patch, `${patch[0].pointer.slice(1)} of ${name}`)}
+        onPatch={(patch) => void change(held, patch, changeOf(patch[0].pointer, name))}
       />
-      {held.type === 'water' ? <Rules held={held as Held<'water'>} at={at} /> : null}
+      {held.type === 'water' ? <WhoseRules held={held as Held<'water'>} at={at} /> : null}
       <Row>
-        <Button onPress={drop}>{`Remove ${name}`}</Button>
+        <Button onPress={drop}>{plainly(SHED.remove, { name })}</Button>
       </Row>
     </Page>
   );
@@ -131,85 +143,11 @@ function KindNote({ kind }: { kind: string }) {
   return (
     <View>
       <T as="strong">
-        {known.title}: test every {known.test.everyMonths < 1 ? 'trip' : `${known.test.everyMonths} months`}
+        {known.test.everyMonths < 1
+          ? plainly(SHED.testTrip, { kind: known.title })
+          : plainly(SHED.testMonths, { kind: known.title, months: known.test.everyMonths })}
       </T>
-      <T as="soft">
-        {known.test.how} Passes: {known.test.passes}
-      </T>
-    </View>
-  );
-}
-
-/** Whose rules hold on a water, and the questions that their packs ask about it. */
-function Rules({ held, at }: { held: Held<'water'>; at: string | undefined }) {
-  useGoTo(at);
-  const water = held.doc;
-  const packs = PACKS.filter((pack: (typeof PACKS)[number]) => pack.jurisdiction !== '*');
-  const questions = packs
-    .filter((pack) => water.jurisdiction.includes(pack.jurisdiction) && !water.without?.includes(pack.id))
-    .flatMap((pack) => pack.questions ?? []);
-  const holds = (pack: (typeof PACKS)[number]) =>
-    water.jurisdiction.includes(pack.jurisdiction) && !water.without?.includes(pack.id);
-  const toggle = (pack: (typeof PACKS)[number], on: boolean) => {
-    const { jurisdiction, without } = switched(water, pack, on);
-    void change(
-      held,
-      [
-        { op: 'set', pointer: '/jurisdiction', value: jurisdiction },
-        without ? { op: 'set', pointer: '/without', value: without } : { op: 'unset', pointer: '/without' },
-      ],
-      'which rule lists hold',
-    );
-  };
-  const answer = (id: string, value: string | undefined) => {
-    const { [id]: _old, ...rest } = water.answers ?? {};
-    void change(
-      held,
-      [
-        {
-          op: 'set',
-          pointer: '/answers',
-          value: value === undefined ? rest : { ...rest, [id]: value === 'yes' },
-        },
-      ],
-      'an answer about this water',
-    );
-  };
-  return (
-    <View style={{ gap: 10 }}>
-      <T as="section" heading={2}>
-        Whose rules hold
-      </T>
-      {packs.map((pack) => (
-        <Tick
-          key={pack.id}
-          label={pack.title}
-          note={`Version ${pack.version}, from memory, not verified. Ask ${pack.authority}.`}
-          on={holds(pack)}
-          onChange={(on) => toggle(pack, on)}
-        />
-      ))}
-      {questions.map((q) => (
-        <View key={q.id} style={{ gap: 4 }}>
-          <T as="label" style={{ fontSize: 14 }}>
-            {q.ask}
-          </T>
-          <Choice
-            label={q.ask}
-            id={fieldId(`/answers/${q.id}`)}
-            options={[
-              { value: 'yes', label: 'Yes' },
-              { value: 'no', label: 'No' },
-            ]}
-            value={
-              water.answers?.[q.id] === true ? 'yes' : water.answers?.[q.id] === false ? 'no' : undefined
-            }
-            clearable
-            onChange={(v) => answer(q.id, v)}
-          />
-          {q.help ? <T as="small">{q.help}</T> : null}
-        </View>
-      ))}
+      <T as="soft">{plainly(SHED.howPasses, { how: known.test.how, what: known.test.passes })}</T>
     </View>
   );
 }

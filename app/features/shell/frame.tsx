@@ -6,6 +6,7 @@ import { usePalette } from '../../ui/theme';
 import { useSending } from '../../data/hooks';
 import { Nav } from './nav';
 import { Shortcuts } from './shortcuts';
+import { Overdue } from './overdue';
 import { SignalBar } from './signal';
 import { Update } from './update';
 
@@ -21,6 +22,7 @@ export function Frame({ children }: { children: ReactNode }) {
     <View style={{ flex: 1, backgroundColor: p.paper }}>
       {wide && !alone ? <Nav /> : null}
       <Update />
+      <Overdue />
       <SignalBar />
       <View style={{ flex: 1 }}>{children}</View>
       {!wide && !alone ? <Nav /> : null}

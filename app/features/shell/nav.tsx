@@ -52,9 +52,9 @@ export function Nav() {
             aria-current={here ? 'page' : undefined}
             style={{
               flex: wide ? undefined : 1,
-              minHeight: wide ? TOUCH : 56,
+              minHeight: wide ? TOUCH : 52,
               paddingHorizontal: wide ? 14 : 0,
-              lineHeight: wide ? TOUCH : here ? 48 : 56,
+              lineHeight: wide ? TOUCH : here ? 48 : 52,
               textAlign: 'center',
               fontFamily: FONT.read,
               fontSize: 16,

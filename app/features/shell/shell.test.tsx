@@ -53,7 +53,7 @@ describe('keys', () => {
     press('2');
     press('.');
     press('5');
-    expect(visited).toEqual([`/trips/${TRIP}/pack`, `/trips/${TRIP}/findings`]);
+    expect(visited).toEqual([`/trips/${TRIP}/pack`, `/trips/${TRIP}`]);
   });
   test('never inside a field, and not at all when switched off', async () => {
     show(

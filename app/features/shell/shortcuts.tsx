@@ -1,10 +1,8 @@
 import { useEffect, useState } from 'react';
-import { View } from 'react-native';
 import { usePathname, useRouter } from 'expo-router';
-import { Modal, Portal } from 'react-native-paper';
 import { Button } from '../../ui/button';
+import { Sheet } from '../../ui/sheet';
 import { T } from '../../ui/text';
-import { usePalette } from '../../ui/theme';
 import { useSettings } from '../../data/settings';
 import { PHASES } from '../trip/sections';
 import { PLACES } from './nav';
@@ -25,7 +23,6 @@ const inField = (target: EventTarget | null) =>
 
 /** Single keys: can be switched off, never inside a field, never with a modifier. */
 export function Shortcuts() {
-  const p = usePalette();
   const router = useRouter();
   const path = usePathname();
   const { shortcuts } = useSettings();
@@ -42,44 +39,24 @@ export function Shortcuts() {
       chordUntil = key === 'g' ? Date.now() + CHORD : 0;
       if (place) router.push(place.href);
       else if (key === '?') setList(true);
-      else if (key === 'n' && path === '/trips') router.push('/trips?new=1');
+      else if (key === 'n' && path === '/trips') router.push('/begin');
       else if (key === 'n' && path === '/shed') router.push('/shed/gear/new');
-      else if (trip && key === '.') router.push(`/trips/${trip}/findings`);
+      else if (trip && key === '.') router.push(`/trips/${trip}`);
       else if (trip && /^[1-4]$/.test(key)) router.push(`/trips/${trip}/${PHASES[Number(key) - 1]}`);
     };
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);
   }, [shortcuts, router, path]);
 
-  return (
-    <Portal>
-      <Modal
-        visible={list}
-        onDismiss={() => setList(false)}
-        contentContainerStyle={{
-          backgroundColor: p.paper,
-          padding: 16,
-          margin: 16,
-          maxWidth: 420,
-          alignSelf: 'center',
-          borderWidth: 2,
-          borderColor: p.ink,
-          gap: 8,
-        }}
-      >
-        <View role="dialog" aria-label="Keys" style={{ gap: 8 }}>
-          <T as="section" heading={2}>
-            Keys
-          </T>
-          {LIST.map(([key, what]) => (
-            <T key={key}>
-              <T as="strong">{key}</T> {what}
-            </T>
-          ))}
-          <T as="small">Switch them off under Shed, This device.</T>
-          <Button onPress={() => setList(false)}>Close</Button>
-        </View>
-      </Modal>
-    </Portal>
-  );
+  return list ? (
+    <Sheet title="Keys" onClose={() => setList(false)}>
+      {LIST.map(([key, what]) => (
+        <T key={key}>
+          <T as="strong">{key}</T> {what}
+        </T>
+      ))}
+      <T as="small">Switch them off under Shed, This device.</T>
+      <Button onPress={() => setList(false)}>Close</Button>
+    </Sheet>
+  ) : null;
 }

@@ -7,6 +7,8 @@ import { useOutbox, useThings } from '../../data/hooks';
 import { giveUp, insist } from '../../data/outbox';
 import type { Held } from '../../data/things';
 import type { Queued } from '../../data/store';
+import { SIGNAL } from './words';
+import { plainly } from '../../data/settings';
 
 /** Offline is a state: what this device knows is old, and what waits to be sent. A refused write is put to the person. */
 export function SignalBar() {
@@ -21,15 +23,12 @@ export function SignalBar() {
     <View role="status" style={{ borderBottomWidth: 2, borderColor: p.ink, backgroundColor: p.raised }}>
       {off ? (
         <T as="label" style={{ paddingHorizontal: 14, paddingVertical: 6 }}>
-          {ready
-            ? `No signal${going > 0 ? `, ${going} waiting` : ''}. What you see is kept on this device.`
-            : 'The server can’t be reached, and this device has nothing kept yet.'}
+          {ready ? (going > 0 ? plainly(SIGNAL.waiting, { n: going }) : SIGNAL.none) : SIGNAL.nothingKept}
         </T>
       ) : null}
       {unreadable > 0 ? (
         <T as="label" style={{ paddingHorizontal: 14, paddingVertical: 6 }}>
-          {unreadable} kept {unreadable === 1 ? 'thing' : 'things'} could not be read by this version and{' '}
-          {unreadable === 1 ? 'is' : 'are'} left as {unreadable === 1 ? 'it is' : 'they are'}.
+          {plainly(SIGNAL.unreadable, { n: unreadable })}
         </T>
       ) : null}
       {refused.map((s) => (
@@ -49,7 +48,7 @@ function Refused({ sending }: { sending: Queued }) {
   };
   return (
     <View role="alert" style={{ padding: 12, gap: 6 }}>
-      <T as="strong">Not saved: {sending.said}</T>
+      <T as="strong">{plainly(SIGNAL.notSaved, { what: sending.said })}</T>
       <T as="soft">
         {sending.refused?.title} {sending.refused?.faults.join(' ')}
       </T>

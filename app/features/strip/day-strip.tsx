@@ -2,12 +2,15 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import { View } from 'react-native';
 import Svg, { G, Line, Path, Polygon, Rect, Text as SvgText } from 'react-native-svg';
 import type { Level, Schedule } from '@escale/core/model';
-import { clock, type Reader } from '@escale/core/say';
+import { clock, saysTo, type Reader } from '@escale/core/say';
 import type { Departure, Strip } from '@escale/core/trip';
-import { format, MS } from '@escale/core/units';
+import { MS } from '@escale/core/units';
 import { usePalette } from '../../ui/theme';
 import { FONT, SIZE, type Palette } from '../../ui/tokens';
 import { BAND, spread, tidePaths, windPaths, windStrokes, xOf, type X } from './draw';
+import { Hours, Staff, WindFigures } from './scales';
+import { STRIP } from './words';
+import { plainly } from '../../data/settings';
 
 const STEP = 10 * MS.minute,
   BIG_STEP = MS.hour;
@@ -23,10 +26,12 @@ interface Props {
   /** While it moves, and when it has been let go. */
   onMove?: (leave: number) => void;
   onLeave?: (leave: number) => void;
+  /** A column of the row was pressed: which hour of leaving. */
+  onWhy?: (leave: number) => void;
 }
 
 /** One axis of the day: light, tide, wind, legs, flags, and how every departure would do. Drag it, or use the arrow keys. */
-export function DayStrip({ strip, schedule, leave, departures, reader, onMove, onLeave }: Props) {
+export function DayStrip({ strip, schedule, leave, departures, reader, onMove, onLeave, onWhy }: Props) {
   const p = usePalette();
   const [width, setWidth] = useState(0);
   const x = useMemo(() => xOf(strip, Math.max(width, 1)), [strip, width]);
@@ -34,12 +39,15 @@ export function DayStrip({ strip, schedule, leave, departures, reader, onMove, o
   const wind = useMemo(() => windPaths(strip.wind, x), [strip, x]);
   const strokes = useMemo(() => windStrokes(strip.wind, x), [strip, x]);
   const box = useRef<View>(null);
-  useHandle(box, { x, leave, strip, onMove, onLeave });
+  useHandle(box, { x, leave, strip, onMove, onLeave, onWhy });
 
+  const says = saysTo(reader);
   const text =
     leave === undefined
-      ? 'no time set'
-      : `leave ${clock(leave, reader)}${schedule?.home ? `, home ${clock(schedule.home, reader)}` : ''}`;
+      ? STRIP.noTime
+      : schedule?.home
+        ? says(STRIP.leaveHome, { leave, home: schedule.home })
+        : says(STRIP.leave, { leave });
   return (
     <View
       ref={box}
@@ -53,7 +61,7 @@ export function DayStrip({ strip, schedule, leave, departures, reader, onMove, o
             'aria-valuenow': leave ?? strip.from,
             'aria-valuetext': text,
           }
-        : { role: 'img', 'aria-label': `Day strip: ${text}` })}
+        : { role: 'img', 'aria-label': says(STRIP.is, { what: text }) })}
       onLayout={(e) => setWidth(Math.round(e.nativeEvent.layout.width))}
       style={{ height: BAND.height, touchAction: 'pan-y', cursor: onLeave ? 'grab' : 'auto' } as object}
       testID="day-strip"
@@ -89,6 +97,9 @@ export function DayStrip({ strip, schedule, leave, departures, reader, onMove, o
             <Line key={s.key} x1={s.x1} y1={s.y1} x2={s.x2} y2={s.y2} stroke={p.paper} strokeWidth={1.6} />
           ))}
           <Line x1={0} x2={width} y1={BAND.axis} y2={BAND.axis} stroke={p.ink} strokeWidth={1} />
+          {wind ? <WindFigures wind={strip.wind} x={x} width={width} p={p} reader={reader} /> : null}
+          {tide ? <Staff scale={tide.scale} p={p} /> : null}
+          <Hours strip={strip} x={x} p={p} reader={reader} />
           {schedule ? <Legs schedule={schedule} x={x} p={p} /> : null}
           <Flags leave={leave} schedule={schedule} x={x} width={width} p={p} reader={reader} />
           <Departures departures={departures} x={x} p={p} />
@@ -117,8 +128,8 @@ function Hatch({ x1, x2, color }: { x1: number; x2: number; color: string }) {
   );
 }
 
-/** Room a letter takes in the narrow face at 13 px, for words that must fit their bar. */
-const LETTER = 6.6;
+/** Room a letter takes in the narrow face, for words that must fit their bar, px. */
+const LETTER = SIZE.label * 0.51;
 
 function Legs({ schedule, x, p }: { schedule: Schedule; x: X; p: Palette }) {
   const legs = schedule.legs.map((leg, i) => ({
@@ -126,7 +137,9 @@ function Legs({ schedule, x, p }: { schedule: Schedule; x: X; p: Palette }) {
     from: leg.departs,
     until: leg.arrives,
     going: true,
-    words: `${i === 0 ? 'out ' : i === schedule.legs.length - 1 ? 'back ' : ''}${format(leg.metres, 'distance', 'metric')}`,
+    words: plainly(i === 0 ? STRIP.out : i === schedule.legs.length - 1 ? STRIP.back : STRIP.leg, {
+      far: leg.metres,
+    }),
   }));
   const halts = schedule.halts.map((h) => ({
     key: `halt-${h.from}`,
@@ -247,7 +260,7 @@ function Departures({ departures, x, p }: { departures: Departure[]; x: X; p: Pa
   );
 }
 
-interface Moving extends Pick<Props, 'leave' | 'onMove' | 'onLeave'> {
+interface Moving extends Pick<Props, 'leave' | 'onMove' | 'onLeave' | 'onWhy'> {
   strip: Strip;
   x: X;
 }
@@ -258,7 +271,10 @@ const snapped = (at: number, { from, until }: Strip) =>
 const SLACK = 4;
 
 /** Drag by finger or mouse, or move by arrow keys. */
-function useHandle(box: React.RefObject<View | null>, { x, leave, strip, onMove, onLeave }: Moving): void {
+function useHandle(
+  box: React.RefObject<View | null>,
+  { x, leave, strip, onMove, onLeave, onWhy }: Moving,
+): void {
   const grab = useRef<{ pointer: number; at: number; leave: number; moved: boolean }>(undefined);
   useEffect(() => {
     const element = box.current as unknown as HTMLElement | null;
@@ -279,13 +295,22 @@ function useHandle(box: React.RefObject<View | null>, { x, leave, strip, onMove,
     const up = (event: PointerEvent) => {
       const g = grab.current;
       grab.current = undefined;
-      if (g?.moved) onLeave(event.type === 'pointerup' ? aim(event, g) : g.leave);
+      if (g?.moved) return onLeave(event.type === 'pointerup' ? aim(event, g) : g.leave);
+      const box = element.getBoundingClientRect();
+      if (g && event.type === 'pointerup' && event.clientY - box.top >= BAND.hours)
+        onWhy?.(x.invert(event.clientX - box.left));
     };
     const key = (event: KeyboardEvent) => {
-      const way = event.key === 'ArrowRight' ? 1 : event.key === 'ArrowLeft' ? -1 : 0;
-      if (way === 0) return;
+      const by = event.shiftKey ? BIG_STEP : STEP;
+      const to = {
+        ArrowRight: leave + by,
+        ArrowLeft: leave - by,
+        Home: strip.from,
+        End: strip.until,
+      }[event.key];
+      if (to === undefined) return;
       event.preventDefault();
-      onLeave(snapped(leave + way * (event.shiftKey ? BIG_STEP : STEP), strip));
+      onLeave(snapped(to, strip));
     };
     const handlers = {
       pointerdown: down,
@@ -300,5 +325,5 @@ function useHandle(box: React.RefObject<View | null>, { x, leave, strip, onMove,
       for (const [name, handler] of Object.entries(handlers))
         element.removeEventListener(name, handler as EventListener);
     };
-  }, [box, x, leave, strip, onMove, onLeave]);
+  }, [box, x, leave, strip, onMove, onLeave, onWhy]);
 }

@@ -1,11 +1,12 @@
 import { View } from 'react-native';
 import type { Schedule } from '@escale/core/model';
-import { clock, dayOf, phrase, render, type Reader } from '@escale/core/say';
+import { clock, phrase, render, saysTo, type Reader } from '@escale/core/say';
 import type { Departure, Strip } from '@escale/core/trip';
 import { format, MS } from '@escale/core/units';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
 import { LEVEL_WORD } from '../trip/finding-card';
+import { STRIP } from './words';
 
 const SKY = { night: 'Night', twilight: 'Twilight', day: 'Day' } as const;
 const EVERY = 2 * MS.hour;
@@ -34,10 +35,13 @@ export function DayTable({
 }) {
   const p = usePalette();
   const at = (t: number) => clock(t, reader);
+  const says = saysTo(reader);
   const marks = schedule
     ? [
         { at: schedule.leave, what: 'Leave' },
-        ...schedule.legs.slice(0, -1).map((leg) => ({ at: leg.arrives, what: `Reach ${name(leg.to)}` })),
+        ...schedule.legs
+          .slice(0, -1)
+          .map((leg) => ({ at: leg.arrives, what: says(STRIP.reach, { place: name(leg.to) }) })),
         ...(schedule.turnBack ? [{ at: schedule.turnBack, what: 'Turn back' }] : []),
         ...(schedule.home ? [{ at: schedule.home, what: 'Home' }] : []),
         ...(schedule.overdue ? [{ at: schedule.overdue, what: 'Overdue' }] : []),
@@ -64,7 +68,7 @@ export function DayTable({
           </View>
         ))}
       </View>
-      <View role="table" aria-label={`${dayOf(strip.from, reader)}, every two hours`}>
+      <View role="table" aria-label={says(STRIP.hours, { day: strip.from })}>
         <View role="row" style={{ flexDirection: 'row', borderBottomWidth: 2, borderColor: p.ink }}>
           {['Time', 'Light', 'Tide', 'Wind, gust', 'Leaving then'].map((head) => (
             <View key={head} role="columnheader" style={cell}>
@@ -81,9 +85,7 @@ export function DayTable({
             at(t),
             sky ? SKY[sky.sky] : '',
             tide ? format(tide.height, 'height', reader.units) : '',
-            wind
-              ? `${format(wind.wind, 'speed', reader.units)}, ${format(wind.gust, 'speed', reader.units)} from ${Math.round(wind.from)}°`
-              : '',
+            wind ? says(STRIP.wind, { wind: wind.wind, gust: wind.gust, from: Math.round(wind.from) }) : '',
             leaving ? leavingWords(leaving, reader) : '',
           ];
           return (

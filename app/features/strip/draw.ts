@@ -11,9 +11,10 @@ export const BAND = {
   wind: 46,
   axis: 122,
   flags: 138,
-  departures: 146,
-  departuresHeight: 14,
-  height: 162,
+  hours: 154,
+  departures: 160,
+  departuresHeight: 16,
+  height: 178,
 } as const;
 
 export type X = ScaleLinear<number, number>;
@@ -21,13 +22,17 @@ export const xOf = (axis: { from: number; until: number }, width: number): X =>
   scaleLinear().domain([axis.from, axis.until]).range([0, width]);
 
 /** Water as a filled curve; the scale holds the whole curve with a little air above. */
-export function tidePaths(tide: Strip['tide'], x: X): { fill: string; edge: string } | undefined {
+export function tidePaths(
+  tide: Strip['tide'],
+  x: X,
+): { fill: string; edge: string; scale: ScaleLinear<number, number> } | undefined {
   if (tide.length === 0) return undefined;
   const heights = tide.map((t) => t.height);
   const y = scaleLinear()
     .domain([Math.min(...heights) - 0.2, Math.max(...heights)])
     .range([BAND.axis, BAND.axis - 52]);
   return {
+    scale: y,
     fill:
       area<Strip['tide'][number]>()
         .x((t) => x(t.at))
@@ -98,4 +103,41 @@ export function spread(wanted: number[], words: number[], width: number): number
   for (let i = at.length - 1; i >= 0; i -= 1)
     at[i] = Math.min(at[i], width - words[i] / 2, i < at.length - 1 ? at[i + 1] - apart(i) : width);
   return at;
+}
+
+const HOUR = 3_600_000;
+/** Hours stand so far apart on the axis, in hours, and never nearer than this, px. */
+const EVERY = [1, 2, 3, 6, 12],
+  ROOM = 38;
+
+/** Whole hours on the clock of a zone that find room on the axis, epoch ms. @param hourOf the hour on that clock, 0 to 23 */
+export function axisHours(
+  axis: { from: number; until: number },
+  x: X,
+  hourOf: (at: number) => number,
+): number[] {
+  const perHour = x(axis.from + HOUR) - x(axis.from);
+  const every = EVERY.find((n) => n * perHour >= ROOM) ?? EVERY[EVERY.length - 1];
+  const first = Math.ceil(axis.from / HOUR) * HOUR;
+  return Array.from(
+    { length: Math.floor((axis.until - first) / HOUR) + 1 },
+    (_, i) => first + i * HOUR,
+  ).filter((at) => hourOf(at) % every === 0 && x(at) > ROOM / 3 && x(at) < x(axis.until) - ROOM / 3);
+}
+
+/** A change of wind that is worth a number, m/s, and the room that one takes, px. */
+const CHANGE = 1.5,
+  NUMBER_ROOM = 46;
+
+/** Where the wind is written in numbers: at its beginning, and where it has changed, as far as there is room. */
+export function windNumbers(wind: Strip['wind'], x: X, width: number): Strip['wind'] {
+  let last: Strip['wind'][number] | undefined;
+  return wind.filter((w) => {
+    const at = x(w.at);
+    if (at < NUMBER_ROOM || at > width - NUMBER_ROOM / 2) return false;
+    const near = last && at - x(last.at) < NUMBER_ROOM;
+    if (near || (last && Math.abs(w.wind - last.wind) < CHANGE)) return false;
+    last = w;
+    return true;
+  });
 }

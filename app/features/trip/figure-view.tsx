@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { Pressable, View } from 'react-native';
+import { View } from 'react-native';
 import type { Figure } from '@escale/core/model';
 import { clock, dayOf, render, type Reader, type WordKey, phraseOf } from '@escale/core/say';
 import { sourceOf } from '@escale/core/sources';
@@ -8,6 +8,9 @@ import { format, fromSI, spanText, unitOf } from '@escale/core/units';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
 import { useTrip } from './use-trip';
+import { Press } from '../../ui/press';
+import { FIGURE } from './words';
+import { plainly } from '../../data/settings';
 
 type Value = Pick<Figure, 'value' | 'quantity'>;
 
@@ -37,10 +40,9 @@ export function FigureView({ figure, small }: { figure: Figure; small?: boolean 
   const source = sourceOf(figure.source);
   return (
     <View style={{ minWidth: small ? undefined : 104 }}>
-      <Pressable
-        role="button"
-        aria-expanded={open}
-        aria-label={`${label}: ${number} ${unit}. How it was reckoned`}
+      <Press
+        expanded={open}
+        label={plainly(FIGURE.how, { label, value: [number, unit].filter(Boolean).join(' ') })}
         onPress={() => setOpen(!open)}
         style={{ minHeight: 48, justifyContent: 'center' }}
       >
@@ -60,30 +62,31 @@ export function FigureView({ figure, small }: { figure: Figure; small?: boolean 
               </T>
             </T>
             <T as="label" style={{ textDecorationLine: 'underline', textDecorationStyle: 'dotted' }}>
-              {figure.guessed ? `${label} · from a guess` : label}
+              {figure.guessed ? plainly(FIGURE.guess, { label }) : label}
             </T>
           </>
         )}
-      </Pressable>
+      </Press>
       {open ? (
         <View style={{ borderLeftWidth: 2, borderColor: p.water1, paddingLeft: 8, gap: 2, maxWidth: 340 }}>
           <T as="small">{word(figure.formula, reader)}</T>
           {Object.entries(figure.inputs).map(([input, value]) => (
             <T key={input} as="small">
-              {word(`input.${input}`, reader)}: {say(value, reader)}
+              {plainly(FIGURE.input, { label: word(`input.${input}`, reader), value: say(value, reader) })}
             </T>
           ))}
           {figure.range ? (
             <T as="small">
-              Range {say({ value: figure.range[0], quantity: figure.quantity }, reader)} to{' '}
-              {say({ value: figure.range[1], quantity: figure.quantity }, reader)}
+              {plainly(FIGURE.range, {
+                least: say({ value: figure.range[0], quantity: figure.quantity }, reader),
+                most: say({ value: figure.range[1], quantity: figure.quantity }, reader),
+              })}
             </T>
           ) : null}
           {figure.guessed ? <T as="small">Something in it is a guess.</T> : null}
           {source ? (
             <T as="small">
-              {source.title}
-              {source.verified ? '' : ' · not verified'}
+              {source.verified ? source.title : plainly(FIGURE.unverified, { source: source.title })}
             </T>
           ) : null}
         </View>
@@ -92,31 +95,38 @@ export function FigureView({ figure, small }: { figure: Figure; small?: boolean 
   );
 }
 
-/** The same number without its working: for cards that are pressed as a whole. */
-function StillFigure({ figure }: { figure: Figure }) {
+/** The same number without its working: for cards that are pressed as a whole, on whatever ground they have. */
+function StillFigure({ figure, ink }: { figure: Figure; ink: string | undefined }) {
   const { reader } = useTrip();
   const { number, unit } = figureParts(figure, reader);
   return (
     <View>
-      <T as="figure">
+      <T as="figure" {...(ink ? { color: ink } : {})}>
         {number}
-        <T as="soft" style={{ fontSize: 16 }}>
+        <T as="soft" {...(ink ? { color: ink } : {})} style={{ fontSize: 16 }}>
           {unit ? ` ${unit}` : ''}
         </T>
       </T>
-      <T as="label">{word(figure.label, reader)}</T>
+      <T as="label" {...(ink ? { color: ink } : {})}>
+        {word(figure.label, reader)}
+      </T>
     </View>
   );
 }
 
 /** The figures of these names (`room/name`), in their order. */
-export function Figures({ names, still }: { names: readonly string[]; still?: boolean }) {
+export function Figures({ names, still, ink }: { names: readonly string[]; still?: boolean; ink?: string }) {
   const { assessment } = useTrip();
-  const One = still ? StillFigure : FigureView;
   return (
     <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: 22, rowGap: 8 }}>
       {names.flatMap((name) =>
-        figuresNamed(assessment.figures, name).map(([id, figure]) => <One key={id} figure={figure} />),
+        figuresNamed(assessment.figures, name).map(([id, figure]) =>
+          still ? (
+            <StillFigure key={id} figure={figure} ink={ink} />
+          ) : (
+            <FigureView key={id} figure={figure} />
+          ),
+        ),
       )}
     </View>
   );

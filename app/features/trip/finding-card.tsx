@@ -11,6 +11,8 @@ import { mendHref } from '../../data/where';
 import { FigureView } from './figure-view';
 import { useDoMend } from './mend';
 import { useTrip } from './use-trip';
+import { TRIP } from './words';
+import { plainly } from '../../data/settings';
 
 export const LEVEL_WORD: Record<Level, string> = { stop: 'Stop', fix: 'Fix', know: 'Know', ready: 'Ready' };
 const HOW: Record<string, string> = {
@@ -81,7 +83,7 @@ export function FindingCard({
         {/* What is only assumed stands beside what leans on it, never a tap away. */}
         {finding.assumed.length > 0 ? (
           <T as="small" color={soft}>
-            Assumed: {finding.assumed.map((a) => render(a, reader)).join(' ')}
+            {plainly(TRIP.assumed, { what: finding.assumed.map((a) => render(a, reader)).join(' ') })}
           </T>
         ) : null}
         <Row style={{ marginTop: 2 }}>
@@ -89,7 +91,7 @@ export function FindingCard({
           <Button
             kind="quiet"
             ink={ink}
-            label={`Why: ${render(finding.title, reader)}`}
+            label={plainly(TRIP.why, { title: render(finding.title, reader) })}
             onPress={() => setOpen(!open)}
           >
             {open ? 'less' : 'why?'}
@@ -155,7 +157,7 @@ export function SourceLine({ finding: { id, source } }: { finding: Pick<Finding,
           source.section,
           known && HOW[known.how],
           source.confidence && SURE[source.confidence],
-          source.noted && `noted ${source.noted}`,
+          source.noted && plainly(TRIP.noted, { on: source.noted }),
           source.verified === false ? 'not verified' : undefined,
         ]
           .filter(Boolean)
@@ -183,7 +185,7 @@ export function SetLine({ finding, fresh = false }: { finding: Finding; fresh?: 
   return (
     <View
       role="group"
-      aria-label={`Ready: ${render(finding.title, reader)}`}
+      aria-label={plainly(TRIP.readyLine, { title: render(finding.title, reader) })}
       style={{ borderBottomWidth: 1, borderColor: p.line, paddingVertical: 4, paddingHorizontal: 12 }}
     >
       <View style={{ flexDirection: 'row', alignItems: 'center', gap: 8 }}>
@@ -193,9 +195,13 @@ export function SetLine({ finding, fresh = false }: { finding: Finding; fresh?: 
         </View>
         {fresh ? <Fresh ink={p.ink} /> : null}
         <T as="strong" style={{ fontSize: 14 }}>
-          Set
+          {LEVEL_WORD.ready}
         </T>
-        <Button kind="quiet" label={`Why: ${render(finding.title, reader)}`} onPress={() => setOpen(!open)}>
+        <Button
+          kind="quiet"
+          label={plainly(TRIP.why, { title: render(finding.title, reader) })}
+          onPress={() => setOpen(!open)}
+        >
           {open ? 'less' : 'why?'}
         </Button>
       </View>
@@ -229,10 +235,9 @@ export function FindingList({
         <FindingCard key={f.id} finding={f} fresh={fresh?.(f) ?? false} />
       ))}
       {set.length > 0 ? (
-        <T
-          as="caps"
-          style={{ marginTop: 14, marginBottom: 2, paddingHorizontal: 12 }}
-        >{`Ready, ${set.length} ${set.length === 1 ? 'thing' : 'things'}`}</T>
+        <T as="caps" style={{ marginTop: 14, marginBottom: 2, paddingHorizontal: 12 }}>
+          {plainly(TRIP.ready, { n: set.length })}
+        </T>
       ) : null}
       {set.map((f) => (
         <SetLine key={f.id} finding={f} fresh={fresh?.(f) ?? false} />

@@ -4,6 +4,8 @@ import { change } from '../../data/outbox';
 import { useThings } from '../../data/hooks';
 import { inverseOf } from '../../data/things';
 import { useUndo } from '../shell/undo';
+import { TRIP } from './words';
+import { plainly } from '../../data/settings';
 
 /** Do a mend that is done on the spot, with a way back. */
 export function useDoMend(): (mend: Mend, label: string) => void {
@@ -16,7 +18,9 @@ export function useDoMend(): (mend: Mend, label: string) => void {
       if (!held) return;
       const back = inverseOf(held.doc, mend.do.patch);
       void change(held, mend.do.patch, label);
-      undo(label, () => change({ ...held, version: held.version + 1 }, back, `Undo: ${label}`));
+      undo(label, () =>
+        change({ ...held, version: held.version + 1 }, back, plainly(TRIP.undone, { what: label })),
+      );
     },
     [things, undo],
   );

@@ -10,7 +10,9 @@ import { LaunchSection, RetrieveSection, TroubleSection } from '../go/procedure-
 import { UnderWay } from '../go/under-way';
 import { CloseSection } from '../home/close-section';
 import { DebriefSection } from '../home/debrief-section';
+import { Guard } from '../../ui/guard';
 import { later } from '../../ui/later';
+import { Broken } from '../shell/broken';
 
 const LoadSection = later(() => import('../load/load-section').then((m) => m.LoadSection));
 
@@ -33,5 +35,10 @@ const BODY: Partial<Record<SectionId, ComponentType>> = {
 /** What can be read and changed in a section. */
 export function SectionBody({ id }: { id: SectionId }) {
   const Body = BODY[id];
-  return Body ? <Body /> : null;
+  // One section that fails leaves the trip standing, and the words for help.
+  return Body ? (
+    <Guard key={id} instead={(error, retry) => <Broken error={error} retry={async () => retry()} />}>
+      <Body />
+    </Guard>
+  ) : null;
 }

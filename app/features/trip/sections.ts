@@ -12,7 +12,7 @@ export const SECTIONS: readonly { id: SectionId; title: string; lead: string }[]
   { id: 'plan/day', title: 'Day', lead: 'When: light, tide, wind, cold.' },
   { id: 'pack/kit', title: 'Kit', lead: 'What is asked for, held against what is in the shed.' },
   { id: 'pack/load', title: 'Load', lead: 'What goes in, against what she carries.' },
-  { id: 'pack/ready', title: 'Getting ready', lead: 'Backwards from leaving, and the packing list.' },
+  { id: 'pack/ready', title: 'Beforehand', lead: 'Backwards from leaving, and the packing list.' },
   { id: 'pack/float-plan', title: 'Float plan', lead: 'Who ashore knows, and when they act.' },
   { id: 'go/launch', title: 'Launch', lead: 'One step at a time.' },
   { id: 'go/under-way', title: 'Under way', lead: 'Turn back, check in, nearest landing.' },

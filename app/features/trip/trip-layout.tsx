@@ -1,30 +1,27 @@
-import { useCallback, useMemo, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { Link, Slot, useLocalSearchParams, usePathname, useRouter } from 'expo-router';
-import { civilDate, wallTime } from '@escale/core/earth';
-import { dayOf, clock } from '@escale/core/say';
-import { stripOf, type Departure } from '@escale/core/trip';
-import { MS, spanText } from '@escale/core/units';
+import { dayOf } from '@escale/core/say';
+import { HOUR, MS } from '@escale/core/units';
 import { Button } from '../../ui/button';
 import { Logo } from '../../ui/logo';
 import { Empty, Page, useWide } from '../../ui/page';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
 import { FONT } from '../../ui/tokens';
-import { change } from '../../data/outbox';
 import { useNow } from '../../data/hooks';
-import { useJob } from '../../data/jobs';
-import { DayStrip } from '../strip/day-strip';
-import { DayTable } from '../strip/day-table';
+import { plainly } from '../../data/settings';
+import { DayProvider, Strip, useDepartures, useLeaveAt } from './day';
 import { PHASES, PHASE_TITLE } from './sections';
 import { TripContext, useTripView, type TripView } from './use-trip';
 import { VerdictBar } from './verdict-bar';
+import { TRIP } from './words';
 
 /** Alone on the screen: no strip, no verdict, no tabs. */
 const ALONE = /\/(run\/|under-way$)/;
 
-/** Pages of a phone on which the whole strip stands; elsewhere it folds to a line. */
-const WITH_STRIP = /\/plan(\/(water|day))?$/;
+/** Pages of a phone at whose head the strip stands; elsewhere its hours stand in the header alone. */
+const WITH_STRIP = /^\/trips\/[^/]+(\/findings|\/plan(\/(water|day))?)?$/;
 
 /** What all pages of a trip stand in: header, day strip, phases, verdict. */
 export function TripLayout() {
@@ -65,37 +62,60 @@ function Framed({ view }: { view: TripView }) {
     () => (draft === undefined ? view : { ...view, assessment: view.prepared.at(draft) }),
     [view, draft],
   );
-  const phase =
-    PHASES.find((ph) => path.includes(`/${ph}`)) ??
-    (path.endsWith('/check') ? 'pack' : path.endsWith('/findings') ? '' : 'plan');
+  const departures = useDepartures(view, view.axis);
+  const keep = useLeaveAt(view);
+  const day = useMemo(() => {
+    const leaveAt = (leave: number) => {
+      setDraft(undefined);
+      keep(leave);
+    };
+    const strip = view.axis ? (
+      <Strip view={live} axis={view.axis} departures={departures} onMove={setDraft} leaveAt={leaveAt} />
+    ) : null;
+    return { departures, leaveAt, strip };
+  }, [view.axis, live, departures, keep]);
+  const here = !wide && WITH_STRIP.test(path);
+  const phase = PHASES.find((ph) => path.includes(`/${ph}`)) ?? (path.endsWith('/check') ? 'pack' : '');
   return (
     <TripContext.Provider value={live}>
-      <View style={{ flex: 1, backgroundColor: p.paper }}>
-        <Header view={live} />
-        {view.axis ? (
-          <Strip view={live} axis={view.axis} folded={!wide && !WITH_STRIP.test(path)} onMove={setDraft} />
-        ) : null}
-        {wide ? (
-          <View style={{ height: 2, backgroundColor: p.ink }} />
-        ) : (
-          <Tabs trip={view.trip.id} phase={phase} />
-        )}
-        <View style={{ flex: 1 }}>
-          <Slot />
+      <DayProvider value={here ? day : { ...day, strip: null }}>
+        <View style={{ flex: 1, backgroundColor: p.paper }}>
+          <Header view={live} />
+          {wide ? (
+            <>
+              {day.strip}
+              <View style={{ height: 2, backgroundColor: p.ink }} />
+            </>
+          ) : (
+            <Tabs trip={view.trip.id} phase={phase} />
+          )}
+          <View style={{ flex: 1 }}>
+            <Slot />
+          </View>
+          <VerdictBar />
         </View>
-        <VerdictBar />
-      </View>
+      </DayProvider>
     </TripContext.Provider>
   );
 }
 
-function Header({ view: { trip, shed, reader, assessment, input } }: { view: TripView }) {
+function Header({ view: { trip, shed, reader, says, assessment, input } }: { view: TripView }) {
   const wide = useWide();
   const now = useNow(MS.minute);
   const boat = shed.boats.find((b) => b.id === trip.boat),
     water = shed.waters.find((w) => w.id === trip.water);
   const crew =
-    trip.crew.length === 1 ? 'alone' : trip.crew.length > 1 ? `${trip.crew.length} aboard` : undefined;
+    trip.crew.length === 1
+      ? TRIP.alone
+      : trip.crew.length > 1
+        ? plainly(TRIP.aboard, { n: trip.crew.length })
+        : undefined;
+  const day = assessment.leave === undefined ? trip.leave.date : dayOf(assessment.leave, reader);
+  const { leave, schedule } = assessment;
+  const hours = [
+    leave === undefined ? undefined : says(TRIP.leave, { at: leave }),
+    schedule?.home && says(TRIP.home, { at: schedule.home }),
+  ];
   const invented = input.conditions.forecast?.invented === true;
   const issued = input.conditions.forecast?.issuedAt;
   const age = issued === undefined ? undefined : (now - Date.parse(issued)) / MS.second;
@@ -107,8 +127,7 @@ function Header({ view: { trip, shed, reader, assessment, input } }: { view: Tri
         alignItems: 'center',
         gap: 10,
         paddingHorizontal: wide ? 24 : 12,
-        paddingTop: 8,
-        paddingBottom: 6,
+        paddingVertical: wide ? 6 : 2,
       }}
     >
       {wide ? null : <Logo />}
@@ -117,144 +136,21 @@ function Header({ view: { trip, shed, reader, assessment, input } }: { view: Tri
           {trip.title}
         </T>
         <T as="label" numberOfLines={1}>
-          {[
-            assessment.leave === undefined ? trip.leave.date : dayOf(assessment.leave, reader),
-            water?.name,
-            boat?.name,
-            crew,
-          ]
-            .filter(Boolean)
-            .join(' · ')}
+          {(wide ? [day, water?.name, boat?.name, crew] : [day, ...hours]).filter(Boolean).join(' · ')}
         </T>
       </View>
       <T as="label" style={{ textAlign: 'right', ...(wide ? {} : { maxWidth: 68 }) }}>
-        {invented
-          ? 'invented weather'
-          : age === undefined
-            ? 'no forecast'
-            : `forecast ${spanText(Math.max(0, age)).replace(/ h \d\d$/, ' h')} old`}
+        {invented ? 'invented weather' : age === undefined ? 'no forecast' : forecastAge(Math.max(0, age))}
       </T>
     </View>
   );
 }
 
-/** Departures of the row stand so far apart. */
-const STEP = 20 * MS.minute;
-/** How long an edit must rest before its day is swept, ms. */
-const REST = 250;
-const NONE: Departure[] = [];
-
-function Strip({
-  view,
-  axis,
-  folded,
-  onMove,
-}: {
-  view: TripView;
-  axis: { from: number; until: number };
-  folded: boolean;
-  onMove: (leave: number | undefined) => void;
-}) {
-  const { input, held, reader, shed, assessment } = view;
-  const p = usePalette();
-  const [table, setTable] = useState(false);
-  const { trip, conditions } = input;
-  // Core's own time stands still while nothing changes; which departures are past does not.
-  const now = useNow(STEP);
-  const strip = useMemo(() => stripOf({ trip, shed, conditions }, axis), [trip, shed, conditions, axis]);
-  const job = useMemo(
-    () => ({
-      input: { trip, shed, conditions, now },
-      from: axis.from,
-      until: axis.until,
-      step: STEP,
-    }),
-    [trip, shed, conditions, now, axis],
-  );
-  const swept = useJob('sweep', job, REST);
-  const departures = swept.parts.at(-1) ?? NONE;
-  const leaveAt = useCallback(
-    (leave: number) => {
-      onMove(undefined);
-      const next = { date: civilDate(leave, reader.zone), time: wallTime(leave, reader.zone) };
-      if (next.date !== held.doc.leave.date || next.time !== held.doc.leave.time)
-        void change(held, [{ op: 'set', pointer: '/leave', value: next }], `leave at ${next.time}`);
-    },
-    [held, reader.zone, onMove],
-  );
-  const { schedule, leave } = assessment;
-  if (folded) {
-    return leave === undefined ? null : (
-      <T as="label" style={{ paddingHorizontal: 12, paddingBottom: 6, color: p.ink }}>
-        {[
-          `leave ${clock(leave, reader)}`,
-          schedule?.turnBack && `turn ${clock(schedule.turnBack, reader)}`,
-          schedule?.home && `home ${clock(schedule.home, reader)}`,
-          schedule?.overdue && `overdue ${clock(schedule.overdue, reader)}`,
-        ]
-          .filter(Boolean)
-          .join(' · ')}
-      </T>
-    );
-  }
-  return (
-    <View>
-      {conditions.forecast?.invented ? (
-        <T as="label" style={{ paddingHorizontal: 12 }}>
-          Invented weather, for show: the wind below is no forecast.
-        </T>
-      ) : null}
-      <DayStrip
-        strip={strip}
-        schedule={schedule}
-        leave={leave}
-        departures={departures}
-        reader={reader}
-        onMove={onMove}
-        onLeave={leaveAt}
-      />
-      <View
-        style={{
-          flexDirection: 'row',
-          justifyContent: 'space-between',
-          alignItems: 'center',
-          paddingHorizontal: 8,
-        }}
-      >
-        <View style={{ flexDirection: 'row' }}>
-          <Button
-            kind="quiet"
-            label="Leave ten minutes earlier"
-            onPress={() => leave !== undefined && leaveAt(leave - 10 * MS.minute)}
-          >
-            − 10 min
-          </Button>
-          <Button
-            kind="quiet"
-            label="Leave ten minutes later"
-            onPress={() => leave !== undefined && leaveAt(leave + 10 * MS.minute)}
-          >
-            + 10 min
-          </Button>
-        </View>
-        <Button kind="quiet" onPress={() => setTable(!table)}>
-          {table ? 'Close the table' : 'Read as a table'}
-        </Button>
-      </View>
-      {table ? (
-        <View style={{ paddingHorizontal: 12, maxHeight: 320, overflow: 'scroll' as 'hidden' }}>
-          <DayTable
-            strip={strip}
-            schedule={schedule}
-            departures={departures}
-            reader={reader}
-            name={(id) => shed.places.find((pl) => pl.id === id)?.name ?? '?'}
-          />
-        </View>
-      ) : null}
-    </View>
-  );
-}
+/** How old a forecast is, in words that fit a corner: whole hours from the first. */
+const forecastAge = (age: number) =>
+  age < HOUR
+    ? plainly(TRIP.forecastOld, { age })
+    : plainly(TRIP.forecastHours, { hours: Math.floor(age / HOUR) });
 
 function Tabs({ trip, phase }: { trip: string; phase: string }) {
   const p = usePalette();
@@ -274,7 +170,7 @@ function Tabs({ trip, phase }: { trip: string; phase: string }) {
             style={{
               flex: 1,
               textAlign: 'center',
-              lineHeight: 46,
+              lineHeight: 44,
               fontFamily: FONT.read,
               fontSize: 16,
               fontWeight: '600',

@@ -13,7 +13,7 @@ import { DaySection } from '../plan/day-section';
 import { LaunchSection, TroubleSection } from '../go/procedure-sections';
 import { RunPage } from '../go/run-page';
 import { UnderWay } from '../go/under-way';
-import { FindingsPage } from './findings-page';
+import { AnswerPage } from './answer-page';
 import { VerdictBar } from './verdict-bar';
 
 let server: ReturnType<typeof fakeServer>;
@@ -110,22 +110,57 @@ test('jackets: each body beside its jacket, and why the others don’t fit', asy
   expect(rows.find((r) => r?.startsWith('Tilda Pike'))).toMatch(/none that counts.*weighs 38 kg/);
 });
 
-test('verdict: counts, the next thing, and where it leads', async () => {
+test('verdict: the answer, the counts, the next thing, and where it leads', async () => {
   show(<VerdictBar />, { trip: TRIP });
   const bar = await screen.findByRole('region', { name: 'Verdict' });
-  await waitFor(() => expect(bar.textContent).toMatch(/1 Stop · \d Fix · \d+ Know/));
+  await waitFor(() => expect(bar.textContent).toMatch(/^Not like this\. .*1 Stop · \d Fix · next: /));
   await user.click(within(bar).getByRole('link'));
-  expect(visited.at(-1)).toBe(`/trips/${TRIP}/findings`);
+  expect(visited.at(-1)).toBe(`/trips/${TRIP}`);
 });
 
-test('all findings, by phase', async () => {
-  show(<FindingsPage />, { trip: TRIP });
-  await group(/^Stop: A sound signal/);
-  expect(screen.getAllByRole('heading', { level: 2 }).map((h) => h.textContent)).toEqual([
-    'Plan',
-    'Pack',
-    'Go',
+test('trouble: whom to ring, as links of the phone; only digits are dialled', async () => {
+  const water = server.things.find((h) => h.id === trip().water)!.doc as unknown as Record<string, unknown>;
+  Object.assign(water, { rescueNumber: '+351 214 401 919 (day and night)', rescueName: 'Coastguard' });
+  const contact = server.things.find((h) => h.type === 'contact')!;
+  Object.assign(contact.doc as object, { name: 'Maren', phone: '+44 (0)1752 456, evenings 9' });
+  Object.assign(trip(), { contacts: [contact.id] });
+  show(<TroubleSection />, { trip: TRIP });
+  const numbers = await group(/^Whom to ring/);
+  const links = within(numbers)
+    .getAllByRole('link')
+    .map((a) => [a.textContent, a.getAttribute('href')]);
+  expect(links).toEqual([
+    ['Ring Coastguard: +351 214 401 919 (day and night)', 'tel:+351214401919'],
+    ['Ring Maren: +44 (0)1752 456, evenings 9', 'tel:+441752456'],
+    ['Text Maren', 'sms:+441752456'],
   ]);
+});
+
+describe('what a trip opens with', () => {
+  test('one sentence, then what stops, then what is to be fixed; the rest folded to a row with its count', async () => {
+    show(<AnswerPage />, { trip: TRIP });
+    await group(/^Stop: A sound signal/);
+    const [answer, ...cards] = screen.getAllByRole('heading').map((h) => h.textContent);
+    expect(answer).toMatch(/^Not like this\. Not met: A sound signal/);
+    expect(cards[0]).toMatch(/^A sound signal/);
+    expect(screen.queryByRole('group', { name: /^Know: / })).toBeNull();
+    const know = screen.getByRole('button', { name: /^Know this, \d+$/ });
+    await user.click(know);
+    expect(screen.getAllByRole('group', { name: /^Know: / })).toHaveLength(
+      Number(know.textContent!.match(/\d+/)![0]),
+    );
+    const levels = screen
+      .getAllByRole('group', { name: /^(Stop|Fix|Know): / })
+      .map((g) => ['Stop', 'Fix', 'Know'].indexOf(g.getAttribute('aria-label')!.split(':')[0]));
+    expect(levels).toEqual([...levels].sort((a, b) => a - b));
+  });
+  test('every section is one tap away, with all its counts', async () => {
+    show(<AnswerPage />, { trip: TRIP });
+    const kit = await screen.findByRole('link', { name: /^Kit/ });
+    expect(kit.textContent).toMatch(/1 Stop · \d+ Fix · \d+ Know/);
+    await user.click(kit);
+    expect(visited.at(-1)).toBe(`/trips/${TRIP}/pack/kit`);
+  });
 });
 
 test('ready: backwards from leaving, and a tick that is sent', async () => {
@@ -166,7 +201,7 @@ describe('edited in place', () => {
   });
   test('load: a thing is added and counted', async () => {
     show(<LoadSection />, { trip: TRIP });
-    expect(await screen.findByRole('img', { name: /Loaded to 66 per cent/ })).toBeTruthy();
+    expect(await screen.findByRole('img', { name: /Loaded to 66\s?%/ })).toBeTruthy();
     await user.click(screen.getByRole('button', { name: 'Add to What goes in' }));
     const names = await screen.findAllByLabelText('What');
     await user.type(names.at(-1)!, 'Anchor');

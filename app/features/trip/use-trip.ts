@@ -1,13 +1,14 @@
 import { createContext, useContext, useMemo, useState } from 'react';
 import { isOpen } from '@escale/core/floatplan';
 import type { Assessment, PlanView, Shed, Trip } from '@escale/core/model';
-import type { Reader } from '@escale/core/say';
+import { saysTo, type Reader, type Says } from '@escale/core/say';
 import { changesAt, prepare, stripAxis, type AssessInput, type Prepared } from '@escale/core/trip';
 import { useConditions, useKind, useNow, usePlans, useThings, useTicks } from '../../data/hooks';
 import { useReader } from '../../data/settings';
 import type { Held } from '../../data/things';
 import { CATALOGUE } from '@escale/core/kit';
 import { packsOn } from '@escale/core/rules';
+import { conditionsFor } from '@escale/core/water';
 
 export const packListOf = (trip: string) => `pack:${trip}`;
 
@@ -20,6 +21,8 @@ export interface TripView {
   prepared: Prepared;
   assessment: Assessment;
   reader: Reader;
+  /** Fills a screen's own templates for that reader. */
+  says: Says;
   /** The newest plan of this trip, open or ended. */
   plan?: PlanView;
   ticks: ReadonlyMap<string, number>;
@@ -50,13 +53,14 @@ export function useTripView(id: string): TripView | 'loading' | 'gone' {
   );
   const water = shed.waters.find((w) => w.id === trip?.water);
   const reader = useReader(water?.zone ?? 'UTC');
+  const says = useMemo(() => saysTo(reader), [reader]);
 
   const input = useMemo<AssessInput | undefined>(
     () =>
       trip && {
         trip,
         shed,
-        conditions: conditions ?? {},
+        conditions: conditionsFor(trip, conditions ?? {}),
         packs: packsOn(water, shed),
         catalogue: CATALOGUE,
         now: asOf,
@@ -76,8 +80,8 @@ export function useTripView(id: string): TripView | 'loading' | 'gone' {
   const view = useMemo<TripView | undefined>(() => {
     if (!held || !trip || !input || !prepared || !assessment) return undefined;
     const more = { ...(plan ? { plan } : {}), ...(axis ? { axis } : {}) };
-    return { held, trip, shed, input, prepared, assessment, reader, ticks, ...more };
-  }, [held, trip, shed, input, prepared, assessment, reader, ticks, plan, axis]);
+    return { held, trip, shed, input, prepared, assessment, reader, says, ticks, ...more };
+  }, [held, trip, shed, input, prepared, assessment, reader, says, ticks, plan, axis]);
   return view ?? (ready || error ? 'gone' : 'loading');
 }
 

@@ -1,4 +1,4 @@
-import { Pressable, View } from 'react-native';
+import { View } from 'react-native';
 import { useRouter } from 'expo-router';
 import type { Finding } from '@escale/core/model';
 import { render } from '@escale/core/say';
@@ -7,19 +7,26 @@ import { usePalette } from '../../ui/theme';
 import { mendHref } from '../../data/where';
 import { LEVEL_WORD } from './finding-card';
 import { useDoMend } from './mend';
+import { useAnswer } from './answer-page';
 import { useTrip } from './use-trip';
 import { countLevels } from '@escale/core/verdict';
+import { TRIP } from './words';
+import { plainly } from '../../data/settings';
+import { CardLink, Press } from '../../ui/press';
 
-const COUNTED = ['stop', 'fix', 'know'] as const;
+const COUNTED = ['stop', 'fix'] as const;
 
-/** The worst level in words, the counts, and the next thing to mend. Tap: all findings. */
+/** The answer in a sentence, how much stops and how much is to be fixed, and the first of it one tap away. Tap: all of it. */
 export function VerdictBar() {
   const p = usePalette();
   const router = useRouter();
   const { assessment, reader, trip } = useTrip();
   const doMend = useDoMend();
+  const answer = useAnswer();
   const counts = countLevels(assessment.findings);
-  const words = COUNTED.filter((l) => counts[l] > 0).map((l) => `${counts[l]} ${LEVEL_WORD[l]}`);
+  const words = COUNTED.filter((l) => counts[l] > 0).map((l) =>
+    plainly(TRIP.count, { n: counts[l], level: LEVEL_WORD[l] }),
+  );
   const next = assessment.findings.find((f) => f.level !== 'ready' && f.mend);
   const act = ({ mend }: Finding) => {
     if (!mend) return;
@@ -27,43 +34,35 @@ export function VerdictBar() {
     if (href === undefined) doMend(mend, render(mend.label, reader));
     else router.push(href);
   };
-  const said = words.length > 0 ? words.join(' · ') : `All Ready, ${counts.ready} looked at`;
+  const said = words.length > 0 ? words.join(' · ') : plainly(TRIP.allReady, { n: counts.ready });
   return (
     <View
       role="region"
       aria-label="Verdict"
-      style={{ flexDirection: 'row', alignItems: 'center', backgroundColor: p.ink, minHeight: 60 }}
+      style={{ flexDirection: 'row', alignItems: 'center', backgroundColor: p.ink, minHeight: 50 }}
     >
-      <Pressable
-        role="link"
-        aria-label={`Verdict: ${said}. Read all findings`}
-        onPress={() => router.push(`/trips/${trip.id}/findings`)}
-        style={{
-          flex: 1,
-          paddingHorizontal: 14,
-          paddingVertical: 8,
-          minHeight: 60,
-          justifyContent: 'center',
-        }}
+      <CardLink
+        label={plainly(TRIP.verdict, { said: answer })}
+        href={`/trips/${trip.id}`}
+        style={{ flex: 1, paddingHorizontal: 14, minHeight: 50, justifyContent: 'center' }}
       >
-        <T as="section" color={p.paper}>
-          {said}
+        <T as="strong" color={p.paper} numberOfLines={1}>
+          {answer}
         </T>
         <T as="label" color={p.paper} numberOfLines={1}>
-          {next?.mend
-            ? `next: ${lower(render(next.mend.label, reader))}`
-            : 'Escale advises; it never permits.'}
+          {[said, next?.mend && plainly(TRIP.next, { what: lower(render(next.mend.label, reader)) })]
+            .filter(Boolean)
+            .join(' · ')}
         </T>
-      </Pressable>
+      </CardLink>
       {next ? (
-        <Pressable
-          role="button"
-          aria-label={`Mend: ${render(next.title, reader)}`}
+        <Press
+          label={plainly(TRIP.mend, { title: render(next.title, reader) })}
           onPress={() => act(next)}
           style={{
             borderWidth: 2,
             borderColor: p.paper,
-            minHeight: 46,
+            minHeight: 44,
             minWidth: 72,
             justifyContent: 'center',
             alignItems: 'center',
@@ -72,9 +71,9 @@ export function VerdictBar() {
           }}
         >
           <T as="strong" color={p.paper}>
-            Mend
+            Fix
           </T>
-        </Pressable>
+        </Press>
       ) : null}
     </View>
   );

@@ -1,77 +1,50 @@
-import { useCallback, useEffect, useRef } from 'react';
-import { Pressable, View } from 'react-native';
-import { useLocalSearchParams, useRouter } from 'expo-router';
-import { civilDate, plusDays } from '@escale/core/earth';
+import { View } from 'react-native';
+import { useRouter } from 'expo-router';
 import { isOpen } from '@escale/core/floatplan';
 import type { PlanView, Trip } from '@escale/core/model';
-import { clock, dayOf } from '@escale/core/say';
+import { saysTo } from '@escale/core/say';
 import { Button } from '../../ui/button';
 import { Empty, Page } from '../../ui/page';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
-import { useCalls, useNow, usePlans, useThings } from '../../data/hooks';
-import { create, newId } from '../../data/outbox';
+import { useCalls, usePlans, useThings } from '../../data/hooks';
+import { TRIPS } from './words';
+import { plainly } from '../../data/settings';
+import { CardLink } from '../../ui/press';
 
 const GROUPS: { status: Trip['status']; title: string }[] = [
   { status: 'on', title: 'On now' },
   { status: 'planned', title: 'Planned' },
   { status: 'done', title: 'Done' },
 ];
-const GRACE = 60;
+/** Where a trip opens: on its answer before it, on what is next while it is on, on looking back after it. */
+const OPENS: Record<Trip['status'], string> = { planned: '', on: '/go', done: '/home' };
 
 /** All trips: on now, planned, done. */
 export function TripsPage() {
   const router = useRouter();
-  const { ready, trips, shed } = useThings();
+  const { ready, trips } = useThings();
   const plans = usePlans();
-  const now = useNow(60_000);
   const invented = useCalls()?.simulated === true;
-  const { new: wanted } = useLocalSearchParams<{ new?: string }>();
-  const begin = useCallback(() => {
-    const id = newId();
-    // What a new trip most likely shares with the last one: the boat, the launch and its water, the contact.
-    const last = trips.toSorted((a, b) => b.leave.date.localeCompare(a.leave.date))[0];
-    const zone = shed.waters.find((w) => w.id === last?.water)?.zone ?? 'UTC';
-    const trip: Trip = {
-      id,
-      title: 'A new trip',
-      crew: [],
-      halts: [],
-      load: [],
-      limits: last?.limits ?? {},
-      contacts: last?.contacts ?? [],
-      graceMinutes: GRACE,
-      stow: [],
-      status: 'planned',
-      leave: { date: plusDays(civilDate(now, zone), 1), time: '08:00' },
-      ...(last?.water ? { water: last.water } : {}),
-      ...(last?.launch ? { launch: last.launch } : {}),
-      ...(last?.driveMinutes === undefined ? {} : { driveMinutes: last.driveMinutes }),
-    };
-    void create('trip', trip, 'a new trip');
-    router.replace(`/trips/${id}/plan/boat`);
-  }, [trips, shed, now, router]);
-  const begun = useRef(false);
-  useEffect(() => {
-    if (wanted !== '1' || !ready || begun.current) return;
-    begun.current = true;
-    begin();
-  }, [wanted, ready, begin]);
+  const begin = () => router.push('/begin');
 
   return (
     <Page
       title="Trips"
       aside={
-        <Button kind="main" onPress={begin} disabled={!ready}>
-          New trip
-        </Button>
+        ready && trips.length > 0 ? (
+          <Button kind="main" onPress={begin}>
+            New trip
+          </Button>
+        ) : null
       }
     >
       {ready && trips.length === 0 ? (
-        <Empty
-          title="No trip yet"
-          why="A trip holds one day on the water: boat, crew, way and time. Everything else is reckoned from it."
-        />
+        <Empty title={TRIPS.none} why={TRIPS.what}>
+          <Button kind="main" onPress={begin}>
+            {TRIPS.begin}
+          </Button>
+        </Empty>
       ) : null}
       {GROUPS.map(({ status, title }) => {
         const some = trips
@@ -94,40 +67,39 @@ export function TripsPage() {
           </View>
         );
       })}
-      <T as="small">
-        {invented ? 'The places that come with the demo do not exist. ' : ''}Escale advises; it never permits.
-      </T>
+      <T as="small">{invented ? TRIPS.invented : TRIPS.advises}</T>
     </Page>
   );
 }
 
 function TripCard({ trip, plan }: { trip: Trip; plan: PlanView | undefined }) {
   const p = usePalette();
-  const router = useRouter();
   const { shed } = useThings();
   const boat = shed.boats.find((b) => b.id === trip.boat),
     water = shed.waters.find((w) => w.id === trip.water);
-  const day = dayOf(Date.parse(`${trip.leave.date}T12:00:00Z`), { zone: 'UTC', locale: 'en-GB' });
   const words = [
-    `${day}, ${trip.leave.time}`,
+    plainly(TRIPS.when, { day: Date.parse(`${trip.leave.date}T12:00:00Z`), time: trip.leave.time }),
     water?.name,
     boat?.name,
-    trip.crew.length === 1 ? 'alone' : trip.crew.length > 1 ? `${trip.crew.length} aboard` : 'nobody yet',
+    trip.crew.length === 1
+      ? TRIPS.alone
+      : trip.crew.length > 1
+        ? plainly(TRIPS.aboard, { n: trip.crew.length })
+        : TRIPS.nobody,
   ]
     .filter(Boolean)
     .join(' · ');
   const state = plan
-    ? `float plan open: home ${clock(plan.times.home, { zone: plan.zone, locale: 'en-GB' })}`
+    ? saysTo({ units: 'metric', zone: plan.zone, locale: 'en-GB' })(TRIPS.open, { home: plan.times.home })
     : undefined;
   return (
-    <Pressable
-      role="link"
-      aria-label={`${trip.title}. ${words}${state ? `. ${state}` : ''}`}
-      onPress={() =>
-        router.push(
-          `/trips/${trip.id}/${trip.status === 'on' ? 'go' : trip.status === 'done' ? 'home' : 'plan'}`,
-        )
+    <CardLink
+      label={
+        state
+          ? plainly(TRIPS.cardOpen, { title: trip.title, words, state })
+          : plainly(TRIPS.card, { title: trip.title, words })
       }
+      href={`/trips/${trip.id}${OPENS[trip.status]}`}
       style={{
         borderWidth: 1,
         borderLeftWidth: trip.status === 'on' ? 8 : 1,
@@ -145,6 +117,6 @@ function TripCard({ trip, plan }: { trip: Trip; plan: PlanView | undefined }) {
         {words}
       </T>
       {state ? <T as="strong">{state}</T> : null}
-    </Pressable>
+    </CardLink>
   );
 }

@@ -2,7 +2,7 @@ import { View } from 'react-native';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { isOpen } from '@escale/core/floatplan';
 import type { EventKind } from '@escale/core/model';
-import { clock, dayOf } from '@escale/core/say';
+import { saysTo } from '@escale/core/say';
 import { MS, spanText } from '@escale/core/units';
 import { Button, Row } from '../../ui/button';
 import { Page } from '../../ui/page';
@@ -12,6 +12,10 @@ import { useNow, useOutbox, useWatchedPlans } from '../../data/hooks';
 import { deed, newId } from '../../data/outbox';
 import { SheetView } from '../pack/float-plan-section';
 import { DEADLINE, STATE } from './watch-page';
+import { Confirm } from '../../ui/confirm';
+import { ASHORE } from '../home/words';
+import { LeftButton } from './left-button';
+import { answered, WATCH } from './words';
 
 const HAPPENED: Record<EventKind, string> = {
   filed: 'Filed',
@@ -42,7 +46,7 @@ export function PlanPage() {
         <Button onPress={() => router.replace('/watch')}>All plans</Button>
       </Page>
     );
-  const reader = { zone: plan.zone, locale: 'en-GB' };
+  const says = saysTo({ units: 'metric', zone: plan.zone, locale: 'en-GB' });
   const open = isOpen(plan.state);
   const say = (kind: 'under-way' | 'check-in' | 'closed', said: string) =>
     void deed(plan.id, { id: newId(), kind, madeAt: new Date(now).toISOString() }, said);
@@ -50,7 +54,7 @@ export function PlanPage() {
   return (
     <Page
       title={plan.title}
-      lead={`${STATE[plan.state]}, version ${plan.version}`}
+      lead={says(WATCH.stands, { state: STATE[plan.state], version: plan.version })}
       aside={
         <Button kind="quiet" onPress={() => router.push(`/trips/${plan.trip}`)}>
           The trip
@@ -61,24 +65,32 @@ export function PlanPage() {
         <View>
           <T as="figure">{spanText((plan.nextDeadline.at - now) / MS.second)}</T>
           <T as="label">
-            until {DEADLINE[plan.nextDeadline.kind] ?? plan.nextDeadline.kind},{' '}
-            {clock(plan.nextDeadline.at, reader)}
+            {says(WATCH.until, {
+              what: DEADLINE[plan.nextDeadline.kind] ?? plan.nextDeadline.kind,
+              at: plan.nextDeadline.at,
+            })}
           </T>
         </View>
       ) : null}
       {open ? (
         <Row>
           {plan.events.some((e) => e.kind === 'under-way') ? null : (
-            <Button busy={waiting} onPress={() => say('under-way', 'leaving')}>
-              We have left
-            </Button>
+            <LeftButton plan={plan} now={now} busy={waiting} onLeft={() => say('under-way', 'leaving')} />
           )}
           <Button busy={waiting} onPress={() => say('check-in', 'a check-in')}>
             I’m fine
           </Button>
-          <Button kind="main" busy={waiting} onPress={() => say('closed', 'that you are home')}>
+          <Confirm
+            kind="main"
+            busy={waiting}
+            title={ASHORE.title}
+            follows={ASHORE.alone}
+            yes={ASHORE.yes}
+            no={ASHORE.no}
+            onYes={() => say('closed', 'that you are home')}
+          >
             We’re home
-          </Button>
+          </Confirm>
         </Row>
       ) : null}
       <View style={{ gap: 2 }}>
@@ -86,9 +98,7 @@ export function PlanPage() {
           Contacts
         </T>
         {plan.contacts.map((c) => (
-          <T key={c.id}>
-            {c.name}: {c.accepted ? 'accepted' : c.opened ? 'opened, not accepted yet' : 'not accepted yet'}
-          </T>
+          <T key={c.id}>{says(answered(c), { name: c.name })}</T>
         ))}
       </View>
       <View style={{ gap: 2 }}>
@@ -107,7 +117,7 @@ export function PlanPage() {
             }}
           >
             <T as="label" style={{ width: 108 }}>
-              {dayOf(e.at, reader)} {clock(e.at, reader)}
+              {says(WATCH.when, { at: e.at })}
             </T>
             <T style={{ flex: 1 }}>{[name(e.contact), HAPPENED[e.kind], e.note].filter(Boolean).join(' ')}</T>
           </View>

@@ -1,13 +1,15 @@
-import { Pressable, View } from 'react-native';
-import { useRouter } from 'expo-router';
+import { View } from 'react-native';
 import { isOpen } from '@escale/core/floatplan';
 import type { PlanState, PlanView } from '@escale/core/model';
-import { clock, dayOf } from '@escale/core/say';
+import { saysTo } from '@escale/core/say';
 import { MS, spanText } from '@escale/core/units';
 import { Empty, Page } from '../../ui/page';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
 import { useCalls, useMessages, useNow, useWatchedPlans, type Calls } from '../../data/hooks';
+import { plainly } from '../../data/settings';
+import { answered, EMPTY, WATCH } from './words';
+import { CardLink } from '../../ui/press';
 
 export const STATE: Record<PlanState, string> = {
   draft: 'not filed',
@@ -28,12 +30,6 @@ export const DEADLINE: Record<string, string> = {
 };
 const urgent = (state: PlanState) => state === 'overdue' || state === 'alarm';
 
-/** Who hears of it when somebody does not come home, with the telephone that is set up and without one. */
-const COUNTED = {
-  true: 'If you don’t come home, the simulated telephone rings your contact.',
-  false: 'If you don’t come home, it says so here: no message leaves this machine.',
-} as const;
-
 /** Open float plans, soonest first, and what was sent about them. */
 export function WatchPage() {
   const plans = useWatchedPlans();
@@ -45,7 +41,7 @@ export function WatchPage() {
       {plans && open.length === 0 ? (
         <Empty
           title="No open plan"
-          why={`When a float plan is filed it stands here and counts down. ${calls ? COUNTED[String(calls.simulated) as 'true' | 'false'] : ''}`}
+          why={EMPTY[calls ? (String(calls.simulated) as 'true' | 'false') : 'unknown']}
         />
       ) : null}
       {open.map((plan) => (
@@ -62,18 +58,16 @@ export function WatchPage() {
 
 function PlanCard({ plan }: { plan: PlanView }) {
   const p = usePalette();
-  const router = useRouter();
   const now = useNow();
-  const reader = { zone: plan.zone, locale: 'en-GB' };
+  const says = saysTo({ units: 'metric', zone: plan.zone, locale: 'en-GB' });
   const alarm = urgent(plan.state),
     ink = alarm ? p.onCall : p.ink;
   const next = plan.nextDeadline;
   const open = isOpen(plan.state);
   return (
-    <Pressable
-      role="link"
-      aria-label={`${plan.title}, ${STATE[plan.state]}`}
-      onPress={() => router.push(`/watch/${plan.id}`)}
+    <CardLink
+      label={says(WATCH.card, { title: plan.title, state: STATE[plan.state] })}
+      href={`/watch/${plan.id}`}
       style={{
         borderWidth: 1,
         borderColor: alarm ? p.call : p.line,
@@ -96,24 +90,20 @@ function PlanCard({ plan }: { plan: PlanView }) {
             {spanText((next.at - now) / MS.second)}
           </T>
           <T as="label" color={ink}>
-            until {DEADLINE[next.kind] ?? next.kind}, {clock(next.at, reader)}
+            {says(WATCH.until, { what: DEADLINE[next.kind] ?? next.kind, at: next.at })}
           </T>
         </>
       ) : (
-        <T color={ink}>
-          {open
-            ? `home was ${dayOf(plan.times.home, reader)} ${clock(plan.times.home, reader)}`
-            : `home ${dayOf(plan.times.home, reader)}`}
-        </T>
+        <T color={ink}>{says(open ? WATCH.homeWas : WATCH.home, { at: plan.times.home })}</T>
       )}
       {open
         ? plan.contacts.map((c) => (
             <T key={c.id} color={ink}>
-              {c.name}: {c.accepted ? 'accepted' : 'not accepted yet'}
+              {says(answered(c), { name: c.name })}
             </T>
           ))
         : null}
-    </Pressable>
+    </CardLink>
   );
 }
 
@@ -140,10 +130,7 @@ function Unsent() {
       {messages.length === 0 ? <T as="soft">Nothing to say yet.</T> : null}
       {messages.map((m) => (
         <View key={m.id} style={{ borderLeftWidth: 2, borderColor: p.ink, paddingLeft: 10, gap: 2 }}>
-          <T as="label">
-            for {m.to} · {dayOf(m.made, { zone: 'UTC', locale: 'en-GB' })}{' '}
-            {clock(m.made, { zone: 'UTC', locale: 'en-GB' })} UTC
-          </T>
+          <T as="label">{plainly(WATCH.waits, { to: m.to, at: m.made })}</T>
           <T>{m.text.replace('[link]', '').trim()}</T>
         </View>
       ))}
@@ -169,14 +156,10 @@ function Simulated({ calls }: Pick<Calls, 'calls'>) {
         const words = link ? call.text.replace(link, '').trim() : call.text;
         return (
           <View key={call.key} style={{ borderLeftWidth: 2, borderColor: p.ink, paddingLeft: 10, gap: 2 }}>
-            <T as="label">
-              to {call.to} · {dayOf(call.at, { zone: 'UTC', locale: 'en-GB' })}{' '}
-              {clock(call.at, { zone: 'UTC', locale: 'en-GB' })} UTC
-            </T>
+            <T as="label">{plainly(WATCH.sent, { to: call.to, at: call.at })}</T>
             <T>{words}</T>
             {link ? (
               <T
-                role="link"
                 {...{ href: new URL(link).pathname, hrefAttrs: { target: '_blank' } }}
                 style={{ textDecorationLine: 'underline', paddingVertical: 12 }}
               >

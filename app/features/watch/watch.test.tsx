@@ -129,6 +129,11 @@ describe('home', () => {
     const close = await screen.findByRole('button', { name: 'We’re home, close the plan' });
     server.up = false;
     await user.click(close);
+    // A cold thumb must not end the watch: it asks, and “not yet” leaves it running.
+    await user.click(await screen.findByRole('button', { name: 'Not yet' }));
+    expect(close.getAttribute('aria-disabled')).not.toBe('true');
+    await user.click(close);
+    await user.click(await screen.findByRole('button', { name: 'Yes, everyone is ashore' }));
     expect(await screen.findByText(/your contacts still count the time/)).toBeTruthy();
     expect(close.getAttribute('aria-disabled')).toBe('true');
   });
@@ -166,26 +171,18 @@ describe('trips', () => {
     await user.click(screen.getByRole('link', { name: /^Heron Reach/ }));
     expect(visited.at(-1)).toMatch(/\/home$/);
   });
-  test('a new trip starts with what it most likely shares with the last one', async () => {
+  test('a new trip begins with its questions', async () => {
     show(<TripsPage />);
-    const button = await screen.findByRole('button', { name: 'New trip' });
-    await waitFor(() => expect(button.getAttribute('aria-disabled')).not.toBe('true'));
-    await user.click(button);
-    const made = await waitFor(() => {
-      const found = server.things.filter((h) => h.type === 'trip').at(-1)!.doc as unknown as Record<
-        string,
-        unknown
-      >;
-      expect(found.title).toBe('A new trip');
-      return found;
-    });
-    expect(made).toMatchObject({
-      launch: '01890000-0000-7000-8000-000000000048',
-      crew: [],
-      halts: [],
-      leave: { date: '2026-05-12', time: '08:00' },
-    });
-    expect(visited.at(-1)).toBe(`/trips/${String(made.id)}/plan/boat`);
+    await user.click(await screen.findByRole('button', { name: 'New trip' }));
+    expect(visited.at(-1)).toBe('/begin');
+  });
+  test('an empty list says what this is for, and has the one button to begin', async () => {
+    server.things.length = 0;
+    show(<TripsPage />);
+    expect(await screen.findByText(/what stands against going/)).toBeTruthy();
+    await user.click(screen.getByRole('button', { name: 'Begin with four questions' }));
+    expect(visited.at(-1)).toBe('/begin');
+    expect(screen.queryByRole('button', { name: 'New trip' })).toBeNull();
   });
 });
 

@@ -124,7 +124,9 @@ const CRUISE_SHARE = BOAT.limit('cruise-share');
 /**
  * Speed at which somebody makes way into wind while towing: power into water drag and wind drag of each boat,
  * P = v·Σ(a·v² + b·(v + w)²). Our own model for paddle craft (a 3.77, b 0.306: 16 N at 4 kn, 0.5 m² of windage), shown as
- * an estimate. @param power effective watts, wind m/s at the boats, boats how many move @returns m/s, 0 under a third of a knot: that is holding, not towing
+ * an estimate.
+ * @param power effective watts, wind m/s at the boats, boats how many move
+ * @returns m/s, 0 under a third of a knot: that is holding, not towing
  */
 export function towingSpeed(power: number, wind: number, boats: number): number {
   const asked = (v: number) => v * boats * (DRAG.water * v * v + DRAG.air * (v + wind) ** 2);

@@ -172,6 +172,8 @@ export function leaning(hull: Hull, aboard: readonly Placed[], n: number): Place
 
 /** A rescued stranger, kg: a large adult in wet clothes. Our own estimate. */
 export const RESCUED = BOAT.limit('rescued');
+/** A grown person of whom nobody said a weight, kg. A guess. */
+export const GROWN = BOAT.limit('grown');
 /** Lying low in the middle, where somebody out of the water belongs. */
 export const rescued = (hull: Hull): Weight => ({
   mass: RESCUED,

@@ -162,7 +162,10 @@ function numberFrom(text: string, share: boolean): number | undefined {
   return percent ? number / 100 : number;
 }
 
+const NEWLINE = '\r\n';
 /** Things as a table. Cells that a spreadsheet would run as a formula are guarded. */
 export function gearTable(gear: GearItem[]): string {
-  return `${Papa.unparse({ fields: [...GEAR_FIELDS], data: gear.map((g) => GEAR_FIELDS.map((field) => g[field as keyof GearItem] ?? '')) }, { escapeFormulae: true, newline: '\r\n' })}\r\n`;
+  const data = gear.map((g) => GEAR_FIELDS.map((field) => g[field as keyof GearItem] ?? ''));
+  const table = Papa.unparse({ fields: [...GEAR_FIELDS], data }, { escapeFormulae: true, newline: NEWLINE });
+  return `${table}${NEWLINE}`;
 }

@@ -1,4 +1,6 @@
-import type { Demand, Finding, Phrase, Requirement, Rule } from '../model';
+import HARM from '../../data/kit/harm.json';
+import type { Capability, Demand, Finding, Harm, Phrase, Requirement, Rule } from '../model';
+import { HARMS } from '../model/lists';
 import { phrase } from '../say';
 import { SAID } from './deeds';
 import { KIT } from './limits';
@@ -16,14 +18,17 @@ export function kitFindings(requirements: Requirement[], context: KitFindingCont
       return [];
     const { rule, title, met } = requirement;
     const subject = fellow?.id ?? trip.id;
+    const named = fellow
+      ? phrase('kit.title.boat', { boat: fellow.name, title })
+      : phrase('kit.title', { title });
     const [mend, ...others] = met === 'yes' ? [] : waysOf(requirement, context);
     return [
       KIT.finding('kit/rule', caseOf(requirement), subject, {
         id: `kit/${rule}/${subject}`,
         ...weightOf(requirement, context.weights.get(rule)),
-        title: fellow
-          ? phrase('kit.title.boat', { boat: fellow.name, title })
-          : phrase('kit.title', { title }),
+        harm: harmOf(requirement),
+        title: named,
+        ...(met === 'yes' ? {} : { alone: phrase(SAYS[caseOf(requirement)], { title: named }) }),
         because: [...outcome(requirement, context), ...requirement.because.map((b) => b.phrase)],
         source: requirement.source,
         // The cheapest way is the one tap; the others stand behind it.
@@ -42,9 +47,31 @@ function caseOf({ layer, applies, met }: Requirement) {
   return open ? 'advice-open' : 'advice';
 }
 
+/** What is asked for has a name for a title; alone it needs what became of it. */
+const SAYS = {
+  met: 'kit.title',
+  law: 'kit.alone.missing',
+  'law-open': 'kit.alone.open',
+  own: 'kit.alone.missing',
+  advice: 'kit.alone.missing',
+  'advice-open': 'kit.alone.open',
+} as const;
+
 /** Advice that is not met weighs what its rule says. */
 const weightOf = (requirement: Requirement, weight: Rule['weight']) =>
   weight && caseOf(requirement) === 'advice' ? { level: weight } : {};
+
+const AT_STAKE = new Map(
+  (Object.entries(HARM) as [Harm, Capability[]][]).flatMap(([harm, list]) =>
+    list.map((capability) => [capability, harm] as const),
+  ),
+);
+/** What is at stake when it is not met: the worst of what is asked for; a deed (worn, clipped on) is for life. */
+function harmOf({ anyOf, deeds }: Requirement): Harm {
+  if (deeds && deeds.length > 0) return 'life';
+  const asked = anyOf.flat().map(({ capability }) => AT_STAKE.get(capability) ?? 'hurt');
+  return HARMS.find((harm) => asked.includes(harm)) ?? 'hurt';
+}
 
 const needPhrase = (demand: Demand) =>
   phrase('kit.need', { count: demand.count ?? 1, what: phrase(`capability.${demand.capability}`) });

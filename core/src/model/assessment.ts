@@ -2,7 +2,7 @@ import type { Quantity } from '../units';
 import type { Capability } from './capabilities';
 import type { ThingType } from './common';
 import type { SectionId, Varies } from './limits';
-import type { Level } from './lists';
+import type { Harm, Level } from './lists';
 import type { Demand } from './rules';
 
 /** A sentence not yet in words: a template's name and what goes into it. `say/` renders it. */
@@ -66,7 +66,12 @@ export interface Finding {
   section: SectionId;
   /** What it varies with; absent in what was filed before kinds said so. */
   varies?: Varies;
+  /** What is at stake, and whether something that would settle it was never said; absent in what was filed before. */
+  harm?: Harm;
+  open?: boolean;
   title: Phrase;
+  /** The same as a sentence that can stand alone, where the title is only a name. */
+  alone?: Phrase;
   because: Phrase[];
   /** Ids of figures. */
   figures: string[];

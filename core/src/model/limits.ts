@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { LEVELS } from './lists';
+import { HARMS, LEVELS } from './lists';
 import { CONFIDENCE } from './rules';
 
 /** Sections of a trip, in the order of the day: each finding belongs to one. */
@@ -33,9 +33,17 @@ const threshold = {
 };
 const note = z.string().max(300).optional();
 
-/** One case of a kind: what it weighs. A case that a threshold decides has it, with its source. */
+/**
+ * One case of a kind: what it weighs, and whether it is `open`: nobody has said or measured what would settle it. A case
+ * that a threshold decides has it, with its source.
+ */
 export const KindCase = z
-  .strictObject({ level: z.enum(LEVELS), note, ...z.strictObject(threshold).partial().shape })
+  .strictObject({
+    level: z.enum(LEVELS),
+    open: z.literal(true).optional(),
+    note,
+    ...z.strictObject(threshold).partial().shape,
+  })
   .refine(
     (c) => c.value === undefined || (c.unit && c.source && c.confidence),
     'a value has a unit, a source and a confidence',
@@ -48,6 +56,7 @@ export const LimitsFile = z.strictObject({
     z.strictObject({
       section: z.enum(SECTION_IDS),
       varies: z.enum(VARIES),
+      harm: z.enum(HARMS),
       note,
       cases: z.record(z.string(), KindCase),
     }),

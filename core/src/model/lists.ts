@@ -70,6 +70,13 @@ export const TRAILED: ReadonlySet<string> = new Set(['trailer-boat']);
 export const LEVELS = ['stop', 'fix', 'know', 'ready'] as const;
 export type Level = (typeof LEVELS)[number];
 
+/**
+ * What is at stake, worst first: without it nothing can be told; a life; a hurt, or help that comes late; the day; order and
+ * papers. It orders what weighs alike.
+ */
+export const HARMS = ['ground', 'life', 'hurt', 'day', 'order'] as const;
+export type Harm = (typeof HARMS)[number];
+
 /** Liquids aboard: kilograms a litre (petrol 0.74 to 0.75, source `petrol`), and whether they are gone on the way home. */
 export const LIQUIDS = {
   petrol: { words: 'Petrol', density: 745, used: true },

@@ -240,7 +240,7 @@ export const GearItem = z
     fittedTo: ref('boat', 'Fitted to boat').optional(),
     owner: ref('person', 'Belongs to').optional(),
     state: choice('State', {
-      ready: 'Ready',
+      ready: 'Checked',
       due: 'Due for a test',
       failed: 'Failed its test',
       'used-up': 'Used up',

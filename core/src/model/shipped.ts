@@ -1,8 +1,8 @@
 import * as z from 'zod';
 import { CAPABILITIES } from './capabilities';
 import { Text, THING_TYPES, WallTime } from './common';
-import { CLOTHING, CRAFT, LEVELS, type ClothingKind, type Craft } from './lists';
-import { Condition } from './rules';
+import { CLOTHING, CRAFT, HARMS, LEVELS, type ClothingKind, type Craft } from './lists';
+import { Condition, CONFIDENCE } from './rules';
 import { Boat } from './shed';
 import { LoadItem } from './trip';
 
@@ -243,6 +243,27 @@ export const StartingSet = z.strictObject({
 export type StartingSet = z.infer<typeof StartingSet>;
 
 /** How labels name who approved a thing (`kit/approvals.json`); patterns are regular expressions, case does not count. */
+/** What is at stake where a capability is lacking; what no list names may hurt. */
+export const HarmTable = z.partialRecord(z.enum(HARMS), z.array(z.enum(CAPABILITIES)));
+/** The time zones of each country for which a list of rules ships. */
+export const ZoneTable = z.record(z.string().length(2), z.array(z.string().max(60)).min(1));
+/** Words of forecasts and what they stand for: forces by their upper end, visibility by its lower. */
+export const ForecastWords = z.strictObject({
+  force: z.strictObject({
+    source: Source,
+    confidence: z.enum(CONFIDENCE),
+    unit: z.literal('kn'),
+    note: z.string(),
+    upTo: z.array(z.number().positive()).length(13),
+  }),
+  visibility: z.strictObject({
+    source: Source,
+    confidence: z.enum(CONFIDENCE),
+    unit: z.literal('m'),
+    note: z.string(),
+    terms: z.array(z.strictObject({ id: z.string(), title: Text, atLeast: z.number().positive() })).min(2),
+  }),
+});
 export const Approvals = z.strictObject({
   source: Source,
   denied: z.string(),

@@ -70,6 +70,31 @@ export const Limits = z.strictObject({
   waterTemperature: measure('temperature', 'Water no colder than', -2, 35).optional(),
 });
 
+export const ForecastHour = z.strictObject({
+  at: z.iso.datetime(),
+  /** m/s at 10 m */
+  wind: z.number().min(0).max(100),
+  gust: z.number().min(0).max(150),
+  /** Where it blows from, degrees true. */
+  from: z.number().min(0).max(360),
+  /** °C */
+  air: z.number().min(-60).max(60).optional(),
+  water: z.number().min(-3).max(45).optional(),
+  /** m */
+  visibility: z.number().min(0).max(200_000).optional(),
+  thunder: z.boolean().optional(),
+  /** Significant height of the waves, m */
+  waves: z.number().min(0).max(30).optional(),
+});
+export const Forecast = z.strictObject({
+  issuedAt: z.iso.datetime(),
+  source: Text,
+  /** Made up by a stand-in, for show: every sentence that leans on it says so. */
+  invented: z.boolean().optional(),
+  hours: z.array(ForecastHour).max(24 * 16),
+});
+export type Forecast = z.infer<typeof Forecast>;
+
 export const Trip = z.strictObject({
   ...thing,
   title: titled(Text, 'Name of the trip'),
@@ -119,6 +144,8 @@ export const Trip = z.strictObject({
       .optional(),
     'In company',
   ),
+  /** A forecast typed in by hand for this trip: it stands before what a service says. */
+  forecast: titled(Forecast.optional(), 'Forecast', { hidden: true }),
   /** Where things travel on this trip, where it differs from the shed. */
   stow: z
     .array(z.strictObject({ item: Id, place: z.enum(Object.keys(STOWAGE) as [Stowage, ...Stowage[]]) }))
@@ -158,29 +185,6 @@ export const Run = z.strictObject({
     .max(200),
 });
 export type Run = z.infer<typeof Run>;
-
-export const ForecastHour = z.strictObject({
-  at: z.iso.datetime(),
-  /** m/s at 10 m */
-  wind: z.number().min(0).max(100),
-  gust: z.number().min(0).max(150),
-  /** Where it blows from, degrees true. */
-  from: z.number().min(0).max(360),
-  /** °C */
-  air: z.number().min(-60).max(60).optional(),
-  water: z.number().min(-3).max(45).optional(),
-  /** m */
-  visibility: z.number().min(0).max(200_000).optional(),
-  thunder: z.boolean().optional(),
-});
-export const Forecast = z.strictObject({
-  issuedAt: z.iso.datetime(),
-  source: Text,
-  /** Made up by a stand-in, for show: every sentence that leans on it says so. */
-  invented: z.boolean().optional(),
-  hours: z.array(ForecastHour).max(24 * 16),
-});
-export type Forecast = z.infer<typeof Forecast>;
 
 export const Conditions = z.strictObject({ forecast: Forecast.optional() });
 export type Conditions = z.infer<typeof Conditions>;

@@ -1,9 +1,17 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { runs } from '../../test/runs';
-import type { StepRow } from '../model';
+import type { ProcedureRow, StepRow } from '../model';
 import { render, type Reader } from '../say';
-import { LOOK_AGAIN, procedureOf, proceduresFor, stepStates, type StepTick, PROCEDURES } from '.';
+import {
+  LOOK_AGAIN,
+  procedureOf,
+  proceduresFor,
+  stepStates,
+  type StepFigures,
+  type StepTick,
+  PROCEDURES,
+} from '.';
 
 const reader: Reader = { units: 'metric', zone: 'UTC', locale: 'en-GB' };
 const world = (facts: Record<string, boolean | string>) => ({ facts, crew: [] });
@@ -26,6 +34,60 @@ describe('steps made for the facts', () => {
     expect(proceduresFor(PROCEDURES, world({ 'boat.kind': 'trailer-boat' })).map((p) => p.id)).not.toContain(
       'hand-launch',
     );
+  });
+  test('only what is done before leaving asks for what was forgotten; the words are told and make its name', () => {
+    const asked = procedureOf(launch, world({}), ['Crème solaire (SPF 30)']).steps[0];
+    expect(asked.id).toMatch(/^forgotten:cre.*me-solaire-spf-30-$/u);
+    expect(render(asked.what, reader)).toContain('Crème solaire (SPF 30)');
+    expect(render(asked.why, reader)).not.toBe('');
+    const trouble = PROCEDURES.find((p) => p.group === 'trouble')!;
+    expect(procedureOf(trouble, world({}), ['Hat']).steps[0].id).not.toMatch(/^forgotten/);
+  });
+  describe('a made-up procedure', () => {
+    const anchor: ProcedureRow = {
+      ...launch,
+      id: 'made-up',
+      group: 'go',
+      stopIf: 'the wind passes {most:speed}',
+      figures: {
+        rode: { quantity: 'length', unknown: 'five times the depth' },
+        most: { quantity: 'speed', unknown: 'what you can hold' },
+      },
+      steps: [
+        {
+          id: 'pay',
+          what: 'Pay out {rode:length}',
+          why: 'It holds by its angle.',
+          danger: 'Keep {rode:length} clear of feet.',
+          minutes: 2,
+        },
+        { id: 'snub', what: 'Snub it', unsettled: 'Where it is dark: snub it', why: '', minutes: 3 },
+      ],
+    };
+    const told = (figures: StepFigures, steps = anchor.steps) =>
+      procedureOf({ ...anchor, steps }, world({}), [], figures);
+    test('its sentences are filled with the figures, and with plain words for one that is not known', () => {
+      const known = told({ rode: 30, most: 8 }),
+        not = told({});
+      expect([known, not].map((made) => render(made.steps[0].what, reader))).toEqual([
+        'Pay out 30.00 m',
+        'Pay out five times the depth',
+      ]);
+      expect(render(known.steps[0].danger!, reader)).toBe('Keep 30.00 m clear of feet.');
+      expect(render(known.stopIf!, reader)).toMatch(/^the wind passes 15\.\d kn|16 kn/);
+      expect(render(not.stopIf!, reader)).toBe('the wind passes what you can hold');
+    });
+    test('a step without a condition is told plainly; minutes are added up where somebody wrote them', () => {
+      expect(render(told({}).steps[1].what, reader)).toBe('Snub it');
+      expect(told({}).minutes).toBe(5);
+      expect(told({}, [{ id: 'snub', what: 'Snub it', why: '' }])).not.toHaveProperty('minutes');
+      expect(told({}, [{ id: 'snub', what: 'Snub it', why: '' }]).steps[0]).not.toHaveProperty('danger');
+    });
+    test('a step that locks another stands before it as one that is named by it', () => {
+      const [pay, snub] = told({}).steps;
+      expect(stepStates([{ ...pay, locks: ['snub'] }, snub], []).get('snub')?.blockedBy).toEqual(['pay']);
+      expect(stepStates([pay, { ...snub, after: ['pay'] }], []).get('snub')?.blockedBy).toEqual(['pay']);
+    });
   });
   test('steps are numbered without gaps', () => {
     const made = procedureOf(launch, world({ 'day.dark': false }));

@@ -73,6 +73,7 @@ export const FACTS: Record<string, FactSpec> = {
   'person.weakArm': { word: 'fact.person.weakArm', at: { type: 'person', pointer: '/weakArm' } },
   'person.watched': { word: 'fact.person.watched', at: { type: 'trip', pointer: '/crew' } },
   'crew.secondDriver': { word: 'fact.crew.secondDriver', at: { type: 'trip', pointer: '/crew' } },
+  'water.country': { word: 'fact.water.country', at: { type: 'water', pointer: '/jurisdiction' } },
   'water.class': { word: 'fact.water.class', words: WATERS, at: { type: 'trip', pointer: '/water' } },
   'water.tidal': { word: 'fact.water.tidal', at: { type: 'trip', pointer: '/water' } },
   'day.wind': { word: 'fact.day.wind', quantity: 'speed', at: { type: 'trip', pointer: '/leave/date' } },

@@ -111,6 +111,7 @@ function rowFinding(
     RULES.finding('crew/row', 'row', subject, {
       id: `crew/${row.id}/${subject}`,
       level,
+      open: truth === 'unknown',
       title: truth === 'unknown' ? phrase('crew.row.open', { title }) : title,
       because: [phrase('crew.row', { title: row.why }), ...because.map((b) => b.phrase)],
       source: row.source as SourceId,

@@ -12,3 +12,4 @@ export * from './mend';
 export { crewFindings, type Aboard } from './findings';
 export * from './examples';
 export * from './differences';
+export * from './country';

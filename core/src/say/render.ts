@@ -56,6 +56,18 @@ export function own(template: string, values?: Record<string, PhraseValue>): Phr
   return { say: 'own', own: template, ...(values ? { with: values } : {}) };
 }
 
+/** A screen's way of speaking: a template of its own and what that takes, in words for the reader it was made for. */
+export type Says = <const T extends string>(
+  template: T,
+  ...values: keyof Holes<T> extends never ? [] : [Holes<T>]
+) => string;
+
+/** Fills a screen's own templates for one reader; each is typed by what it takes, like a `phrase`. */
+export const saysTo =
+  (reader: Reader): Says =>
+  (template, ...values) =>
+    render(own(template, values[0] as Record<string, PhraseValue> | undefined), reader);
+
 const formatters = new Map<string, Intl.DateTimeFormat>();
 function formatter(
   zone: string,
@@ -97,8 +109,9 @@ const PLACEHOLDER = /\{(\w+)(?::([\w-]+)|#([^}|]*)\|([^}]*))?\}/g;
 
 /**
  * A phrase in words. Placeholders: `{x}` text, `{x:mass}` a quantity in the reader's units, `{x:clock}` `{x:day}` an
- * instant, `{x:span}` seconds as hours and minutes, `{x:date}` a civil date, `{x:list}` an enumeration, `{n#jacket|jackets}` a counted noun.
- * @throws Error for an unknown template or a missing value: a sentence with a hole never reaches a screen.
+ * instant, `{x:span}` seconds as hours and minutes, `{x:date}` a civil date, `{x:list}` an enumeration,
+ * `{n#jacket|jackets}` a counted noun.
+ * @throws Error for a missing value: a sentence with a hole never reaches a screen; for an unknown template see `saidInstead`.
  */
 export function render(what: Phrase, reader: Reader): string {
   return templateOf(what).replace(
@@ -114,9 +127,21 @@ export function render(what: Phrase, reader: Reader): string {
 
 function templateOf({ say, own: data }: Phrase): string {
   if (data !== undefined) return data;
-  if (!Object.hasOwn(WORDS, say)) throw new Error(`no words for "${say}"`);
-  return WORDS[say as WordKey];
+  return Object.hasOwn(WORDS, say) ? WORDS[say as WordKey] : unknown(say);
 }
+
+let unknown = (say: string): string => {
+  throw new Error(`no words for "${say}"`);
+};
+/**
+ * What is said for a template that is not there. It throws until an application says otherwise: on a screen its name, read
+ * as words, is better than no page.
+ */
+export function saidInstead(of: (say: string) => string): void {
+  unknown = of;
+}
+/** A template’s name as plain words: `light.dark.home` as “light, dark, home”. */
+export const plainWords = (say: string): string => say.split('.').join(', ').replaceAll('-', ' ');
 
 /** The placeholders of a template: what each is called, and as what it is printed. */
 export function placeholdersOf(template: string): { name: string; as?: string }[] {

@@ -315,6 +315,23 @@ export const SOURCES = {
     verified: true,
     noted: '2026-11-24',
   },
+  beaufort: recalled(
+    'Wind force scale, mean speeds at 10 m',
+    'World Meteorological Organization',
+    'code table 1100',
+  ),
+  'assumed-person': recalled(
+    'Assumed average weight per person, 185 lb',
+    'United States Coast Guard',
+    '46 CFR 170.090, since December 2011',
+    'M',
+  ),
+  'marine-terms': recalled(
+    'Terms of marine forecasts: visibility good, moderate, poor, fog',
+    'National weather services, as used in their sea-area forecasts',
+    undefined,
+    'M',
+  ),
 } satisfies Record<string, Source>;
 
 export type SourceId = keyof typeof SOURCES;

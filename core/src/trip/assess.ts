@@ -15,10 +15,10 @@ import {
   readyTasks,
   scheduleOf,
 } from '../passage';
-import { contentHash, crewFindings, type World } from '../rules';
+import { contentHash, countryFindings, crewFindings, type World } from '../rules';
 import { MS } from '../units';
 import { inOrder, sure, type Figures } from '../verdict';
-import { densityOf, oldFrom, waterFindings, worstWithin } from '../water';
+import { conditionsFor, densityOf, oldFrom, waterFindings, worstWithin } from '../water';
 import { contextOf, type AssessInput, type Context } from './context';
 import { missingFindings } from './findings';
 import { TRIP } from './limits';
@@ -123,6 +123,7 @@ function standing(context: Context): { findings: Finding[]; figures: Figures } {
   const together = fellows(trip, shed.boats, boat && { boat, ...pace });
   const findings = [
     ...missingFindings(context),
+    ...(context.water ? countryFindings(context.water) : []),
     ...paceFindings(context),
     ...boatFindings(laden, figures),
     ...companyFindings({ trip, fellows: together, people: shed.people, gear: shed.gear, kinds, ...pace }),
@@ -167,8 +168,9 @@ function homeByOf({ trip, zone }: Context): number | undefined {
  * The next instant at which the same input says something else because time went by: leaving is past, a forecast has grown
  * old or is told to be older. Until then nothing has to be reckoned anew. @returns epoch ms, after `now`; Infinity: never
  */
-export function changesAt({ now, conditions }: AssessInput, leave: number | undefined): number {
-  const issued = conditions.forecast && Date.parse(conditions.forecast.issuedAt);
+export function changesAt({ trip, now, conditions }: AssessInput, leave: number | undefined): number {
+  const { forecast } = conditionsFor(trip, conditions);
+  const issued = forecast && Date.parse(forecast.issuedAt);
   const ages = issued === undefined ? Infinity : Math.max(oldFrom(issued), now + RETOLD);
   const passes = leave !== undefined && leave >= now ? leave + 1 : Infinity;
   return Math.min(ages, passes);

@@ -15,7 +15,7 @@ import type { FiledPlan } from '../floatplan';
 import { indexCatalogue } from '../kit';
 import { routeOf, REST_FACTOR, type Route } from '../passage';
 import { guessed, type Pace } from '../verdict';
-import { sortForecast, tideOf, type SortedForecast, type Tide } from '../water';
+import { sortForecast, tideOf, type SortedForecast, type Tide, conditionsFor } from '../water';
 
 export interface AssessInput {
   trip: Trip;
@@ -64,7 +64,8 @@ export function contextOf(input: AssessInput): Context {
   const back = trip.return === undefined ? launch : find(shed.places, trip.return);
   const halts = trip.halts.map((halt) => find(shed.places, halt.place));
   const speed = speedOf(trip, boat, shed.boats);
-  const forecast = input.conditions.forecast && sortForecast(input.conditions.forecast);
+  const told = conditionsFor(trip, input.conditions).forecast;
+  const forecast = told && sortForecast(told);
   return {
     ...input,
     boat,

@@ -6,3 +6,4 @@ export type { AssessInput } from './context';
 export * from './strip';
 export * from './sweep';
 export * from './changes';
+export * from './answer';

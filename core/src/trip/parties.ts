@@ -11,7 +11,7 @@ import type {
   Schedule,
   Truth,
 } from '../model';
-import { applyPacks, type RuleResult, type World } from '../rules';
+import { applyPacks, underGuess, type RuleResult, type World } from '../rules';
 import { phrase } from '../say';
 import { NOBODY, type AssessInput, type Context } from './context';
 import { standingFacts, worldOf } from './facts';
@@ -119,7 +119,7 @@ export function matchParty(
 ): Matched {
   const { context, facts, packs, fellow } = party;
   const world = worldOf(context, schedule, days.on, facts);
-  const rules = rulesOver(packs, context, schedule, days, facts, world);
+  const rules = underGuess(rulesOver(packs, context, schedule, days, facts, world), context.water);
   const rest = parties.filter((other) => other !== party);
   const kit = matchKit({
     rules,

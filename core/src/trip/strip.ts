@@ -1,7 +1,7 @@
 import { dayLight, skySpans, type Sky } from '../earth';
 import type { Assessment } from '../model';
 import { MS } from '../units';
-import { conditionsAt, sortForecast, spansAbove, tideOf } from '../water';
+import { conditionsAt, conditionsFor, sortForecast, spansAbove, tideOf } from '../water';
 import type { AssessInput } from './context';
 
 /** Everything the day strip draws, on one axis. Instants epoch ms, heights metres, speeds m/s. */
@@ -45,7 +45,8 @@ export function stripOf(
   const launch = shed.places.find((p) => p.id === trip.launch);
   const water = shed.waters.find((w) => w.id === trip.water);
   const tide = water?.tide && tideOf(water.tide);
-  const forecast = conditions.forecast && sortForecast(conditions.forecast);
+  const told = conditionsFor(trip, conditions).forecast;
+  const forecast = told && sortForecast(told);
   const at = conditionsAt({ ...(water ? { water } : {}), ...(forecast ? { forecast } : {}) });
   // Wind and tide are drawn where no launch is chosen yet, too: both stand for the whole water.
   const where = launch?.position ?? water?.forecastAt ?? NOWHERE;

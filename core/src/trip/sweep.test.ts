@@ -1,8 +1,9 @@
 import { describe, expect, test } from '@jest/globals';
+import { civilDate } from '../earth';
 import { worstLevel } from '../verdict';
-import { inputOf } from '../../test/demo';
+import { inputOf, steady } from '../../test/demo';
 import { LEVELS } from '../model/lists';
-import { assess, prepare, stripAxis, stripOf, sweep } from '.';
+import { assess, prepare, stripAxis, stripOf, sweep, sweepDays } from '.';
 import { PACKS, packsFor, packsOf } from '../rules';
 
 const HOUR = 3_600_000;
@@ -56,6 +57,28 @@ describe('strip and sweep', () => {
       expect(LEVELS.indexOf(row.worst)).toBeGreaterThanOrEqual(LEVELS.indexOf(worstLevel(at)));
     });
     expect(rows[0].worst).not.toBe(rows[5].worst);
+  });
+  test('a day that is as bad at every hour is worse than another, though within itself nothing differs', () => {
+    const forecast = steady();
+    const day = civilDate(axis.from, 'UTC');
+    const windy = {
+      ...forecast,
+      hours: forecast.hours.map((h) => (h.at.startsWith(day) ? { ...h, wind: 14, gust: 19 } : h)),
+    };
+    const blown = inputOf(0, { forecast: windy, trip: { limits: { wind: 8, gust: 12 } } });
+    const DAY = 24 * HOUR;
+    const at = Date.parse(`${day}T08:00:00Z`);
+    const spans = [0, 1].map((n) => ({ from: at + n * DAY, until: at + n * DAY + 2 * HOUR }));
+    const alone = sweep(blown, spans[0].from, spans[0].until, HOUR);
+    const steps = sweepDays(blown, spans, HOUR);
+    let next = steps.next();
+    while (!next.done) next = steps.next();
+    const [today, tomorrow] = next.value;
+    expect(alone.map((d) => d.worst)).not.toContain('stop');
+    expect(today.map((d) => d.worst)).toEqual(['stop', 'stop', 'stop']);
+    expect(tomorrow).toHaveLength(3);
+    expect(tomorrow.map((d) => d.worst)).not.toContain('stop');
+    expect(tomorrow.map((d) => d.leave)).toEqual([0, 1, 2].map((h) => spans[1].from + h * HOUR));
   });
   test('at() and assess() agree on the departure that the trip names', () => {
     const prepared = prepare(input);

@@ -39,15 +39,42 @@ export function* sweepSteps(
   until: number,
   step = STEP,
 ): Generator<Progress, Departure[]> {
+  return departuresOf(yield* rowsAt(input, leavesOf({ from, until }, step)));
+}
+
+/** A span of departures, epoch ms. */
+export interface Span {
+  from: number;
+  until: number;
+}
+
+/**
+ * The same over several days held against each other: what is alike at every hour of all of them is left out, so that a day
+ * on which it blows from dawn to dusk is worse than one on which it does not. One row of departures a span.
+ */
+export function* sweepDays(
+  input: AssessInput,
+  spans: readonly Span[],
+  step = STEP,
+): Generator<Progress, Departure[][]> {
+  const lists = spans.map((span) => leavesOf(span, step));
+  const all = departuresOf(yield* rowsAt(input, lists.flat()));
+  let done = 0;
+  return lists.map(({ length }) => all.slice(done, (done += length)));
+}
+
+const leavesOf = ({ from, until }: Span, step: number): number[] =>
+  Array.from({ length: Math.max(0, Math.floor((until - from) / step) + 1) }, (_, i) => from + i * step);
+
+function* rowsAt(input: AssessInput, leaves: readonly number[]): Generator<Progress, Row[]> {
   const prepared = prepare(input);
-  const of = Math.max(0, Math.floor((until - from) / step) + 1);
   const rows: Row[] = [];
-  for (let leave = from; leave <= until; leave += step) {
+  for (const leave of leaves) {
     const varying = prepared.at(leave).findings.filter((f) => f.varies === 'hour');
     rows.push({ leave, found: new Map(varying.map((f) => [f.id, f])) });
-    yield { done: rows.length, of };
+    yield { done: rows.length, of: leaves.length };
   }
-  return departuresOf(rows);
+  return rows;
 }
 
 interface Row {

@@ -30,7 +30,13 @@ const SETTLED = verdict.kinds['verdict/leans'].cases.sure.level as Level;
 /** A finding that would be settled, and leans on what is only assumed: it is known, no more, and says what it leans on. */
 export function leaning(found: Finding, assumed: Phrase, mend?: Mend): Finding {
   if (found.level !== SETTLED) return found;
-  return { ...found, level: OPEN, assumed: [...found.assumed, assumed], ...(mend ? { mend } : {}) };
+  return {
+    ...found,
+    level: OPEN,
+    open: true,
+    assumed: [...found.assumed, assumed],
+    ...(mend ? { mend } : {}),
+  };
 }
 
 /** The speed of a plan, m/s, and whether somebody only guessed it. */

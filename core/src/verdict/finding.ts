@@ -1,21 +1,24 @@
-import type { Finding, Level, Mend, Phrase, SectionId, Varies } from '../model';
+import type { Finding, Harm, Level, Mend, Phrase, SectionId, Varies } from '../model';
 import type { SourceId } from '../sources';
 import { limitInSI } from '../units';
 
 /** A room's limits as its file is imported; the schema in `model/limits` is held against each file by a test. */
 export interface Limits {
-  kinds: Record<string, { section: string; varies: string; cases: Record<string, Case> }>;
+  kinds: Record<string, { section: string; varies: string; harm: string; cases: Record<string, Case> }>;
   limits: Record<string, { value: number; unit: string }>;
 }
 interface Case {
   level: string;
+  open?: boolean;
   value?: number;
   unit?: string;
   source?: string;
+  confidence?: string;
 }
 
 export interface FindingParts {
   title: Phrase;
+  alone?: Phrase;
   because: Phrase[];
   figures?: string[];
   assumed?: Phrase[];
@@ -26,6 +29,8 @@ export interface FindingParts {
   /** Rows of data that are kinds of their own: their id, and the level that they have themselves. */
   id?: string;
   level?: Level;
+  harm?: Harm;
+  open?: boolean;
 }
 
 type Kinds<L extends Limits> = keyof L['kinds'] & string;
@@ -48,7 +53,7 @@ export function roomOf<L extends Limits>(file: L): Room<L> {
   const caseOf = (kind: string, as: string): Case => file.kinds[kind].cases[as];
   return {
     finding(kind, as, subject, { figures = [], assumed = [], source, mend, others, id, level, ...parts }) {
-      const { section, varies } = file.kinds[kind];
+      const { section, varies, harm } = file.kinds[kind];
       const found = caseOf(kind, as);
       const from = source ?? found.source;
       return {
@@ -56,6 +61,8 @@ export function roomOf<L extends Limits>(file: L): Room<L> {
         level: level ?? (found.level as Level),
         section: section as SectionId,
         varies: varies as Varies,
+        harm: harm as Harm,
+        ...(found.open ? { open: true } : {}),
         ...parts,
         figures,
         assumed,

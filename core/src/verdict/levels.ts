@@ -1,4 +1,4 @@
-import { LEVELS } from '../model/lists';
+import { HARMS, LEVELS } from '../model/lists';
 import type { Finding, Level } from '../model';
 
 /** The least of the levels: what is said when there is nothing to say. */
@@ -16,12 +16,13 @@ export function countLevels(findings: readonly Pick<Finding, 'level'>[]): Record
 }
 
 const PHASES = ['plan', 'pack', 'go', 'home'];
-const rank = ({ level, section }: Finding) =>
-  LEVELS.indexOf(level) * PHASES.length + PHASES.indexOf(section.slice(0, section.indexOf('/')));
+const rank = ({ level, harm = 'hurt', section }: Finding) =>
+  (LEVELS.indexOf(level) * HARMS.length + HARMS.indexOf(harm)) * PHASES.length +
+  PHASES.indexOf(section.slice(0, section.indexOf('/')));
 
 /**
- * Worst level first, then in the order of the day, then by id: the same findings always stand in the same order. What two
- * boats say alike of one subject is said once, at the worse level.
+ * Worst level first, then by what is at stake, then in the order of the day, then by id: the same findings always stand in
+ * the same order. What two boats say alike of one subject is said once, at the worse level.
  */
 export function inOrder(findings: readonly Finding[]): Finding[] {
   const ranked = findings.map((finding) => ({ finding, rank: rank(finding) }));

@@ -23,6 +23,7 @@ const ROOM = roomOf({
     'day/fog': {
       section: 'plan/day',
       varies: 'hour',
+      harm: 'life',
       cases: {
         poor: { level: 'fix', value: 1, unit: 'nm', source: 'own-estimate', confidence: 'L' },
         fair: { level: 'ready' },
@@ -45,6 +46,7 @@ describe('a room', () => {
       level: 'fix',
       section: 'plan/day',
       varies: 'hour',
+      harm: 'life',
       figures: [],
       assumed: [],
       source: { id: 'own-estimate' },

@@ -46,8 +46,8 @@ export interface Knowledge {
 
 /**
  * Conditions at a position and an instant (epoch ms), as far as anything is known of them. One forecast stands for a whole
- * water: how far off its point lies is told beside every value of it. Streams, waves and depths are in no source yet, and
- * are said to be lacking, never nought.
+ * water: how far off its point lies is told beside every value of it. Streams and depths are in no source yet, and
+ * are said to be lacking, never nought; waves are known where a forecast names them.
  */
 export function conditionsAt({ water, tide, forecast }: Knowledge): (position: LatLon, at: number) => At {
   return (position, at) => {
@@ -62,6 +62,7 @@ export function conditionsAt({ water, tide, forecast }: Knowledge): (position: L
       value === undefined ? {} : { [name]: { value, source: 'practice', assumed } };
     const found: Omit<At, 'lacks'> = {
       ...(weather ? known('wind', { speed: weather.wind, gust: weather.gust, direction: weather.from }) : {}),
+      ...known('wave', weather?.waves),
       ...known('air', weather?.air),
       ...known('water', weather?.water),
       ...known('visibility', weather?.visibility),

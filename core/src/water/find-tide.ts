@@ -90,7 +90,8 @@ function unknownFinding({ trip, water, tide }: OnWater, { place: { name: place }
       ? phrase('launch.tide.gap.why', { place, works, at, water: of })
       : phrase('launch.tide.datum.why', { place, works, water: of, datum: tide.datum });
   const title = phrase('launch.tide.unknown.title');
-  return WATER.finding('day/tide', 'unknown', trip.id, { title, because: [why] });
+  const mend = { label: phrase('tide.type'), ...goTo.section('plan/water') };
+  return WATER.finding('day/tide', 'unknown', trip.id, { title, because: [why], mend });
 }
 
 /** Hours on either side of a dry one within which it is told when the launch works. */

@@ -7,6 +7,7 @@ import type { OnWater } from './on-water';
 import { WATER } from './limits';
 import { leansOnForecast, type Worst } from './weather';
 
+const typeIn = (trip: string) => ({ label: phrase('forecast.type'), ...goTo.trip(trip, '/forecast') });
 const toTime = (trip: string) => ({ label: phrase('light.mend'), ...goTo.trip(trip, '/leave/time') });
 
 /** Wind, gusts, thunder and visibility over the hours of the trip, as far as they are forecast. */
@@ -22,6 +23,7 @@ export function weatherFindings(
     const none = WATER.finding('day/forecast', 'none', trip.id, {
       title,
       because: [phrase('forecast.none.why')],
+      mend: typeIn(trip.id),
     });
     return [none, ...limitFindings(on)];
   }
@@ -31,7 +33,11 @@ export function weatherFindings(
   if (age > WATER.at('day/forecast-age', 'old')) {
     const because = [phrase('forecast.old', { age })];
     found.push(
-      WATER.finding('day/forecast-age', 'old', trip.id, { title: phrase('forecast.old.title'), because }),
+      WATER.finding('day/forecast-age', 'old', trip.id, {
+        title: phrase('forecast.old.title'),
+        because,
+        mend: typeIn(trip.id),
+      }),
     );
   }
   const shown = { guessed: forecast.invented };
@@ -49,6 +55,7 @@ function partFinding(
   return WATER.finding('day/forecast-part', 'part', trip.id, {
     title: phrase('forecast.part.title'),
     because: [cut ? phrase('forecast.part', { from, until, home }) : phrase('forecast.holes')],
+    mend: typeIn(trip.id),
   });
 }
 

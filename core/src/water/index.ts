@@ -4,6 +4,7 @@
 export * from './conditions';
 export * from './density';
 export * from './tide';
+export * from './typed';
 export * from './weather';
 export { waterFindings } from './findings';
 export type { OnWater } from './on-water';

@@ -11,6 +11,8 @@ export interface Weather {
   water?: number;
   visibility?: number;
   thunder?: boolean;
+  /** Significant height, metres. */
+  waves?: number;
 }
 
 type Hour = Forecast['hours'][number] & { ms: number };
@@ -71,6 +73,7 @@ export function weatherAt(forecast: SortedForecast, at: number): Weather | undef
     air: mix(a.air, b.air),
     water: mix(a.water, b.water),
     visibility: mix(a.visibility, b.visibility),
+    waves: mix(a.waves, b.waves),
     thunder:
       a.thunder || b.thunder || (a.thunder === undefined || b.thunder === undefined ? undefined : false),
   };

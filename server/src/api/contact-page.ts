@@ -87,10 +87,10 @@ function pageOf(view: PlanView, contact: string, now: number, token: string): st
   const list = (items: string[]) => `<ol>${items.map((item) => `<li>${esc(item)}</li>`).join('')}</ol>`;
   const heard = view.events
     .filter((e) => e.kind === 'check-in' || e.kind === 'under-way' || e.kind === 'closed')
-    .map(
-      (e) =>
-        `${clock(e.at, reader)} ${e.kind === 'under-way' ? 'left' : e.kind === 'closed' ? 'home' : 'all well'}${e.note ? `: ${e.note}` : ''}`,
-    );
+    .map((e) => {
+      const what = e.kind === 'under-way' ? 'left' : e.kind === 'closed' ? 'home' : 'all well';
+      return `${clock(e.at, reader)} ${what}${e.note ? `: ${e.note}` : ''}`;
+    });
   const changes = view.events
     .filter((e) => e.kind === 'amended')
     .map((e) => `${when(e.at)}: plan changed${e.note ? `: ${e.note}` : ''}`);
@@ -99,18 +99,35 @@ function pageOf(view: PlanView, contact: string, now: number, token: string): st
     `
 <h1>${esc(view.title)}</h1>
 <p class="${urgent ? 'urgent' : 'state'}" role="status">${STATE[view.state]}</p>
-<dl class="times"><div><dt>Home</dt><dd>${when(view.times.home)}</dd></div><div><dt>Overdue</dt><dd>${when(view.times.overdue)}</dd></div></dl>
+<dl class="times"><div><dt>Home</dt><dd>${when(view.times.home)}</dd></div>
+<div><dt>Overdue</dt><dd>${when(view.times.overdue)}</dd></div></dl>
 <p class="zone">Times of ${esc(view.zone)}. It is ${when(now)} there now.</p>
 ${open && me?.accepted ? '<p><strong>You have accepted.</strong> Keep this page.</p>' : ''}
 ${urgent ? `<h2>Do this now</h2>${list(view.sheet.ifLate)}` : ''}
-${open && me && !me.accepted ? `<form method="post" action="/c/${encodeURIComponent(token)}/accept"><p><strong>${esc(me.name)}, you are the contact.</strong> If they are not home by the overdue time, you act as described below. Press to say that you will.</p><button>I accept</button></form>` : ''}
+${open && me && !me.accepted ? asking(token, me.name) : ''}
 <h2>What to expect</h2>${list(view.sheet.expect)}
 ${urgent ? '' : `<h2>If they are overdue</h2>${list(view.sheet.ifLate)}`}
 ${heard.length + changes.length > 0 ? `<h2>Heard so far</h2>${list([...heard, ...changes])}` : ''}
-${view.sheet.lines.map((part) => `<h2>${esc(part.head)}</h2><table>${part.rows.map((row) => `<tr><th scope="row">${esc(row.label)}</th><td>${esc(row.text)}</td></tr>`).join('')}</table>`).join('')}
+${view.sheet.lines.map(partOf).join('')}
 <h2>To read aloud</h2><p>${esc(view.sheet.read)}</p>
 <p class="small">This page does not ring anyone by itself. Reload it for news.</p>`,
   );
+}
+
+/** What a contact is asked for who has not accepted yet. */
+const asking = (
+  token: string,
+  name: string,
+) => `<form method="post" action="/c/${encodeURIComponent(token)}/accept">
+<p><strong>${esc(name)}, you are the contact.</strong> If they are not home by the overdue time, you act as described below.
+Press to say that you will.</p><button>I accept</button></form>`;
+
+/** A part of the sheet as a table. */
+function partOf({ head, rows }: PlanView['sheet']['lines'][number]): string {
+  const cells = rows.map(
+    ({ label, text }) => `<tr><th scope="row">${esc(label)}</th><td>${esc(text)}</td></tr>`,
+  );
+  return `<h2>${esc(head)}</h2><table>${cells.join('')}</table>`;
 }
 
 const goneOf = () =>
@@ -119,11 +136,21 @@ const goneOf = () =>
     '<h1>This link has ended</h1><p>It was withdrawn, or its trip has been over for a while. Ask the person who sent it.</p>',
   );
 
-const html = (
-  title: string,
-  body: string,
-) => `<!doctype html><html lang="en"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width,initial-scale=1"><title>${esc(title)} · float plan</title><style>
-body{font:18px/1.45 system-ui,sans-serif;color:#12222E;background:#F7F4EC;margin:0 auto;max-width:44rem;padding:1rem}h1{font-size:1.6rem;margin:.2rem 0}h2{font-size:1.15rem;margin:1.6rem 0 .4rem;border-top:2px solid #12222E;padding-top:.5rem}
-.state,.urgent{font-weight:700;padding:.8rem 1rem;border-left:8px solid #12222E;background:#FFFDF7}.urgent{background:#BF3F0A;color:#fff;border:0}.times{display:flex;gap:2rem;margin:1rem 0 0}.times dt{color:#4C5D68}.times dd{margin:0;font-size:1.5rem;font-weight:700;font-variant-numeric:tabular-nums}
-.zone,.small{color:#4C5D68;font-size:.9rem}button{font:inherit;font-weight:700;min-height:64px;width:100%;background:#12222E;color:#fff;border:0;cursor:pointer}form{border:2px solid #12222E;padding:0 1rem 1rem;margin:1rem 0}table{border-collapse:collapse;width:100%}th,td{text-align:left;vertical-align:top;padding:.45rem .5rem .45rem 0;border-bottom:1px solid #CFC9BA}th{width:36%;font-weight:600}li{margin:.3rem 0}
+const html = (title: string, body: string) => `<!doctype html><html lang="en"><head><meta charset="utf-8">
+<meta name="viewport" content="width=device-width,initial-scale=1"><title>${esc(title)} · float plan</title><style>
+body{font:18px/1.45 system-ui,sans-serif;color:#12222E;background:#F7F4EC;margin:0 auto;max-width:44rem;padding:1rem}
+h1{font-size:1.6rem;margin:.2rem 0}
+h2{font-size:1.15rem;margin:1.6rem 0 .4rem;border-top:2px solid #12222E;padding-top:.5rem}
+.state,.urgent{font-weight:700;padding:.8rem 1rem;border-left:8px solid #12222E;background:#FFFDF7}
+.urgent{background:#BF3F0A;color:#fff;border:0}
+.times{display:flex;gap:2rem;margin:1rem 0 0}
+.times dt{color:#4C5D68}
+.times dd{margin:0;font-size:1.5rem;font-weight:700;font-variant-numeric:tabular-nums}
+.zone,.small{color:#4C5D68;font-size:.9rem}
+button{font:inherit;font-weight:700;min-height:64px;width:100%;background:#12222E;color:#fff;border:0;cursor:pointer}
+form{border:2px solid #12222E;padding:0 1rem 1rem;margin:1rem 0}
+table{border-collapse:collapse;width:100%}
+th,td{text-align:left;vertical-align:top;padding:.45rem .5rem .45rem 0;border-bottom:1px solid #CFC9BA}
+th{width:36%;font-weight:600}
+li{margin:.3rem 0}
 </style></head><body><main>${body}</main></body></html>`;

@@ -19,6 +19,7 @@ import type { Db } from '../db/open';
 import type { Services } from '../services';
 import { appendEvent, eventsOf } from './events';
 import { writeMessages, type MessageContext } from './messages';
+import { conditionsFor } from '@escale/core/water';
 import { conditionsOf, loadShed } from './shed';
 import { storedVersion } from './stored';
 import { endLinks, LINK_AFTER_END } from './tokens';
@@ -42,7 +43,7 @@ export async function filePlan(services: Services, request: FileRequest): Promis
   const { shed, trips } = await loadShed(db, household);
   const trip = trips.find((t) => t.id === request.trip);
   if (!trip) throw new Problem(404, 'This trip is not on the server yet.');
-  const conditions = await conditionsOf(trip, shed, services);
+  const conditions = conditionsFor(trip, await conditionsOf(trip, shed, services));
   const packs = packsOn(
     shed.waters.find((w) => w.id === trip.water),
     shed,

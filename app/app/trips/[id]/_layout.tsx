@@ -1,1 +1,2 @@
 export { TripLayout as default } from '../../../features/trip/trip-layout';
+export { Broken as ErrorBoundary } from '../../../features/shell/broken';

@@ -1,1 +1,7 @@
-export { FindingsPage as default } from '../../../features/trip/findings-page';
+import { Redirect, useLocalSearchParams } from 'expo-router';
+
+/** The address that the answer had before. */
+export default function Findings() {
+  const { id } = useLocalSearchParams<{ id: string }>();
+  return <Redirect href={`/trips/${id}`} />;
+}

@@ -1,6 +1,1 @@
-import { Redirect, useLocalSearchParams } from 'expo-router';
-
-export default function Trip() {
-  const { id } = useLocalSearchParams<{ id: string }>();
-  return <Redirect href={`/trips/${id}/plan`} />;
-}
+export { AnswerPage as default } from '../../../features/trip/answer-page';

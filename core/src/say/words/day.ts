@@ -1,5 +1,21 @@
 /** Sentences of water, passage, weather, light and cold. */
 export const DAY_WORDS = {
+  'forecast.type': 'Type in a forecast',
+  'tide.type': 'Type in a tide table',
+  'typed.issued': 'When was it issued? A day and an hour.',
+  'typed.source': 'Where does it come from? A name you know it by.',
+  'typed.degrees': 'A temperature is a number of °C.',
+  'typed.rows': 'At least one hour with its wind.',
+  'typed.time': 'An hour on the clock, like 06:30.',
+  'typed.wind': 'Wind is a number of knots, “7 m/s”, or a force like F4.',
+  'typed.gust': 'Gusts are asked for. Where none are given write the strongest wind that is named.',
+  'typed.gust.less': 'Gusts are no weaker than the wind.',
+  'typed.from': 'Where it comes from: SW, or degrees.',
+  'typed.waves': 'Waves are a height in metres, or in ft.',
+  'typed.station': 'Which station or place is the table for?',
+  'typed.turns': 'At least a high and a low water.',
+  'typed.height': 'A height in metres, or in ft.',
+  'typed.turn': 'High and low follow each other, and a high is higher than the low before it.',
   'water.unnamed': 'this water',
   'water.none.title': 'No water chosen',
   'water.none.why':

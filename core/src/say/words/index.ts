@@ -1,3 +1,4 @@
+import { ANSWER_WORDS } from './answer';
 import { BOAT_WORDS } from './boat';
 import { DAY_WORDS } from './day';
 import { KIT_WORDS } from './kit';
@@ -5,5 +6,12 @@ import { PLAN_WORDS } from './plan';
 import { RULE_WORDS } from './rules';
 
 /** Every sentence Escale can say. A second language is a second folder like this one. */
-export const WORDS = { ...BOAT_WORDS, ...DAY_WORDS, ...KIT_WORDS, ...PLAN_WORDS, ...RULE_WORDS } as const;
+export const WORDS = {
+  ...ANSWER_WORDS,
+  ...BOAT_WORDS,
+  ...DAY_WORDS,
+  ...KIT_WORDS,
+  ...PLAN_WORDS,
+  ...RULE_WORDS,
+} as const;
 export type WordKey = keyof typeof WORDS;

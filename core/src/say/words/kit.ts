@@ -1,5 +1,7 @@
 /** Sentences of kit: what is asked, what counts, what does not and why. */
 export const KIT_WORDS = {
+  'kit.alone.missing': 'Not met: {title}',
+  'kit.alone.open': 'Not settled: {title}',
   'kit.title': '{title}',
   'kit.met': '{uses:list}.',
   'kit.use': '{item}',

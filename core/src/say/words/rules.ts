@@ -15,7 +15,17 @@ export const RULE_WORDS = {
   'value.less': '{v} or less',
   'because.straddles': '{fact}: somewhere in {value}, which can’t settle {limit}.',
   'because.may-last': 'When the trip ends is not known; it may last until then.',
+  'because.country': 'That the rules of {country:list} hold here is a guess from the time zone.',
   'because.displaced': '{pack} stands in its place here.',
+  'country.none.title': 'Nobody said whose rules hold',
+  'country.none.why': 'Without a country no law is asked about, and nothing here says that you keep it.',
+  'country.guess.title': 'Whose rules hold is a guess',
+  'country.guess.why':
+    'From the time zone it may be {country:or}. No law counts as kept or broken until somebody says that it holds.',
+  'country.foreign.title': 'No rule list for this country',
+  'country.foreign.why':
+    'Somebody said that none of the lists holds here. What the law asks is not known to Escale: ask the local authority.',
+  'country.mend': 'Say whose rules hold',
   'because.always': 'Holds for every boat.',
   'because.unit': '{fact}: compared in “{unit}”, a unit that is not known here.',
   'because.too-much': 'Asks for more than can be looked at: not settled.',
@@ -76,7 +86,9 @@ export const RULE_WORDS = {
   'fact.crew.secondDriver': 'Somebody else can drive',
   'fact.day.wind': 'Strongest wind',
   'value.days': '{v:count} days ago',
+  'fact.water.country': 'The country whose rules hold',
   'fact.water.class': 'Kind of water',
+
   'fact.water.tidal': 'Tidal water',
   'fact.day.dark': 'On the water between sunset and sunrise',
   'fact.day.poorVisibility': 'Poor visibility',

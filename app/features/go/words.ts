@@ -1,0 +1,48 @@
+// What the screens on the water say with figures in it.
+export const GO = {
+  numbers: 'Whom to ring',
+  rescue: 'rescue',
+  noRescue:
+    'No rescue number is entered for this water. Ring the emergency number of the country you are in.',
+  noSteps:
+    '{none} a {craft} has no steps in Escale yet. Use your own list; plug, straps, lock and brake looked at twice.',
+  noStepsBoat:
+    '{none} this boat has no steps in Escale yet. Use your own list; plug, straps, lock and brake looked at twice.',
+  steps: '{n#step|steps} for this boat and this hour',
+  locked: 'Until then this stays locked: {steps}',
+  early: 'Your own eye looks again in {seconds} s; another’s may now.',
+  looked: '{name} looked',
+  goOn: 'Go on, {done} of {all}',
+  start: 'Start',
+  stayIf: 'Stay ashore if: {what}',
+  read: 'Read by this device at {at:clock}, good to {metres} m. Only where life is in danger.',
+  fromPlan:
+    'The position is where your plan has you now; this device was not asked. Only where life is in danger.',
+  sayWhere:
+    'Say where you are now: what you see, how far off, in which direction. Only where life is in danger.',
+  allDone: 'All done.',
+  stillOpen: '{n#step|steps} still open',
+  done: '{done} of {all} done',
+  underWay: 'Under way · {for:span}',
+  noSignal: 'no signal, {n} waiting',
+  waiting: '{n} waiting',
+} as const;
+
+export const TURN = {
+  none: 'No limit could be reckoned: set a time to be home.',
+  before: 'leave {leave:clock}, turn by {turn:clock} at the latest',
+  limits: 'at {turn:clock}, the latest that brings you home inside your limits',
+  filed: 'at {turn:clock}, to be home at {home:clock} as you filed',
+  later: 'Your limits would allow {limit:clock}: send a change first.',
+} as const;
+
+/** The landing that is nearest: where, how far, and what is doubtful about it. */
+export const LANDING = {
+  here: 'here, by the plan',
+  from: '{place}. From where the plan has you now. The bearing is true.',
+  tired: '{place}. From where the plan has you now, at {speed:speed} when tired. The bearing is true.',
+  doubtFrom: '{place}: {doubts}. From where the plan has you now. The bearing is true.',
+  doubtTired:
+    '{place}: {doubts}. From where the plan has you now, at {speed:speed} when tired. The bearing is true.',
+  nearer: 'Nearer: {place}, {way}; {doubts}.',
+} as const;

@@ -1,0 +1,38 @@
+// What packing and filing say with a name or a figure in it.
+export const KIT = {
+  inHand: '{done} of {all} in hand.',
+  law: 'law {ready} of {all}',
+  advised: 'advised {ready} of {all}',
+  asIf: '{lead} The rules of {rules:list} are taken to hold.',
+  noRules: '{lead} No rule list is chosen for this water.',
+  one: 'One thing more is asked for; it is marked new below.',
+  more: '{n} things more are asked for; they are marked new below.',
+  gone: 'No longer: {what}.',
+  packNow: 'Rule list {id} now holds in version {to}; it was {from}.',
+  asked: '{title} ({layer})',
+  askedTimes: '{title} ({layer}, {n} in all)',
+  comes: '+ {what}',
+  goes: '− {what}',
+  count: '{n} × {title}',
+  notedAfter: 'Noted after {on}',
+  unsettled: '{jacket}, not settled',
+  noJacket: 'none that counts',
+} as const;
+
+export const BEFOREHAND = {
+  group: '{group}, {day:day}',
+  minutes: '{n} min',
+} as const;
+
+export const PLAN = {
+  filed: 'Filed, version {version}',
+  times:
+    'Home {home:clock}, overdue {overdue:clock} on {overdue:day}. The server acts then, whatever becomes of this phone.',
+  change: 'the change to {trip}',
+  file: 'the float plan of {trip}',
+  heard: 'Contacts hear of it. A later time home has to be accepted again.',
+  clock:
+    'Filing starts a clock on the server. It acts if you are not home by {overdue:clock}. Escale never rings a rescue service by itself.',
+  clockUnknown:
+    'Filing starts a clock on the server. It acts if you are not home by the overdue time. Escale never rings a rescue service by itself.',
+} as const;

@@ -1,0 +1,38 @@
+// What the pages of rule packs say with a name or a figure in it.
+export const PACKS = {
+  ownCopy: '{title}, own copy',
+  copyOf: 'a copy of {title}',
+  removed: 'Removed {title}',
+  putBack: 'Put {title} back',
+  lead: '{authority}, version {version}. {status}',
+  question: '{ask}. {help}',
+  displaced: '{rule} of {pack}',
+  displaces: 'Stands in place of {rules}, where {when}.',
+  demand: '{n} × {what}',
+  demandLong: '{n} × {what}, {least} {unit} and more',
+  rule: '{id} {title}',
+  when: 'When: {when}',
+  whenUnless: 'When: {when}. Not when: {unless}',
+  asksFor: 'Asks for: {ways}',
+  asksWorn: 'Asks that jackets are worn',
+  source: '{rule} · {source}, {section} · {sure} · {verified} · noted {noted}',
+  verified: 'verified',
+  notVerified: 'not verified',
+  hold: 'Its own examples: {good} of {all} hold',
+  holds: 'holds · {title}: {rule} {wanted}',
+  fails: 'FAILS · {title}: {rule} {wanted}, but {came}',
+  notThere: 'is not there',
+  takenIn: 'Taken in: {title}, version {version}.',
+  exampleFails: 'Its own example does not hold. {which}',
+  card: '{authority} · version {version} · {rules#rule|rules} · {hash}',
+  statusHold: '{status} Its own examples: {good} of {all} hold.',
+  statusNone: '{status} It brings no examples.',
+} as const;
+
+export const STATUS = {
+  by: 'Checked by {by} on {on}',
+  checked: 'Checked',
+  memory: 'From memory, not verified',
+  whole: '{checked}; at worst {sure}; noted {oldest}.',
+  stale: '{checked}; at worst {sure}; noted {oldest}, out of date.',
+} as const;

@@ -1,0 +1,37 @@
+// What planning says with figures in it: the water and its halts, the crew, boats in company.
+export const HALT = {
+  rules: 'The rules of {rules:list} are taken to hold. The local authority says what does.',
+  label: 'Halt {n}',
+  earlier: 'Halt {n} earlier',
+  leaveOut: 'Leave out halt {n}',
+  minutes: '{n} min',
+  there: 'there at {at:clock}',
+  leg: '{from} to {to}: {far:distance} on {bearing:bearing} true',
+  sketch: 'Sketch of the way: {places}',
+  mile: '1 nm ({metres} m)',
+} as const;
+
+export const CREW = {
+  add: 'Add {name}',
+  plus: '+ {name}',
+  ashore: '{name} stays ashore',
+  role: 'Role of {name}',
+  today: '{name} today',
+  eye: '{name} keeps an eye on',
+  clothing: 'Clothing of {name}',
+  jacketOn: 'Jacket on from launch to landing',
+  jacketNamed: 'Jacket on from launch to landing: {jacket}',
+  wears: '{name} wears the jacket from launch to landing',
+  cord: '{name} wears the kill cord',
+  jacket: 'Jacket of {name}',
+} as const;
+
+export const COMPANY = {
+  into: 'Towing into {wind:speed}',
+  intoInvented: 'Towing into {wind:speed} (invented weather)',
+  calm: 'Towing into a calm, as no wind is forecast for all hours',
+  aboard: '{boat}, {n} aboard',
+  unknown: 'not known',
+  noWay: 'makes no way',
+  tows: '{speed:speed} with one in tow',
+} as const;

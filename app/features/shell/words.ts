@@ -1,0 +1,34 @@
+// What the frame of the application says with a figure in it.
+export const SIGNAL = {
+  notSaved: 'Not saved: {what}',
+  none: 'No signal. What you see is kept on this device.',
+  waiting: 'No signal, {n} waiting. What you see is kept on this device.',
+  nothingKept: 'The server can’t be reached, and this device has nothing kept yet.',
+  unreadable: '{n#kept thing|kept things} could not be read by this version and stays as it is.',
+} as const;
+
+export const BROKEN = {
+  title: 'This page failed',
+  lead: 'Something in it could not be worked out. What you entered is kept on this device, and a filed plan goes on counting on the server.',
+  retry: 'Try it again',
+  trips: 'All trips',
+  nowhere: 'Nothing is at this address',
+  nowhereLead: 'The page was moved or never existed.',
+} as const;
+
+/** What is said when somebody is in danger and nothing else can be shown. */
+export const HELP = {
+  title: 'If somebody is in danger',
+  lines: [
+    'On the radio, channel 16: “Mayday, mayday, mayday. This is” your boat’s name, three times.',
+    '“Mayday”, her name. Where you are: position, or what you see and how far off. What is wrong. How many of you. “Over.”',
+    'By phone: the emergency number of the country you are in.',
+    'Stay with the boat. Jackets on. Stay together.',
+  ],
+} as const;
+
+export const OVERDUE = {
+  late: '{title}: late since {at:day} {at:clock}. Say how you are.',
+  overdue: '{title}: overdue since {at:day} {at:clock}. Say how you are.',
+  alarm: '{title}: alarm, overdue since {at:day} {at:clock}. Say how you are.',
+} as const;

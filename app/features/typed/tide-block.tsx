@@ -1,0 +1,164 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import { TextInput } from 'react-native-paper';
+import { civilDate } from '@escale/core/earth';
+import { readTideText } from '@escale/core/formats/forecast-text';
+import type { TideStation } from '@escale/core/model';
+import { render } from '@escale/core/say';
+import { typedTide, type Faults, type TideRow } from '@escale/core/water/typed';
+import { Button, Row } from '../../ui/button';
+import { Choice } from '../../ui/choice';
+import { T } from '../../ui/text';
+import { change } from '../../data/outbox';
+import { useThing } from '../../data/hooks';
+import type { Held } from '../../data/things';
+import { plainly } from '../../data/settings';
+import { useTrip } from '../trip/use-trip';
+import { KeepOrLeave, TypedFrame } from './frame';
+import { Cell, FaultLines, Paste, timeOf } from './cells';
+import { DATUMS } from './datums';
+import { FORECAST, TIDE } from './words';
+
+const TURNS = [
+  { value: 'high', label: TIDE.high },
+  { value: 'low', label: TIDE.low },
+];
+const BLANK: TideRow[] = (['high', 'low', 'high', 'low'] as const).map((turn) => ({
+  time: '',
+  height: '',
+  turn,
+}));
+type Table = Extract<TideStation, { kind: 'table' }>;
+
+/** The tide of the trip's water: what is here, and the form in which a table is typed or pasted. */
+export function TideBlock() {
+  const { trip, says } = useTrip();
+  const held = useThing(trip.water ?? '') as Held<'water'> | undefined;
+  if (!held) return <T as="soft">{TIDE.noWater}</T>;
+  const { tide } = held.doc;
+  const table = tide?.kind === 'table' ? tide : undefined;
+  const put = (next: Table | undefined) =>
+    void change(
+      held,
+      [next ? { op: 'set', pointer: '/tide', value: next } : { op: 'unset', pointer: '/tide' }],
+      next ? TIDE.saved : TIDE.dropped,
+    );
+  return (
+    <TypedFrame
+      title={TIDE.title}
+      typed={table !== undefined}
+      fixed={tide?.kind === 'constants'}
+      onDrop={() => put(undefined)}
+      said={
+        table
+          ? says(TIDE.kept, { name: table.name, datum: table.datum, n: table.rows.length })
+          : tide
+            ? says(TIDE.station, { name: tide.name, datum: tide.datum })
+            : TIDE.none
+      }
+      form={(close) => (
+        <TideForm
+          kept={table}
+          onLeave={close}
+          onKeep={(next) => {
+            close();
+            put(next);
+          }}
+        />
+      )}
+    />
+  );
+}
+
+function TideForm({
+  kept,
+  onKeep,
+  onLeave,
+}: {
+  kept: Table | undefined;
+  onKeep: (table: Table) => void;
+  onLeave: () => void;
+}) {
+  const { trip, reader, says } = useTrip();
+  const { zone } = reader;
+  const [date] = useState(() => (kept ? civilDate(Date.parse(kept.rows[0].at), zone) : trip.leave.date));
+  const [rows, setRows] = useState<TideRow[]>(() =>
+    kept
+      ? kept.rows.map(({ at, height, turn = 'high' }) => ({
+          time: timeOf(at, kept.rows[0].at, zone),
+          height: String(height),
+          turn,
+        }))
+      : BLANK,
+  );
+  const [name, setName] = useState(kept?.name ?? '');
+  const [datum, setDatum] = useState(kept?.datum ?? DATUMS[0].value);
+  const [faults, setFaults] = useState<Faults>({});
+  const set = (i: number, next: Partial<TideRow>) =>
+    setRows(rows.map((row, n) => (n === i ? { ...row, ...next } : row)));
+  const keep = () => {
+    const read = typedTide({ date, zone, name, datum }, rows);
+    if ('ok' in read) onKeep(read.ok);
+    else setFaults(read.faults);
+  };
+  return (
+    <>
+      <TextInput
+        mode="outlined"
+        label={TIDE.name}
+        accessibilityLabel={TIDE.name}
+        value={name}
+        error={'name' in faults}
+        onChangeText={setName}
+        maxLength={120}
+      />
+      <T as="label">{TIDE.datum}</T>
+      <Choice label={TIDE.datum} options={DATUMS} value={datum} onChange={(next) => next && setDatum(next)} />
+      <T as="small">{says(TIDE.lead, { zone, day: date })}</T>
+      {rows.map((row, i) => (
+        <View key={i} style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 6, alignItems: 'center' }}>
+          <Choice
+            label={plainly(TIDE.turn, { n: i + 1 })}
+            options={TURNS}
+            value={row.turn}
+            onChange={(turn) => turn && set(i, { turn: turn as TideRow['turn'] })}
+          />
+          <Cell
+            what={FORECAST.time}
+            n={i + 1}
+            value={row.time}
+            wrong={`rows/${i}/time` in faults}
+            onChange={(time) => set(i, { time })}
+          />
+          <Cell
+            what={TIDE.height}
+            n={i + 1}
+            width={86}
+            value={row.height}
+            wrong={`rows/${i}/height` in faults}
+            onChange={(height) => set(i, { height })}
+          />
+        </View>
+      ))}
+      <Row>
+        <Button
+          kind="quiet"
+          onPress={() =>
+            setRows([...rows, { time: '', height: '', turn: rows.at(-1)?.turn === 'high' ? 'low' : 'high' }])
+          }
+        >
+          {TIDE.more}
+        </Button>
+      </Row>
+      <Paste
+        words={TIDE.pasted}
+        onRead={(text) => {
+          const read = readTideText(text);
+          if (read.length > 0) setRows(read);
+        }}
+      />
+      <FaultLines faults={faults} say={(fault) => render(fault, reader)} />
+      <KeepOrLeave onKeep={keep} onLeave={onLeave} />
+    </>
+  );
+}

@@ -1,0 +1,86 @@
+import { screen, waitFor } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { KNOT } from '@escale/core/units';
+import { at } from '../../test/router';
+import { fakeServer, fresh, show, TRIP } from '../../test/world';
+import { ForecastBlock } from './forecast-block';
+import { TideBlock } from './tide-block';
+
+const user = userEvent.setup({ delay: null });
+let server: ReturnType<typeof fakeServer>;
+beforeEach(async () => {
+  server = await fresh();
+  at({ id: TRIP });
+});
+const doc = (id: string) => server.things.find((h) => h.id === id)!.doc as unknown as Record<string, unknown>;
+const write = async (label: string, text: string) => {
+  const field = screen.getByLabelText(label);
+  await user.clear(field);
+  await user.type(field, text);
+};
+
+describe('a forecast by hand', () => {
+  test('typed row by row; what lacks is told and nothing is lost; kept with the trip in SI', async () => {
+    show(<ForecastBlock />, { trip: TRIP });
+    await user.click(await screen.findByRole('button', { name: 'Type it in' }));
+    // The rows begin at the hour of leaving.
+    expect((screen.getByLabelText('Hour, row 1') as HTMLInputElement).value).toBe('06:00');
+    await write('Wind, row 1', 'F3');
+    await write('From, row 1', 'sw');
+    await user.click(screen.getByRole('button', { name: 'Keep it' }));
+    const alert = await screen.findByRole('alert');
+    expect(alert.textContent).toMatch(/Where does it come from/);
+    expect(alert.textContent).toMatch(/Gusts are asked for/);
+    expect((screen.getByLabelText('Wind, row 1') as HTMLInputElement).value).toBe('F3');
+    await write('Gust, row 1', '15');
+    await write('Where it comes from', 'Radio at five');
+    await write('Water, °C', '12,5');
+    await user.selectOptions(screen.getByRole('combobox', { name: 'Visibility in row 1' }), 'Good');
+    await user.click(screen.getByRole('checkbox', { name: 'Thunder in row 1' }));
+    await user.click(screen.getByRole('button', { name: 'Keep it' }));
+    await waitFor(() => expect(doc(TRIP).forecast).toBeDefined());
+    expect(doc(TRIP).forecast).toMatchObject({
+      source: 'Radio at five',
+      hours: [{ wind: 10 * KNOT, gust: 15 * KNOT, from: 225, water: 12.5, visibility: 9260, thunder: true }],
+    });
+    expect(await screen.findByText(/^Radio at five, issued .* 1 hour typed in\.$/)).toBeTruthy();
+    await user.click(screen.getByRole('button', { name: 'Take it away' }));
+    await waitFor(() => expect(doc(TRIP)).not.toHaveProperty('forecast'));
+  });
+  test('pasted, it fills the rows', async () => {
+    show(<ForecastBlock />, { trip: TRIP });
+    await user.click(await screen.findByRole('button', { name: 'Type it in' }));
+    await user.click(screen.getByRole('button', { name: 'Paste as text or CSV' }));
+    await user.click(screen.getByLabelText(/^Text: hour/));
+    await user.paste('time,wind,gust,from\n06:00,12,18,SW\n09:00,16,24,WSW');
+    await user.click(screen.getByRole('button', { name: 'Read it into the rows' }));
+    expect((screen.getByLabelText('Gust, row 2') as HTMLInputElement).value).toBe('24');
+    expect(screen.queryByLabelText('Gust, row 3')).toBeNull();
+  });
+});
+
+test('a tide table by hand: kept with the water, in the order of its turns', async () => {
+  const water = doc(TRIP).water as string;
+  delete doc(water).tide;
+  show(<TideBlock />, { trip: TRIP });
+  await user.click(await screen.findByRole('button', { name: 'Type it in' }));
+  await write('Station or place', 'North slip');
+  await write('Hour, row 1', '0410');
+  await write('Height, row 1', '4.6');
+  await write('Hour, row 2', '1020');
+  await write('Height, row 2', '5.2');
+  await user.click(screen.getByRole('button', { name: 'Keep it' }));
+  expect((await screen.findByRole('alert')).textContent).toMatch(/High and low follow each other/);
+  await write('Height, row 2', '0.9');
+  await user.click(screen.getByRole('button', { name: 'Keep it' }));
+  await waitFor(() =>
+    expect(doc(water).tide).toMatchObject({
+      kind: 'table',
+      name: 'North slip',
+      rows: [
+        { height: 4.6, turn: 'high' },
+        { height: 0.9, turn: 'low' },
+      ],
+    }),
+  );
+});

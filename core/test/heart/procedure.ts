@@ -1,0 +1,2 @@
+// The tests of procedures as one file.
+import '../../src/procedure/procedure.test';
