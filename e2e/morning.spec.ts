@@ -146,13 +146,18 @@ test('go: the launch is run step by step, ticks kept over a reload; then under w
   await expect(page.getByText('Turn back in')).toBeVisible();
   await page.getByRole('button', { name: 'We have left' }).click();
   await page.getByRole('button', { name: 'I’m fine' }).click();
+  await page.getByRole('button', { name: /^Home stays/ }).click();
+  const { times } = await openPlan(server);
+  await page.getByRole('button', { name: 'I’m fine' }).click();
+  await page.getByRole('button', { name: /^Half an hour later/ }).click();
+  await expect.poll(async () => (await openPlan(server)).times.overdue - times.overdue).toBe(30 * 60_000);
   await expect
     .poll(async () =>
       (await server.ask<{ plans: { events: { kind: string }[] }[] }>('/api/plans')).plans[0].events.map(
         (e) => e.kind,
       ),
     )
-    .toEqual(['filed', 'accepted', 'under-way', 'check-in']);
+    .toEqual(['filed', 'accepted', 'under-way', 'check-in', 'later']);
 });
 
 test('overdue: killed and started again, the telephone rings once and the contact reads what to do', async ({

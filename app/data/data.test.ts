@@ -8,7 +8,7 @@ import { fresh, type fakeServer, NOW, TRIP } from '../test/world';
 import { SECTIONS } from '../features/trip/sections';
 import { askAgain } from './api';
 import { outbox } from './store';
-import { change, create, flush, giveUp, insist, newId, remove, settle, tick } from './outbox';
+import { change, create, deed, flush, giveUp, insist, newId, remove, settle, tick } from './outbox';
 import { heldOf, inverseOf, overlay, readThings, withBasis, type Held, type ThingsAnswer } from './things';
 import { fieldHref, mendHref } from './where';
 import { CATALOGUE } from '@escale/core/kit';
@@ -85,6 +85,21 @@ describe('the outbox', () => {
       .map((s) => s.body as { baseVersion: number; id: string });
     expect([first.baseVersion, second.baseVersion]).toEqual([7, 8]);
     expect(trip().doc).toMatchObject({ title: 'Mine', parked: 'x' });
+  });
+  test('a deed that was refused holds nothing back: who says that they are home is heard', async () => {
+    const say = (kind: 'check-in' | 'closed') =>
+      deed(TRIP, { id: newId(), kind, madeAt: new Date(NOW).toISOString() }, kind);
+    server.refuse = { status: 422, title: 'No.' };
+    await say('check-in');
+    server.refuse = undefined;
+    await say('closed');
+    expect((await outbox()).map((s) => s.said)).toEqual(['check-in']);
+    expect(server.sent.at(-1)?.body).toMatchObject({ kind: 'closed' });
+    // Nor does letting it go take with it what waits to be said.
+    server.up = false;
+    await say('closed');
+    await giveUp((await outbox())[0]);
+    expect((await outbox()).map((s) => s.said)).toEqual(['closed']);
   });
   test('given up, it and what stood behind it are gone', async () => {
     server.refuse = { status: 422, title: 'No.' };

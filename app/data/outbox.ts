@@ -131,7 +131,8 @@ async function sendAll(): Promise<void> {
       if (error instanceof NoSignal) break;
       if (!(error instanceof Refusal)) throw error;
       await requeue({ ...next, refused: { status: error.status, title: error.title, faults: error.faults } });
-      if (next.thing) held.add(next.thing);
+      const thing = holds(next);
+      if (thing) held.add(thing);
     }
   }
   if (through.length > 0) {
@@ -142,10 +143,19 @@ async function sendAll(): Promise<void> {
   await mutate('outbox');
 }
 
-/** The first that may go: neither sent nor refused, and not behind a refused one of the same thing. */
+/**
+ * The thing that a write holds back when it is refused: what follows was made on top of a change. A deed stands by itself: “we’re
+ * home” must not wait behind a check-in that was refused.
+ */
+const holds = ({ path, thing }: Queued) => (path === COMMANDS ? thing : undefined);
+
+/** The first that may go: neither sent nor refused, and not behind a refused change of the same thing. */
 async function nextOf(held: Set<string>, through: number[]): Promise<Queued | undefined> {
   const waiting = (await outbox()).filter((s) => !s.sent && !through.includes(s.key));
-  for (const sending of waiting) if (sending.refused && sending.thing) held.add(sending.thing);
+  for (const sending of waiting) {
+    const thing = sending.refused && holds(sending);
+    if (thing) held.add(thing);
+  }
   return waiting.find((s) => !s.refused && !(s.thing && held.has(s.thing)));
 }
 
@@ -160,8 +170,9 @@ export async function settle(done: readonly string[]): Promise<void> {
 
 /** A refused write is given up, with everything that waited behind it. */
 export async function giveUp(refused: Queued): Promise<void> {
+  const behind = holds(refused);
   for (const s of await outbox())
-    if (!s.sent && (s.key === refused.key || (refused.thing && s.thing === refused.thing)))
+    if (!s.sent && (s.key === refused.key || (behind !== undefined && s.thing === behind)))
       await dequeue(s.key);
   await mutate('outbox');
   await refresh();
@@ -170,8 +181,9 @@ export async function giveUp(refused: Queued): Promise<void> {
 /** A refused write is sent again on top of what the server has now. */
 export async function insist(refused: Queued, current: Held | undefined): Promise<void> {
   let version = current?.version ?? 0;
+  const behind = holds(refused);
   for (const s of await outbox()) {
-    if (s.sent || (s.key !== refused.key && !(refused.thing && s.thing === refused.thing))) continue;
+    if (s.sent || (s.key !== refused.key && !(behind !== undefined && s.thing === behind))) continue;
     const { refused: _refused, ...rest } = s;
     if (s.path !== COMMANDS) await requeue(rest);
     else {

@@ -7,6 +7,7 @@ import { T } from './text';
 export function Confirm({
   title,
   follows,
+  also,
   yes,
   no,
   onYes,
@@ -16,6 +17,8 @@ export function Confirm({
   title: string;
   /** What follows from it. */
   follows: string;
+  /** What is to be known besides. */
+  also?: string;
   yes: string;
   no: string;
   onYes: () => void;
@@ -29,6 +32,7 @@ export function Confirm({
       {open ? (
         <Sheet title={title} onClose={() => setOpen(false)}>
           <T>{follows}</T>
+          {also ? <T as="soft">{also}</T> : null}
           <Button
             kind="main"
             wet

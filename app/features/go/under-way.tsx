@@ -16,7 +16,9 @@ import { deed, newId } from '../../data/outbox';
 import { useSettings } from '../../data/settings';
 import { useTrip } from '../trip/use-trip';
 import { CHART_DATUMS } from '@escale/core/model/lists';
+import { FineButton } from '../watch/fine-button';
 import { LeftButton } from '../watch/left-button';
+import { Unsent } from '../watch/unsent';
 import { GO, LANDING, TURN } from './words';
 
 /** On the water: four things, large, in the dark or in the sun, and Trouble across the whole width. */
@@ -51,8 +53,9 @@ function Screen() {
       : (limit ?? times?.turnBack);
   const next = times?.checkIns.find((at) => at > now);
   const left = open && (plan.state === 'under-way' || plan.events.some((e) => e.kind === 'under-way'));
-  const say = (kind: 'under-way' | 'check-in' | 'closed', said: string) => {
-    if (plan) void deed(plan.id, { id: newId(), kind, madeAt: new Date(now).toISOString() }, said);
+  const leftNow = () => {
+    if (plan)
+      void deed(plan.id, { id: newId(), kind: 'under-way', madeAt: new Date(now).toISOString() }, 'leaving');
   };
   return (
     <ScrollView
@@ -99,11 +102,9 @@ function Screen() {
           </T>
           {open ? (
             left ? (
-              <Button wet onPress={() => say('check-in', 'a check-in')}>
-                I’m fine
-              </Button>
+              <FineButton wet plan={plan} now={now} />
             ) : (
-              <LeftButton wet plan={plan} now={now} onLeft={() => say('under-way', 'leaving')} />
+              <LeftButton wet plan={plan} now={now} onLeft={leftNow} />
             )
           ) : null}
         </View>
@@ -116,6 +117,7 @@ function Screen() {
         </T>
       </Panel>
 
+      {open ? <Unsent plan={plan} /> : null}
       <NearestLanding />
 
       <View style={{ flex: 1, minHeight: 8 }} />

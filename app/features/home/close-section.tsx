@@ -6,6 +6,10 @@ import { useNow, useOutbox } from '../../data/hooks';
 import { change, deed, newId } from '../../data/outbox';
 import { useTrip } from '../trip/use-trip';
 import { Confirm } from '../../ui/confirm';
+import { takeBack, TakeBack } from '../watch/take-back';
+import { Unsent } from '../watch/unsent';
+import { REACHES } from '../watch/words';
+import { useUndo } from '../shell/undo';
 import { ASHORE, CLOSE } from './words';
 import { TextLink } from '../../ui/press';
 
@@ -15,13 +19,18 @@ export function CloseSection() {
   const now = useNow();
   const waiting = useOutbox().some((s) => s.thing === plan?.id && !s.refused);
   const open = plan !== undefined && isOpen(plan.state);
-  const say = (kind: 'closed' | 'cancelled', said: string) =>
-    plan && void deed(plan.id, { id: newId(), kind, madeAt: new Date(now).toISOString() }, said);
+  const undo = useUndo();
+  const say = (kind: 'closed' | 'cancelled', said: string) => {
+    if (!plan) return;
+    void deed(plan.id, { id: newId(), kind, madeAt: new Date(now).toISOString() }, said);
+    undo(kind === 'closed' ? CLOSE.said : CLOSE.saidStayed, () => takeBack(plan, now));
+  };
   if (!open) {
     const ended = plan?.events.findLast((e) => e.kind === 'closed' || e.kind === 'cancelled');
     return (
       <View style={{ gap: 12 }}>
         <T as="soft">{ended ? says(CLOSE.ended, { at: ended.at }) : CLOSE.none}</T>
+        {plan ? <TakeBack plan={plan} /> : null}
         {trip.status === 'done' ? null : (
           <Button
             onPress={() =>
@@ -47,22 +56,20 @@ export function CloseSection() {
         style={{ minHeight: 88 }}
         title={ASHORE.title}
         follows={trip.crew.length > 1 ? says(ASHORE.follows, { n: trip.crew.length }) : ASHORE.alone}
+        also={REACHES[plan.channel ?? 'none']}
         yes={ASHORE.yes}
         no={ASHORE.no}
         onYes={() => say('closed', 'that you are home')}
       >
         {ASHORE.home}
       </Confirm>
-      {waiting ? (
-        <T as="strong">
-          Not through yet: your contacts still count the time. Ring them if there is no signal.
-        </T>
-      ) : null}
+      <Unsent plan={plan} />
       <Row>
         <Confirm
           busy={waiting}
           title={ASHORE.stayedTitle}
           follows={ASHORE.stayedFollows}
+          also={REACHES[plan.channel ?? 'none']}
           yes={ASHORE.stayedYes}
           no={ASHORE.no}
           onYes={() => say('cancelled', 'that you did not go')}

@@ -7,11 +7,14 @@ import { Button, Row } from '../../ui/button';
 import { Rule } from '../../ui/page';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
-import { useOutbox } from '../../data/hooks';
+import { MS } from '@escale/core/units';
+import { useNow, useOutbox } from '../../data/hooks';
 import { file, newId } from '../../data/outbox';
 import { TripForm } from '../plan/trip-form';
 import { useTrip, type TripView } from '../trip/use-trip';
 import { newOnTrip } from '../shed/on-trip';
+import { FineButton } from '../watch/fine-button';
+import { Unsent } from '../watch/unsent';
 import { answered } from '../watch/words';
 import { PLAN } from './words';
 import { TextLink } from '../../ui/press';
@@ -35,6 +38,7 @@ export function FloatPlanSection() {
 
 function Filed({ plan }: { plan: PlanView }) {
   const { says } = useTrip();
+  const now = useNow(MS.minute);
   return (
     <View style={{ gap: 4 }}>
       <T as="section" heading={3}>
@@ -48,7 +52,12 @@ function Filed({ plan }: { plan: PlanView }) {
       {plan.contacts.map((c) => (
         <T key={c.id}>{says(answered(c), { name: c.name })}</T>
       ))}
-      <T as="soft">{says(PLAN.times, { home: plan.times.home, overdue: plan.times.overdue })}</T>
+      <T as="strong">{says(PLAN.times, { home: plan.times.home, overdue: plan.times.overdue })}</T>
+      <Unsent plan={plan} />
+      <Row>
+        <FineButton plan={plan} now={now} />
+      </Row>
+      <T as="soft">{PLAN.moves}</T>
       <TextLink href={`/watch/${plan.id}`}>The watch over this plan</TextLink>
     </View>
   );

@@ -30,7 +30,9 @@ export const PLAN = {
     'Home {home:clock}, overdue {overdue:clock} on {overdue:day}. The server acts then, whatever becomes of this phone.',
   change: 'the change to {trip}',
   file: 'the float plan of {trip}',
-  heard: 'Contacts hear of it. A later time home has to be accepted again.',
+  heard: 'A later time home in a change has to be accepted again.',
+  moves:
+    'Later than planned, with nothing else changed: “I’m fine” moves the alarm. Whoever accepted need not accept again.',
   clock:
     'Filing starts a clock on the server. It acts if you are not home by {overdue:clock}. Escale never rings a rescue service by itself.',
   clockUnknown:

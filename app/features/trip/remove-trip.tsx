@@ -1,4 +1,8 @@
+import { View } from 'react-native';
 import { useRouter } from 'expo-router';
+import { isOpen } from '@escale/core/floatplan';
+import { TextLink } from '../../ui/press';
+import { T } from '../../ui/text';
 import { Button } from '../../ui/button';
 import { remove, restore } from '../../data/outbox';
 import { useUndo } from '../shell/undo';
@@ -7,7 +11,7 @@ import { TRIP } from './words';
 import { plainly } from '../../data/settings';
 
 export function RemoveTrip() {
-  const { held } = useTrip();
+  const { held, plan } = useTrip();
   const router = useRouter();
   const undo = useUndo();
   const go = () => {
@@ -16,6 +20,13 @@ export function RemoveTrip() {
     void remove(held, said);
     undo(said, () => restore(held, plainly(TRIP.putBack, { name: held.doc.title })));
   };
+  if (plan && isOpen(plan.state))
+    return (
+      <View style={{ gap: 4 }}>
+        <T as="soft">{TRIP.watched}</T>
+        <TextLink href={`/trips/${held.id}/home/close`}>{TRIP.watchedOut}</TextLink>
+      </View>
+    );
   return (
     <Button kind="quiet" label="Remove this trip" onPress={go}>
       Remove this trip

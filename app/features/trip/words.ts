@@ -20,6 +20,8 @@ export const TRIP = {
   allReady: '{n} Ready',
   verdict: '{said} Read all of it',
   next: 'next: {what}',
+  watched: 'This trip can’t be removed while its float plan is open: somebody is waiting for you.',
+  watchedOut: 'Say that you are home, or that you did not go',
   removed: 'Removed {name}',
   putBack: 'Put {name} back',
   noted: 'noted {on}',

@@ -13,15 +13,23 @@ import { deed, newId } from '../../data/outbox';
 import { SheetView } from '../pack/float-plan-section';
 import { DEADLINE, STATE } from './watch-page';
 import { Confirm } from '../../ui/confirm';
-import { ASHORE } from '../home/words';
+import { ASHORE, CLOSE } from '../home/words';
+import { FineButton } from './fine-button';
 import { LeftButton } from './left-button';
-import { answered, WATCH } from './words';
+import { takeBack, TakeBack } from './take-back';
+import { Unsent } from './unsent';
+import { answered, REACHES, WATCH } from './words';
+import { useUndo } from '../shell/undo';
 
 const HAPPENED: Record<EventKind, string> = {
   filed: 'Filed',
   accepted: 'accepted',
   'under-way': 'Left',
   'check-in': 'All well',
+  later: 'All well, home put off',
+  declined: 'can’t be the contact',
+  rung: 'has rung for help',
+  reopened: 'Taken back: the watch goes on',
   amended: 'Plan changed',
   closed: 'Home',
   cancelled: 'Did not go',
@@ -36,6 +44,7 @@ export function PlanPage() {
   const { id } = useLocalSearchParams<{ id: string }>();
   const p = usePalette();
   const router = useRouter();
+  const undo = useUndo();
   const now = useNow();
   const plans = useWatchedPlans();
   const waiting = useOutbox().some((s) => s.thing === id && !s.refused);
@@ -48,7 +57,7 @@ export function PlanPage() {
     );
   const says = saysTo({ units: 'metric', zone: plan.zone, locale: 'en-GB' });
   const open = isOpen(plan.state);
-  const say = (kind: 'under-way' | 'check-in' | 'closed', said: string) =>
+  const say = (kind: 'under-way' | 'closed', said: string) =>
     void deed(plan.id, { id: newId(), kind, madeAt: new Date(now).toISOString() }, said);
   const name = (contact: string | undefined) => plan.contacts.find((c) => c.id === contact)?.name;
   return (
@@ -77,28 +86,37 @@ export function PlanPage() {
           {plan.events.some((e) => e.kind === 'under-way') ? null : (
             <LeftButton plan={plan} now={now} busy={waiting} onLeft={() => say('under-way', 'leaving')} />
           )}
-          <Button busy={waiting} onPress={() => say('check-in', 'a check-in')}>
-            I’m fine
-          </Button>
+          <FineButton plan={plan} now={now} busy={waiting} />
           <Confirm
             kind="main"
             busy={waiting}
             title={ASHORE.title}
             follows={ASHORE.alone}
+            also={REACHES[plan.channel ?? 'none']}
             yes={ASHORE.yes}
             no={ASHORE.no}
-            onYes={() => say('closed', 'that you are home')}
+            onYes={() => {
+              say('closed', 'that you are home');
+              undo(CLOSE.said, () => takeBack(plan, now));
+            }}
           >
             We’re home
           </Confirm>
         </Row>
       ) : null}
+      <Unsent plan={plan} />
+      <TakeBack plan={plan} />
       <View style={{ gap: 2 }}>
         <T as="section" heading={2}>
           Contacts
         </T>
         {plan.contacts.map((c) => (
-          <T key={c.id}>{says(answered(c), { name: c.name })}</T>
+          <View key={c.id}>
+            <T>{says(answered(c), { name: c.name })}</T>
+            {c.rung === undefined ? null : (
+              <T as="strong">{says(WATCH.rung, { name: c.name, at: c.rung })}</T>
+            )}
+          </View>
         ))}
       </View>
       <View style={{ gap: 2 }}>
@@ -119,7 +137,15 @@ export function PlanPage() {
             <T as="label" style={{ width: 108 }}>
               {says(WATCH.when, { at: e.at })}
             </T>
-            <T style={{ flex: 1 }}>{[name(e.contact), HAPPENED[e.kind], e.note].filter(Boolean).join(' ')}</T>
+            <T style={{ flex: 1 }}>
+              {[
+                name(e.contact),
+                e.kind === 'later' && e.times ? says(WATCH.later, { home: e.times.home }) : HAPPENED[e.kind],
+                e.note,
+              ]
+                .filter(Boolean)
+                .join(' ')}
+            </T>
           </View>
         ))}
       </View>

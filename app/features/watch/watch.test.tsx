@@ -1,4 +1,4 @@
-import { screen, waitFor, within } from '@testing-library/react';
+import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import type { PlanState, PlanView } from '@escale/core/model';
 import { fresh, type fakeServer, NOW, show, TRIP } from '../../test/world';
@@ -93,6 +93,7 @@ describe('watch', () => {
       expect(screen.getByRole('button', { name: 'I’m fine' }).getAttribute('aria-disabled')).not.toBe('true');
     });
     await user.click(screen.getByRole('button', { name: 'I’m fine' }));
+    await user.click(await screen.findByRole('button', { name: 'Home stays 17:00' }));
     await waitFor(() => expect(deeds()).toEqual(['under-way', 'check-in']));
   });
   test('a plan that is not here', async () => {
@@ -118,7 +119,50 @@ describe('under way with a plan', () => {
     expect(screen.getByText(/to be home at .* as you filed/)).toBeTruthy();
     expect(screen.getByText(/send a change first/)).toBeTruthy();
     await user.click(screen.getByRole('button', { name: 'I’m fine' }));
-    await waitFor(() => expect(deeds()).toEqual(['check-in']));
+    // The alarm that stands is said, and nothing of it is ended by a tap beside.
+    expect(screen.getByText(/The alarm stands at 18:00 until this is through/)).toBeTruthy();
+    await user.click(screen.getByRole('button', { name: 'Half an hour later, 17:30' }));
+    await waitFor(() => expect(deeds()).toEqual(['later']));
+    expect(server.sent.at(-1)?.body).toMatchObject({ home: new Date(NOW + 2.5 * H).toISOString() });
+  });
+  test('another time home is the next hour of that name; put off three times, the contact is owed a word', async () => {
+    const later = { seq: 3, plan: 'p', kind: 'later' as const, at: NOW };
+    server.plans = [
+      plan('under-way', {
+        events: [
+          { seq: 1, plan: 'p', kind: 'filed', at: NOW - H, times: plan('filed').times },
+          { seq: 2, plan: 'p', kind: 'under-way', at: NOW - H },
+          ...[1, 2, 3].map(() => ({ ...later, times: plan('filed').times })),
+        ],
+      }),
+    ];
+    show(<UnderWay />, { trip: TRIP });
+    await user.click(await screen.findByRole('button', { name: 'I’m fine' }));
+    const half = await screen.findByRole('button', { name: 'Half an hour later, 17:30' });
+    expect(half.getAttribute('aria-disabled')).toBe('true');
+    expect(screen.getByText('First say why, above.')).toBeTruthy();
+    await user.type(screen.getByLabelText('Why, for your contacts'), 'towing a friend');
+    await user.click(screen.getByRole('button', { name: 'Home by another time' }));
+    fireEvent.change(screen.getByLabelText('Home by'), { target: { value: '14:30' } });
+    // 14:30 is past: it is tomorrow's, and says so before it is sent.
+    expect(await screen.findByText(/Home by Tue 12 May 14:30/)).toBeTruthy();
+    fireEvent.change(screen.getByLabelText('Home by'), { target: { value: '18:10' } });
+    await user.click(screen.getByRole('button', { name: 'Say so' }));
+    await waitFor(() => expect(deeds()).toEqual(['later']));
+    expect(server.sent.at(-1)?.body).toMatchObject({
+      home: new Date(NOW + 3 * H + 10 * 60_000).toISOString(),
+      note: 'towing a friend',
+    });
+  });
+  test('late: home can’t stay; without signal it says at what hour the alarm stands', async () => {
+    const times = { ...plan('late').times, home: NOW - H / 2, overdue: NOW + H / 2 };
+    server.plans = [plan('late', { times, events: [{ seq: 1, plan: 'p', kind: 'under-way', at: NOW - H }] })];
+    show(<UnderWay />, { trip: TRIP });
+    await user.click(await screen.findByRole('button', { name: 'I’m fine' }));
+    expect(screen.queryByRole('button', { name: /Home stays/ })).toBeNull();
+    server.up = false;
+    await user.click(screen.getByRole('button', { name: 'Half an hour later, 15:30' }));
+    expect(await screen.findByText(/Not sent: the alarm stands at Mon 11 May 15:30/)).toBeTruthy();
   });
 });
 
@@ -134,8 +178,29 @@ describe('home', () => {
     expect(close.getAttribute('aria-disabled')).not.toBe('true');
     await user.click(close);
     await user.click(await screen.findByRole('button', { name: 'Yes, everyone is ashore' }));
-    expect(await screen.findByText(/your contacts still count the time/)).toBeTruthy();
+    expect(await screen.findByText(/Not sent: the alarm stands at Mon 11 May 18:00/)).toBeTruthy();
+    expect(screen.getByRole('button', { name: 'Undo' })).toBeTruthy();
     expect(close.getAttribute('aria-disabled')).toBe('true');
+  });
+  test('an ending that was none is taken back within the hour, and not after it', async () => {
+    const closed = (at: number) =>
+      plan('closed', {
+        events: [
+          { seq: 1, plan: 'p', kind: 'filed', at: NOW - H },
+          { seq: 2, plan: 'p', kind: 'closed', at },
+        ],
+      });
+    server.plans = [closed(NOW - H / 2)];
+    const page = show(<CloseSection />, { trip: TRIP });
+    await user.click(await screen.findByRole('button', { name: 'Take it back' }));
+    await user.click(await screen.findByRole('button', { name: 'Yes, the watch goes on' }));
+    await waitFor(() => expect(deeds()).toEqual(['reopened']));
+    page.unmount();
+    server = await fresh();
+    server.plans = [closed(NOW - 2 * H)];
+    show(<CloseSection />, { trip: TRIP });
+    expect(await screen.findByText(/The plan ended/)).toBeTruthy();
+    expect(screen.queryByRole('button', { name: 'Take it back' })).toBeNull();
   });
   test('without a plan the trip can still be over', async () => {
     show(<CloseSection />, { trip: TRIP });

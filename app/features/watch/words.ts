@@ -1,3 +1,4 @@
+import type { PlanContact } from '@escale/core/model';
 // What the pages of the watch say with figures in it.
 export const WATCH = {
   stands: '{state}, version {version}',
@@ -7,6 +8,9 @@ export const WATCH = {
   card: '{title}, {state}',
   accepted: '{name}: accepted',
   opened: '{name}: opened, not accepted yet',
+  declined: '{name} can’t: choose somebody else and send the change',
+  rung: '{name} has rung for help, {at:clock}',
+  later: 'All well, home put off to {home:clock}',
   notAccepted: '{name}: not accepted yet',
   when: '{at:day} {at:clock}',
   waits: 'for {to} · {at:day} {at:clock} UTC',
@@ -14,8 +18,29 @@ export const WATCH = {
 } as const;
 
 /** How far a contact is with the plan. */
-export const answered = ({ accepted, opened }: { accepted?: unknown; opened?: unknown }) =>
-  accepted ? WATCH.accepted : opened ? WATCH.opened : WATCH.notAccepted;
+export const answered = ({ accepted, declined, opened }: PlanContact) =>
+  accepted ? WATCH.accepted : declined ? WATCH.declined : opened ? WATCH.opened : WATCH.notAccepted;
+
+/** “I’m fine”: a sign of life, and the hour that the alarm goes by from then on. */
+export const FINE = {
+  button: 'I’m fine',
+  title: 'All well. When will you be home?',
+  same: 'Home stays {home:clock}',
+  half: 'Half an hour later, {home:clock}',
+  other: 'Home by another time',
+  time: 'Home by',
+  moved: 'Home by {home:day} {home:clock}; the alarm then stands at {overdue:day} {overdue:clock}.',
+  follows: 'The alarm stands at {overdue:clock} until this is through. The watch goes on either way.',
+  why: 'Why, for your contacts',
+  whyAsked: 'Home was put off {n} times. Your contacts are owed a word why.',
+  needed: 'First say why, above.',
+  send: 'Say so',
+  not: 'Say nothing',
+  said: 'a check-in',
+  saidLater: 'that you will be home at {home:clock}',
+  unsent:
+    'Not sent: the alarm stands at {overdue:day} {overdue:clock}. Ring your contacts if there is no signal.',
+} as const;
 
 /** What an empty watch says, with the telephone that is set up and without one. */
 export const EMPTY = {
@@ -23,4 +48,21 @@ export const EMPTY = {
   false:
     'When a float plan is filed it stands here and counts down. If you don’t come home, it says so here: no message leaves this machine.',
   unknown: 'When a float plan is filed it stands here and counts down.',
+} as const;
+
+/** An ending that was none. */
+export const TAKE_BACK = {
+  button: 'Take it back',
+  until: 'If that was said too early, it can be taken back until {until:clock}.',
+  title: 'Does the watch go on?',
+  follows: 'Home {home:clock}, overdue {overdue:clock}, as before.',
+  yes: 'Yes, the watch goes on',
+  no: 'No, it has ended',
+  said: 'that the watch goes on',
+} as const;
+
+/** Who hears what is said of a plan: never more than the machine can do. */
+export const REACHES = {
+  'stand-in': 'The telephone here is simulated: tell your contacts yourself.',
+  none: 'No message leaves this machine: tell your contacts yourself.',
 } as const;

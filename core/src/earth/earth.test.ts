@@ -17,6 +17,7 @@ import {
   skySpans,
   solarNoon,
   wallTime,
+  nextAt,
   wallToInstant,
 } from '.';
 
@@ -145,6 +146,13 @@ describe('wall time', () => {
       at: Date.UTC(2026, 4, 12, 6, 10),
       twice: false,
     });
+  });
+  test('the next time a clock shows an hour: today, tomorrow, or the day after a night that leaves it out', () => {
+    const paris = (time: string, now: number) => new Date(nextAt(time, 'Europe/Paris', now)).toISOString();
+    expect(paris('18:30', Date.UTC(2026, 4, 12, 15))).toBe('2026-05-12T16:30:00.000Z');
+    expect(paris('18:30', Date.UTC(2026, 4, 12, 16, 30))).toBe('2026-05-13T16:30:00.000Z');
+    expect(paris('00:10', Date.UTC(2026, 11, 31, 22))).toBe('2026-12-31T23:10:00.000Z');
+    expect(paris('02:30', Date.UTC(2026, 2, 28, 20))).toBe('2026-03-30T00:30:00.000Z');
   });
   test('there and back, in many zones', () => {
     fc.assert(

@@ -34,6 +34,19 @@ function reckon(date: string, time: string, zone: string): WallResult {
     : { gap: true };
 }
 
+/**
+ * When a clock in the zone next shows this time after `now` (epoch ms): today or tomorrow; a time that a clock change leaves
+ * out, on the day after.
+ * @param time hours and minutes, `HH:MM`
+ */
+export function nextAt(time: string, zone: string, now: number): number {
+  const today = civilDate(now, zone);
+  for (let day = 0; ; day += 1) {
+    const wall = wallToInstant(plusDays(today, day), time, zone);
+    if ('at' in wall && wall.at > now) return wall.at;
+  }
+}
+
 /** Civil date of an instant in a zone, `2026-05-12`. */
 export function civilDate(at: number, zone: string): string {
   return Temporal.Instant.fromEpochMilliseconds(Math.floor(at))

@@ -6,7 +6,7 @@ import { isOpen } from './fold';
 import { FLOATPLAN } from './limits';
 
 /** A filed plan as far as findings look at it. */
-export type FiledPlan = Pick<PlanView, 'state' | 'times' | 'contacts' | 'channel'>;
+export type FiledPlan = Pick<PlanView, 'state' | 'times' | 'filed' | 'contacts' | 'channel'>;
 
 export interface Ashore {
   trip: Trip;
@@ -71,22 +71,30 @@ function filedFindings(trip: Trip, plan: FiledPlan, schedule: Schedule | undefin
     );
   }
   const waiting = plan.contacts.filter((c) => !c.accepted);
-  for (const { id, name } of waiting) {
+  for (const { id, name, declined } of waiting) {
     found.push(
-      FLOATPLAN.finding('plan/accept', 'waiting', id, {
-        title: phrase('plan.accept.title', { contact: name }),
-        because: [phrase('plan.accept.why')],
-        mend: { label: phrase('plan.accept.mend'), ...section },
-      }),
+      declined
+        ? FLOATPLAN.finding('plan/accept', 'declined', id, {
+            title: phrase('plan.declined.title', { contact: name }),
+            because: [phrase('plan.declined.why')],
+            mend: { label: phrase('plan.contact.mend'), ...goTo.trip(trip.id, '/contacts') },
+          })
+        : FLOATPLAN.finding('plan/accept', 'waiting', id, {
+            title: phrase('plan.accept.title', { contact: name }),
+            because: [phrase('plan.accept.why')],
+            mend: { label: phrase('plan.accept.mend'), ...section },
+          }),
     );
   }
   const home = schedule?.home;
-  const drifted = home !== undefined && Math.abs(home - plan.times.home) > DRIFT;
+  // Home put off under way was told to the contacts: only the trip that was changed since its filing has drifted.
+  const filed = (plan.filed ?? plan.times).home;
+  const drifted = home !== undefined && Math.abs(home - filed) > DRIFT;
   if (drifted) {
     found.push(
       FLOATPLAN.finding('plan/changed', 'drifted', trip.id, {
         title: phrase('plan.changed.title'),
-        because: [phrase('plan.changed.why', { filed: plan.times.home, home })],
+        because: [phrase('plan.changed.why', { filed, home })],
         mend: { label: phrase('plan.changed.mend'), ...section },
       }),
     );

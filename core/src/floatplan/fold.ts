@@ -1,4 +1,4 @@
-import type { PlanEvent, PlanState, PlanTimes } from '../model';
+import type { EventKind, PlanEvent, PlanState, PlanTimes } from '../model';
 import { MS } from '../units';
 import { FLOATPLAN } from './limits';
 
@@ -10,19 +10,64 @@ export const ALARM_AFTER = FLOATPLAN.limit('alarm-after') * MS.second;
 /** How long a check-in may be late before the contact hears of it. Our own choice, source `own-estimate`. */
 export const CHECK_IN_GRACE = FLOATPLAN.limit('check-in-grace') * MS.second;
 
+/** Half an hour later: what one tap gives, and how often it is to be had without a word why. */
+export const LATER_STEP = FLOATPLAN.limit('later-step') * MS.second;
+export const LATER_MOST = FLOATPLAN.limit('later-most');
+/** A time home further off than this is a changed plan and no “later”. */
+export const LATER_WITHIN = FLOATPLAN.limit('later-within') * MS.second;
+/** How long an ending can be taken back. */
+export const REOPEN_WITHIN = FLOATPLAN.limit('reopen-within') * MS.second;
+
 export interface Folded {
   state: PlanState;
   times: PlanTimes;
   /** Contacts who accepted the plan as it stands now. */
   accepted: Set<string>;
+  /** Contacts who said that they can't. */
+  declined: Set<string>;
+  /** Contacts who said that they have rung for help, and when, epoch ms. */
+  rung: Map<string, number>;
   version: number;
   lastHeard?: number;
 }
 
-/** Times that hold: those of the last filing or change. */
+/** A version is what was filed or changed with its sheet; a later time home is said within one. */
+const isVersion = ({ kind, times }: PlanEvent) =>
+  (kind === 'filed' || kind === 'amended') && times !== undefined;
+/** What a person aboard said, which tells that they were well then. */
+const LEFT: ReadonlySet<EventKind> = new Set(['check-in', 'under-way', 'later']);
+const SAID: ReadonlySet<EventKind> = new Set(['check-in', 'under-way', 'later', 'closed', 'reopened']);
+
+/** Times that hold: those of the last filing or change, or the time home that was said since. */
 export function timesOf(events: PlanEvent[]): PlanTimes | undefined {
-  return events.findLast((e) => (e.kind === 'filed' || e.kind === 'amended') && e.times)?.times;
+  return events.findLast((e) => e.times)?.times;
 }
+
+/** Times of the last filing or change, whatever was said since. */
+export function filedTimes(events: PlanEvent[]): PlanTimes | undefined {
+  return events.findLast(isVersion)?.times;
+}
+
+/** How often home was put off since the last filing or change. */
+export function timesLater(events: PlanEvent[]): number {
+  return events.slice(events.findLastIndex(isVersion) + 1).filter((e) => e.kind === 'later').length;
+}
+
+/** The times with another time home: overdue keeps its distance, and no check-in is promised for after it. */
+export function homeAt(times: PlanTimes, home: number): PlanTimes {
+  return {
+    ...times,
+    home,
+    overdue: home + (times.overdue - times.home),
+    checkIns: times.checkIns.filter((at) => at < home),
+  };
+}
+
+/** Half an hour after the time home that stands, or after now, to the next five minutes, when that is past. */
+export function halfHourLater({ home }: PlanTimes, now: number): number {
+  return Math.max(home, Math.ceil(now / FIVE) * FIVE) + LATER_STEP;
+}
+const FIVE = 5 * MS.minute;
 
 /**
  * State of a plan from its events and the clock, nothing else. Late, overdue and alarm follow from the times even when
@@ -32,36 +77,53 @@ export function timesOf(events: PlanEvent[]): PlanTimes | undefined {
 export function fold(events: PlanEvent[], now: number): Folded {
   const times = timesOf(events);
   if (!times) throw new Error('a plan without a filing has no state');
-  const accepted = new Set<string>();
+  const accepted = new Set<string>(),
+    declined = new Set<string>();
+  const rung = new Map<string, number>();
   let home = -Infinity;
   for (const event of events) {
-    if (event.kind === 'accepted' && event.contact) accepted.add(event.contact);
+    const { kind, contact } = event;
+    if (contact && kind === 'rung') rung.set(contact, event.at);
+    if (contact && kind === 'accepted') {
+      accepted.add(contact);
+      declined.delete(contact);
+    }
+    if (contact && kind === 'declined') {
+      declined.add(contact);
+      accepted.delete(contact);
+    }
     if (event.times) {
-      // A later home than the one agreed to has to be agreed to again.
-      if (event.times.home > home && home > -Infinity) accepted.clear();
+      // A later home than the one agreed to has to be agreed to again, but for one that the crew say themselves under way.
+      if (kind !== 'later' && event.times.home > home && home > -Infinity) accepted.clear();
       home = event.times.home;
     }
   }
-  const heard = events.findLast(
-    (e) => e.kind === 'check-in' || e.kind === 'under-way' || e.kind === 'closed',
-  )?.at;
+  const heard = events.findLast((e) => SAID.has(e.kind))?.at;
   return {
     state: stateOf(events, times, now),
     times,
     accepted,
-    version: events.filter((e) => e.times).length,
+    declined,
+    rung,
+    version: events.filter(isVersion).length,
     ...(heard === undefined ? {} : { lastHeard: heard }),
   };
 }
 
+/** What ended the plan, unless it was taken back. */
+function ending(events: PlanEvent[]): PlanEvent | undefined {
+  const last = events.findLast((e) => e.kind === 'closed' || e.kind === 'cancelled' || e.kind === 'reopened');
+  return last?.kind === 'reopened' ? undefined : last;
+}
+
 function stateOf(events: PlanEvent[], times: PlanTimes, now: number): PlanState {
-  if (events.some((e) => e.kind === 'cancelled')) return 'cancelled';
-  const closed = events.find((e) => e.kind === 'closed');
-  if (closed) return closed.at >= times.overdue + ALARM_AFTER ? 'found' : 'closed';
+  const ended = ending(events);
+  if (ended?.kind === 'cancelled') return 'cancelled';
+  if (ended) return ended.at >= times.overdue + ALARM_AFTER ? 'found' : 'closed';
   if (now >= times.overdue + ALARM_AFTER) return 'alarm';
   if (now >= times.overdue) return 'overdue';
   if (now >= times.home) return 'late';
-  return events.some((e) => e.kind === 'under-way' || e.kind === 'check-in') ? 'under-way' : 'filed';
+  return events.some((e) => LEFT.has(e.kind)) ? 'under-way' : 'filed';
 }
 
 export type DeadlineKind = 'check-in' | 'late' | 'overdue' | 'alarm';
@@ -85,13 +147,32 @@ export function deadlinesOf(times: PlanTimes): Deadline[] {
   ];
 }
 
+const KEEPS: ReadonlySet<EventKind> = new Set(['check-in', 'later', 'closed', 'reopened']);
+
 /** Was a promised check-in kept? Anything heard from half an interval before it counts. */
 export function checkInKept(events: PlanEvent[], times: PlanTimes, promised: number): boolean {
   const before = Math.max(times.leave, ...times.checkIns.filter((t) => t < promised));
   const since = promised - (promised - before) / 2;
-  return events.some((e) => (e.kind === 'check-in' || e.kind === 'closed') && e.at >= since);
+  return events.some((e) => KEEPS.has(e.kind) && e.at >= since);
 }
 
 export function isOpen(state: PlanState): boolean {
   return state !== 'closed' && state !== 'cancelled' && state !== 'found';
+}
+
+/** Can an ending still be taken back? The event that ended it, with its hour. */
+export function endedWith(events: PlanEvent[], now: number): PlanEvent | undefined {
+  const ended = ending(events);
+  return ended && now - ended.at <= REOPEN_WITHIN ? ended : undefined;
+}
+
+/**
+ * What still has to happen: of the deadlines those to come, and those past that nobody was told of since the times
+ * hold. A check-in whose hour is past is no news any more.
+ */
+export function deadlinesLeft(events: PlanEvent[], times: PlanTimes, now: number): Deadline[] {
+  const since = events.slice(events.findLastIndex((e) => e.times));
+  return deadlinesOf(times).filter(
+    ({ kind, at }) => at > now || (kind !== 'check-in' && !since.some((e) => e.kind === kind)),
+  );
 }

@@ -6,6 +6,8 @@ import type {
   Person,
   Phrase,
   Place,
+  PlanEvent,
+  PlanTimes,
   Schedule,
   Sheet,
   Trip,
@@ -90,15 +92,11 @@ export function sheetOf(input: SheetInput): Sheet {
     lines: [
       { head: 'People', rows: peopleRows(input, skipper, say) },
       { head: 'Boat', rows: boatRows(boat, say) },
-      { head: 'Where and when', rows: hourRows(input, schedule, say) },
+      { head: HOURS, rows: hourRows(input, schedule, say) },
       { head: 'Carried', rows: carriedRows(input, say) },
       { head: 'Contacts', rows: input.contacts.map(contactRow) },
     ].filter((section) => section.rows.length > 0),
-    expect: [
-      say(phrase('sheet.worry', { home })),
-      say(phrase('sheet.page')),
-      say(phrase('sheet.overdue', { span: (overdue - leave) / MS.second, overdue })),
-    ],
+    expect: expectations({ leave, home, overdue }, say),
     ifLate: [
       say(
         phones.length > 0 ? phrase('sheet.first', { phones, car }) : phrase('sheet.first.nophone', { car }),
@@ -117,6 +115,40 @@ export function sheetOf(input: SheetInput): Sheet {
 }
 
 type Say = (what: Phrase) => string;
+/** The part of the sheet in which the hours stand. */
+const HOURS = 'Where and when';
+
+/** What a contact has to expect, by the times that hold. */
+const expectations = ({ leave, home, overdue }: Pick<PlanTimes, 'leave' | 'home' | 'overdue'>, say: Say) => [
+  say(phrase('sheet.worry', { home })),
+  say(phrase('sheet.page')),
+  say(phrase('sheet.overdue', { span: (overdue - leave) / MS.second, overdue })),
+];
+
+/**
+ * The sheet as it has to be read after home was put off under way: what was frozen stays, and beside every hour that no
+ * longer holds stands the one that does.
+ */
+export function sheetNow(sheet: Sheet, events: PlanEvent[]): Sheet {
+  const last = events.findLast((e) => e.times);
+  if (last?.kind !== 'later' || !last.times) return sheet;
+  const reader: Reader = { units: 'metric', zone: sheet.zone, locale: 'en-GB' };
+  const say: Say = (what) => render(what, reader);
+  const { home, overdue } = last.times;
+  const moved = say(phrase('sheet.moved', { at: last.at, home, overdue }));
+  return {
+    ...sheet,
+    lines: sheet.lines.map((part) =>
+      part.head === HOURS
+        ? { ...part, rows: [...part.rows, { label: say(phrase('sheet.since')), text: moved }] }
+        : part,
+    ),
+    expect: expectations(last.times, say),
+    ifLate: sheet.ifLate.map((line, i) => (i === 1 ? say(phrase('sheet.with', { line, moved })) : line)),
+    read: say(phrase('sheet.with', { line: sheet.read, moved })),
+  };
+}
+
 type Row = { label: string; text: string };
 const row = (label: string, text: string | undefined): Row[] => (text ? [{ label, text }] : []);
 /** Facts that stand beside each other. */

@@ -5,11 +5,15 @@ import { Id, Note, Position } from './common';
 export const EVENT_KINDS = [
   'filed',
   'accepted',
+  'declined',
+  'rung',
   'under-way',
   'check-in',
   'amended',
+  'later',
   'closed',
   'cancelled',
+  'reopened',
   'late',
   'overdue',
   'alarm',
@@ -20,8 +24,10 @@ export type EventKind = (typeof EVENT_KINDS)[number];
 /** What a person's device may send. The other kinds come from the server itself. */
 export const PlanDeed = z.strictObject({
   id: Id,
-  kind: z.enum(['under-way', 'check-in', 'closed', 'cancelled']),
+  kind: z.enum(['under-way', 'check-in', 'later', 'closed', 'cancelled', 'reopened']),
   madeAt: z.iso.datetime(),
+  /** Of `later`: the new time home. */
+  home: z.iso.datetime().optional(),
   position: Position.optional(),
   note: Note.optional(),
 });
@@ -46,7 +52,7 @@ export interface PlanEvent {
   note?: string;
   contact?: string;
   position?: { lat: number; lon: number };
-  /** For `filed` and `amended`: the times that hold from then on. */
+  /** For `filed`, `amended` and `later`: the times that hold from then on. */
   times?: PlanTimes;
 }
 
@@ -72,6 +78,18 @@ export interface Sheet {
   read: string;
 }
 
+/** How far a contact is with a plan. */
+export interface PlanContact {
+  id: string;
+  name: string;
+  accepted: boolean;
+  opened?: boolean;
+  /** They said that they can't. */
+  declined?: boolean;
+  /** When they said that they have rung for help, epoch ms. */
+  rung?: number;
+}
+
 export interface PlanView {
   id: string;
   trip: string;
@@ -80,8 +98,10 @@ export interface PlanView {
   state: PlanState;
   zone: string;
   times: PlanTimes;
+  /** The times of the last filing or change, before home was put off under way. */
+  filed?: PlanTimes;
   nextDeadline?: { kind: string; at: number };
-  contacts: { id: string; name: string; accepted: boolean; opened?: boolean; link?: string }[];
+  contacts: PlanContact[];
   sheet: Sheet;
   events: PlanEvent[];
   /** How messages leave this machine: by a simulated telephone, which reaches nobody, or not at all. */

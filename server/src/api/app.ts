@@ -73,7 +73,7 @@ export function httpApp(
     }),
   );
   app.use(compression());
-  app.use(contactPage(services));
+  app.use(contactPage(services, kick));
 
   const api = express.Router();
   api.use((_req, res, next) => {

@@ -2,10 +2,10 @@ import { eq } from 'drizzle-orm';
 import { Router, urlencoded, type Response } from 'express';
 import { rateLimit } from 'express-rate-limit';
 import { isOpen } from '@escale/core/floatplan';
-import type { PlanState, PlanView } from '@escale/core/model';
+import type { EventKind, PlanContact, PlanEvent, PlanState, PlanView } from '@escale/core/model';
 import { clock, dayOf } from '@escale/core/say';
 import { plan } from '../db/schema';
-import { appendEvent } from '../plans/events';
+import { answerAs, type Answer } from '../plans/answers';
 import { findLink } from '../plans/tokens';
 import { viewPlan } from '../plans/view';
 import type { Services } from '../services';
@@ -20,7 +20,7 @@ const ESCAPES: Record<string, string> = {
 const esc = (text: string) => text.replace(/[&<>"']/g, (c) => ESCAPES[c]);
 
 /** The contact's page: plain HTML without script, under 30 kB, readable on any phone. */
-export function contactPage(services: Services): Router {
+export function contactPage(services: Services, kick: () => Promise<void>): Router {
   const { db, clock: time } = services;
   const routes = Router();
   // A link can't be guessed (256 bits); the limit keeps a stranger from trying and from burdening the machine.
@@ -49,22 +49,25 @@ export function contactPage(services: Services): Router {
     );
   });
 
-  routes.post('/c/:token/accept', urlencoded({ extended: false, limit: '2kb' }), async (req, res) => {
+  routes.post('/c/:token/:answer', urlencoded({ extended: false, limit: '2kb' }), async (req, res) => {
     const token = String(req.params.token);
-    const found = await open(token);
+    const kind = ANSWERS.get(String(req.params.answer));
+    const found = kind && (await open(token));
     if (!found) return void send(res, 404, goneOf());
-    const { link } = found;
-    await db.transaction(async (tx) => {
-      const [row] = await tx.select().from(plan).where(eq(plan.id, link.plan)).for('update');
-      const view = row && (await viewPlan(tx, row, time.now()));
-      if (view && isOpen(view.state) && !view.contacts.find((c) => c.id === link.contact)?.accepted)
-        await appendEvent(tx, { plan: link.plan, kind: 'accepted', at: time.now(), contact: link.contact });
-    });
+    await answerAs(services, found.link, kind);
+    void kick();
     res.redirect(303, `/c/${encodeURIComponent(token)}`);
   });
 
   return routes;
 }
+
+/** What a contact can answer, by the path it is sent to. */
+const ANSWERS = new Map<string, Answer>([
+  ['accept', 'accepted'],
+  ['cannot', 'declined'],
+  ['rung', 'rung'],
+]);
 
 const STATE: Record<PlanState, string> = {
   draft: 'Not filed',
@@ -85,42 +88,80 @@ function pageOf(view: PlanView, contact: string, now: number, token: string): st
   const open = isOpen(view.state);
   const urgent = view.state === 'overdue' || view.state === 'alarm';
   const list = (items: string[]) => `<ol>${items.map((item) => `<li>${esc(item)}</li>`).join('')}</ol>`;
-  const heard = view.events
-    .filter((e) => e.kind === 'check-in' || e.kind === 'under-way' || e.kind === 'closed')
-    .map((e) => {
-      const what = e.kind === 'under-way' ? 'left' : e.kind === 'closed' ? 'home' : 'all well';
-      return `${clock(e.at, reader)} ${what}${e.note ? `: ${e.note}` : ''}`;
-    });
-  const changes = view.events
-    .filter((e) => e.kind === 'amended')
-    .map((e) => `${when(e.at)}: plan changed${e.note ? `: ${e.note}` : ''}`);
+  const last = view.events.findLast((e) => e.times);
+  const put = last?.kind === 'later' && view.filed ? view.filed : undefined;
+  const heard = heardOf(view.events, when);
   return html(
     view.title,
     `
 <h1>${esc(view.title)}</h1>
 <p class="${urgent ? 'urgent' : 'state'}" role="status">${STATE[view.state]}</p>
-<dl class="times"><div><dt>Home</dt><dd>${when(view.times.home)}</dd></div>
-<div><dt>Overdue</dt><dd>${when(view.times.overdue)}</dd></div></dl>
+<dl class="times"><div><dt>Home</dt><dd>${when(view.times.home)}</dd>${put ? was(when(put.home)) : ''}</div>
+<div><dt>Overdue</dt><dd>${when(view.times.overdue)}</dd>${put ? was(when(put.overdue)) : ''}</div></dl>
 <p class="zone">Times of ${esc(view.zone)}. It is ${when(now)} there now.</p>
+${open || !wasTold(view) ? '' : STAND_DOWN}
 ${open && me?.accepted ? '<p><strong>You have accepted.</strong> Keep this page.</p>' : ''}
-${urgent ? `<h2>Do this now</h2>${list(view.sheet.ifLate)}` : ''}
-${open && me && !me.accepted ? asking(token, me.name) : ''}
+${urgent ? `<h2>Do this now</h2>${list(view.sheet.ifLate)}${me ? rang(token, me, when) : ''}` : ''}
+${open && me && !me.accepted ? asking(token, me) : ''}
 <h2>What to expect</h2>${list(view.sheet.expect)}
 ${urgent ? '' : `<h2>If they are overdue</h2>${list(view.sheet.ifLate)}`}
-${heard.length + changes.length > 0 ? `<h2>Heard so far</h2>${list([...heard, ...changes])}` : ''}
+${heard.length > 0 ? `<h2>Heard so far</h2>${list(heard)}` : ''}
 ${view.sheet.lines.map(partOf).join('')}
 <h2>To read aloud</h2><p>${esc(view.sheet.read)}</p>
+${open && me?.accepted ? form(token, 'cannot', '<button class="other">I can’t do this any more</button>') : ''}
+${open && me && !me.accepted && !me.declined ? form(token, 'cannot', '<button class="other">I can’t do this</button>') : ''}
 <p class="small">This page does not ring anyone by itself. Reload it for news.</p>`,
   );
 }
 
+/** What is said of each thing that was heard. */
+const HEARD: Partial<Record<EventKind, string>> = {
+  'under-way': 'they left',
+  'check-in': 'all well',
+  later: 'all well, home put off to',
+  amended: 'the plan was changed',
+  'check-in-missed': 'a check-in that was promised did not come',
+  closed: 'home',
+  cancelled: 'they did not go',
+  reopened: 'that was taken back: the watch goes on',
+};
+
+/** What was heard, in its order, each with its day and hour. */
+const heardOf = (events: PlanEvent[], when: (at: number) => string) =>
+  events.flatMap((e) => {
+    const what = HEARD[e.kind];
+    const home = e.kind === 'later' && e.times ? ` ${when(e.times.home)}` : '';
+    return what ? [`${when(e.at)}: ${what}${home}${e.note ? `: ${e.note}` : ''}`] : [];
+  });
+
+const was = (time: string) => `<dd class="was">it was ${time}</dd>`;
+
+/** Was anybody told that they are missing? Then a search may be on its way. */
+const wasTold = ({ events }: PlanView) =>
+  events.some((e) => e.kind === 'overdue' || e.kind === 'alarm' || e.kind === 'rung');
+
+const STAND_DOWN =
+  '<p class="urgent">If you have rung for help, ring the same number again now and say that nobody is missing.</p>';
+
+const form = (token: string, answer: string, inside: string) =>
+  `<form method="post" action="/c/${encodeURIComponent(token)}/${answer}">${inside}</form>`;
+
 /** What a contact is asked for who has not accepted yet. */
-const asking = (
-  token: string,
-  name: string,
-) => `<form method="post" action="/c/${encodeURIComponent(token)}/accept">
-<p><strong>${esc(name)}, you are the contact.</strong> If they are not home by the overdue time, you act as described below.
-Press to say that you will.</p><button>I accept</button></form>`;
+const asking = (token: string, { name, declined }: PlanContact) =>
+  declined
+    ? `<p><strong>You said that you can’t.</strong> They were told to find somebody else.</p>${form(token, 'accept', '<button>I can after all: I accept</button>')}`
+    : form(
+        token,
+        'accept',
+        `<p><strong>${esc(name)}, you are the contact.</strong> If they are not home by the overdue time, you act as described below.
+Press to say that you will.</p><button>I accept</button>`,
+      );
+
+/** Who has rung says so, and the crew hear of it. */
+const rang = (token: string, { rung }: PlanContact, when: (at: number) => string) =>
+  rung === undefined
+    ? form(token, 'rung', '<button class="other">I have rung for help</button>')
+    : `<p><strong>You said at ${when(rung)} that you have rung for help.</strong> When you hear from them, ring again and say so.</p>`;
 
 /** A part of the sheet as a table. */
 function partOf({ head, rows }: PlanView['sheet']['lines'][number]): string {
@@ -146,8 +187,11 @@ h2{font-size:1.15rem;margin:1.6rem 0 .4rem;border-top:2px solid #12222E;padding-
 .times{display:flex;gap:2rem;margin:1rem 0 0}
 .times dt{color:#4C5D68}
 .times dd{margin:0;font-size:1.5rem;font-weight:700;font-variant-numeric:tabular-nums}
+.times dd.was{font-size:.9rem;font-weight:400;color:#4C5D68}
 .zone,.small{color:#4C5D68;font-size:.9rem}
-button{font:inherit;font-weight:700;min-height:64px;width:100%;background:#12222E;color:#fff;border:0;cursor:pointer}
+button{font:inherit;font-weight:700;min-height:64px;width:100%;background:#12222E;color:#fff;border:2px solid #12222E;cursor:pointer}
+button.other{background:none;color:#12222E}
+form:has(.other){border:0;padding:0}
 form{border:2px solid #12222E;padding:0 1rem 1rem;margin:1rem 0}
 table{border-collapse:collapse;width:100%}
 th,td{text-align:left;vertical-align:top;padding:.45rem .5rem .45rem 0;border-bottom:1px solid #CFC9BA}

@@ -12,7 +12,7 @@ import {
   type Patch,
   type ThingType,
 } from '@escale/core/model';
-import { command, device, thing, tick } from '../db/schema';
+import { command, device, plan, thing, tick } from '../db/schema';
 import type { Db } from '../db/open';
 import { parse, Problem } from './problem';
 import type { Services } from '../services';
@@ -158,6 +158,7 @@ export async function doCommand(tx: Db, wanted: Command, household: string, now:
     .insert(device)
     .values({ id: wanted.device, household, name: 'A browser', createdAt: at })
     .onConflictDoNothing();
+  if (wanted.type === 'trip' && wanted.deed.kind === 'remove') await refuseOpenPlan(tx, wanted.thing);
   const next = await nextRow(tx, wanted, row, at);
   const touches =
     wanted.deed.kind === 'patch' ? [...new Set(wanted.deed.patch.map((p) => fieldOf(p.pointer)))] : ['*'];
@@ -185,6 +186,19 @@ export async function doCommand(tx: Db, wanted: Command, household: string, now:
         .values({ ...values, createdAt: at })
         .returning();
   return saved;
+}
+
+/** A trip somebody is watched on is not taken away from under the watch. */
+async function refuseOpenPlan(tx: Db, trip: string): Promise<void> {
+  const [open] = await tx
+    .select({ id: plan.id })
+    .from(plan)
+    .where(and(eq(plan.trip, trip), eq(plan.open, true)));
+  if (open)
+    throw new Problem(
+      422,
+      'A float plan of this trip is open. Say that you are home, or that you did not go, first.',
+    );
 }
 
 async function nextRow(

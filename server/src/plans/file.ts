@@ -1,37 +1,25 @@
 import { and, eq } from 'drizzle-orm';
-import { v7 as uuidv7 } from 'uuid';
-import { deadlinesOf, fold, isOpen, sheetOf } from '@escale/core/floatplan';
+import { fold, isOpen, sheetOf } from '@escale/core/floatplan';
 import {
   schemaOf,
   type Assessment,
   type FileRequest,
-  type PlanDeed,
   type PlanTimes,
   type Shed,
   type Trip,
 } from '@escale/core/model';
 import { assess } from '@escale/core/trip';
-import { MS } from '@escale/core/units';
 import { Problem } from '../api/problem';
-import { doCommand } from '../api/things';
-import { deadline, plan, planEvent, planVersion, thing } from '../db/schema';
+import { plan, planEvent, planVersion } from '../db/schema';
 import type { Db } from '../db/open';
 import type { Services } from '../services';
 import { appendEvent, eventsOf } from './events';
 import { writeMessages, type MessageContext } from './messages';
 import { conditionsFor } from '@escale/core/water';
 import { conditionsOf, loadShed } from './shed';
-import { storedVersion } from './stored';
-import { endLinks, LINK_AFTER_END } from './tokens';
+import { setDeadlines } from './deadlines';
 import { CATALOGUE } from '@escale/core/kit';
 import { packsOn } from '@escale/core/rules';
-
-type Row = typeof plan.$inferSelect;
-
-/** The server's own device id for the changes it makes to a trip's state. */
-const SERVER_DEVICE = '01890000-0000-7000-8000-0000000000ff';
-/** A device whose clock is this far off is told so; deadlines use the server's clock in any case. */
-export const CLOCK_SKEW = 2 * MS.minute;
 
 /**
  * File a plan, or a new version of one: the server assesses again, freezes what it was computed from and what it said,
@@ -94,19 +82,7 @@ export async function filePlan(services: Services, request: FileRequest): Promis
       times: draft.times,
       ...(request.reason ? { note: request.reason } : {}),
     });
-    await tx.update(deadline).set({ open: false }).where(eq(deadline.plan, id));
-    await tx.insert(deadline).values(
-      deadlinesOf(draft.times)
-        .filter((d) => d.at > now || d.kind !== 'check-in')
-        .map((d) => ({
-          id: uuidv7(),
-          plan: id,
-          kind: d.kind,
-          dueAt: new Date(d.at),
-          promisedAt: d.promised === undefined ? null : new Date(d.promised),
-          open: true,
-        })),
-    );
+    await setDeadlines(tx, id, draft.times, now);
     const context: MessageContext = {
       plan: id,
       household,
@@ -128,7 +104,7 @@ function refuseEnded(state: Parameters<typeof isOpen>[0]): void {
   if (!isOpen(state)) throw new Problem(409, 'This plan has ended. File a new one.');
 }
 
-async function refuseSecond(tx: Db, trip: string): Promise<void> {
+export async function refuseSecond(tx: Db, trip: string): Promise<void> {
   const [open] = await tx
     .select({ id: plan.id })
     .from(plan)
@@ -180,106 +156,4 @@ function draftOf(trip: Trip, shed: Shed, assessment: Assessment, now: number, in
   const skipper =
     people.find((p) => p.id === trip.crew.find((c) => c.role === 'skipper')?.person) ?? people[0];
   return { contacts, times, sheet, skipper: skipper.name };
-}
-
-/** What a device says about its plan: under way, a check-in, home, not going. Said twice, done once. */
-export async function doDeed(services: Services, id: string, deed: PlanDeed): Promise<{ skew: number }> {
-  const { db, household, clock, base } = services;
-  const now = clock.now();
-  const madeAt = Date.parse(deed.madeAt);
-  await db.transaction(async (tx) => {
-    const [row] = await tx
-      .select()
-      .from(plan)
-      .where(and(eq(plan.id, id), eq(plan.household, household)))
-      .for('update');
-    if (!row) throw new Problem(404, 'This plan is not here.');
-    const [known] = await tx.select({ id: planEvent.id }).from(planEvent).where(eq(planEvent.id, deed.id));
-    if (known) return;
-    const events = await eventsOf(tx, id);
-    const { state, times } = fold(events, now);
-    if (!isOpen(state)) {
-      // Home twice is no quarrel; anything else about a plan that has ended is.
-      if (deed.kind === 'closed') return;
-      throw new Problem(409, 'This plan has ended.');
-    }
-    await appendEvent(tx, {
-      id: deed.id,
-      plan: id,
-      kind: deed.kind,
-      at: now,
-      madeAt,
-      ...(deed.note ? { note: deed.note } : {}),
-      ...(deed.position ? { position: deed.position } : {}),
-    });
-    const ends = deed.kind === 'closed' || deed.kind === 'cancelled';
-    if (ends)
-      await endPlan(tx, row, deed.kind as 'closed' | 'cancelled', {
-        plan: id,
-        household,
-        base,
-        zone: row.zone,
-        title: row.title,
-        skipper: await skipperOf(tx, row),
-        times,
-        now,
-      });
-    if (ends || deed.kind === 'under-way')
-      await setTripStatus(
-        tx,
-        row.trip,
-        deed.kind === 'under-way' ? 'on' : deed.kind === 'closed' ? 'done' : 'planned',
-        household,
-        now,
-      );
-  });
-  return { skew: now - madeAt };
-}
-
-async function endPlan(
-  tx: Db,
-  row: Row,
-  kind: 'closed' | 'cancelled',
-  context: MessageContext,
-): Promise<void> {
-  await tx
-    .update(plan)
-    .set({ open: false, updatedAt: new Date(context.now) })
-    .where(eq(plan.id, row.id));
-  await tx.update(deadline).set({ open: false }).where(eq(deadline.plan, row.id));
-  await endLinks(tx, row.id, context.now + LINK_AFTER_END);
-  const version = await storedVersion(tx, row.id, row.version);
-  await writeMessages(tx, kind, version?.contacts ?? [], context);
-}
-
-async function skipperOf(tx: Db, row: Row): Promise<string> {
-  return (await storedVersion(tx, row.id, row.version))?.skipper ?? '';
-}
-
-async function setTripStatus(
-  tx: Db,
-  trip: string,
-  status: Trip['status'],
-  household: string,
-  now: number,
-): Promise<void> {
-  const [row] = await tx
-    .select()
-    .from(thing)
-    .where(and(eq(thing.id, trip), eq(thing.household, household)));
-  if (!row || row.deletedAt || row.doc.status === status) return;
-  await doCommand(
-    tx,
-    {
-      id: uuidv7(),
-      device: SERVER_DEVICE,
-      type: 'trip',
-      thing: trip,
-      baseVersion: row.version,
-      schema: schemaOf('trip'),
-      deed: { kind: 'patch', patch: [{ op: 'set', pointer: '/status', value: status }] },
-    },
-    household,
-    now,
-  );
 }

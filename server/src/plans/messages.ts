@@ -22,12 +22,36 @@ export interface MessageContext {
   now: number;
 }
 
-const WITH_LINK: ReadonlySet<string> = new Set(['filed', 'amended', 'overdue', 'alarm']);
+export type MessageKind =
+  | 'filed'
+  | 'amended'
+  | 'later'
+  | 'later.alarmed'
+  | 'late'
+  | 'check-in-missed'
+  | 'overdue'
+  | 'alarm'
+  | 'closed'
+  | 'closed.alarmed'
+  | 'declined'
+  | 'rung'
+  | 'reopened'
+  | 'cancelled';
+
+const WITH_LINK: ReadonlySet<MessageKind> = new Set([
+  'filed',
+  'amended',
+  'later',
+  'later.alarmed',
+  'reopened',
+  'overdue',
+  'alarm',
+]);
 
 /** Write a message to each addressee in the transaction of what caused it; the watcher carries them out afterwards. */
 export async function writeMessages(
   tx: Db,
-  kind: 'filed' | 'amended' | 'late' | 'check-in-missed' | 'overdue' | 'alarm' | 'closed' | 'cancelled',
+  kind: MessageKind,
   to: Addressee[],
   context: MessageContext,
   more: Record<string, PhraseValue> = {},
@@ -35,7 +59,7 @@ export async function writeMessages(
   for (const { id, name, phone } of to) {
     const link =
       id && WITH_LINK.has(kind) ? await mintLink(tx, context.base, context.plan, id, context.now) : undefined;
-    const words = phraseOf(`message.${kind}` as WordKey, {
+    const words = phraseOf(`message.${kind}` satisfies WordKey, {
       title: context.title,
       skipper: context.skipper,
       home: context.times.home,
@@ -43,7 +67,9 @@ export async function writeMessages(
       link: LINK,
       ...more,
     });
-    const text = render(words, { units: 'metric', zone: context.zone, locale: 'en-GB' });
+    const said = render(words, { units: 'metric', zone: context.zone, locale: 'en-GB' });
+    // A reason that nobody gave leaves no hole.
+    const text = said.replace(/ {2,}/g, ' ');
     await tx.insert(message).values({
       id: uuidv7(),
       household: context.household,

@@ -154,6 +154,112 @@ describe('the watch', () => {
     await silentUntil(plan.times.overdue + 2 * H);
     expect((await world.deed(plan.id, 'closed')).body).toMatchObject({ state: 'found' });
   });
+  test('home later moves the alarm and nothing else: the contact hears old and new, who accepted stays, three times without a word', async () => {
+    const plan = await world.file();
+    await world.watchOnce();
+    await accept();
+    world.set(plan.times.leave);
+    await world.deed(plan.id, 'under-way');
+    const later = (n: number, more: object = {}) =>
+      world.deed(plan.id, 'later', {
+        home: new Date(plan.times.home + n * 30 * MIN).toISOString(),
+        ...more,
+      });
+    const once = { id: uuid() };
+    expect((await later(1, once)).body).toMatchObject({
+      state: 'under-way',
+      version: 1,
+      times: { home: plan.times.home + 30 * MIN, overdue: plan.times.overdue + 30 * MIN },
+      filed: { home: plan.times.home },
+      contacts: [{ accepted: true }],
+    });
+    expect((await later(1, once)).status).toBe(200);
+    expect((await view(plan.id)).times.home).toBe(plan.times.home + 30 * MIN);
+    await world.watchOnce();
+    expect((await world.calls())[0]).toMatchObject({
+      to: 'Ada Tolley',
+      text: expect.stringMatching(/all well, home 10:35 instead of 10:05/),
+    });
+    const { text } = await page(await linkFor('Ada Tolley'));
+    expect(text).toMatch(/Home<\/dt><dd>[^<]*10:35<\/dd><dd class="was">it was [^<]*10:05/);
+    expect(text).toMatch(/Nothing to worry about before 10:35/);
+    // What was due before is due no more; what is due now comes once.
+    await silentUntil(plan.times.overdue + 29 * MIN);
+    expect(kinds(await view(plan.id))).not.toContain('overdue');
+    await silentUntil(plan.times.overdue + 30 * MIN);
+    expect((await world.calls())[0].text).toContain('is overdue');
+    // Told that they are missing, the contact is told to stand the search down.
+    expect((await later(6)).status).toBe(200);
+    await world.watchOnce();
+    expect((await world.calls())[0].text).toMatch(/ring again and say that you have heard from them/);
+    expect((await later(7)).status).toBe(200);
+    const fourth = await later(8);
+    expect(fourth.status).toBe(422);
+    expect((fourth.body as { title: string }).title).toMatch(/say why/);
+    expect((await later(8, { note: 'towing a friend' })).status).toBe(200);
+    expect((await later(70, { note: 'a tent' })).status).toBe(422);
+    const past = { home: new Date(world.clock.now() - MIN).toISOString(), note: 'x' };
+    expect((await world.deed(plan.id, 'later', past)).status).toBe(422);
+    expect((await world.deed(plan.id, 'later', { note: 'no hour' })).status).toBe(422);
+  });
+  test('an ending can be taken back for an hour: the watch goes on with its times and links, and the contact hears of it', async () => {
+    const plan = await world.file();
+    await world.watchOnce();
+    const link = await linkFor('Ada Tolley');
+    world.set(plan.times.home - MIN);
+    await world.deed(plan.id, 'under-way');
+    await world.deed(plan.id, 'closed');
+    expect((await world.deed(plan.id, 'reopened')).body).toMatchObject({
+      state: 'under-way',
+      times: plan.times,
+    });
+    await world.watchOnce();
+    expect((await world.calls())[0].text).toMatch(/took that back: the watch .* goes on/);
+    const { things } = await world.get<{ things: { id: string; doc: { status: string } }[] }>('/api/things');
+    expect(things.find((t) => t.id === TRIP)?.doc.status).toBe('on');
+    world.set(world.clock.now() + 49 * H);
+    expect((await page(link)).status).toBe(200);
+    await world.watchOnce();
+    expect(
+      kinds(await view(plan.id))
+        .slice(-3)
+        .sort(),
+    ).toEqual(['alarm', 'late', 'overdue']);
+    // Ended for good, it is too late an hour on.
+    await world.deed(plan.id, 'closed');
+    world.set(world.clock.now() + H + MIN);
+    expect((await world.deed(plan.id, 'reopened')).status).toBe(409);
+  });
+  test('a plan taken back says nothing twice that its contacts heard before', async () => {
+    const plan = await world.file();
+    await world.watchOnce();
+    await silentUntil(plan.times.overdue + MIN);
+    await world.deed(plan.id, 'cancelled');
+    await world.deed(plan.id, 'reopened');
+    await silentUntil(plan.times.overdue + 2 * MIN);
+    const texts = (await world.calls()).map((c) => c.text);
+    expect(texts.filter((t) => t.includes('is overdue'))).toHaveLength(1);
+    await silentUntil(plan.times.overdue + H);
+    expect((await world.calls())[0].text).toContain('still not back');
+    await world.deed(plan.id, 'closed');
+    await world.watchOnce();
+    expect((await world.calls())[0].text).toMatch(/ring again now and say that they are home/);
+  });
+  test('a trip somebody is watched on can’t be removed until the plan has ended', async () => {
+    const plan = await world.file();
+    const away = () => world.command(TRIP, 'trip', 1, { kind: 'remove' });
+    const refused = await away();
+    expect(refused.status).toBe(422);
+    expect((refused.body as { title: string }).title).toMatch(/say that you are home/i);
+    await world.deed(plan.id, 'cancelled');
+    expect((await away()).status).toBe(200);
+  });
+  test('a plan of a trip that was filed anew can’t come back', async () => {
+    const plan = await world.file();
+    await world.deed(plan.id, 'cancelled');
+    await world.file();
+    expect((await world.deed(plan.id, 'reopened')).status).toBe(409);
+  });
   test('a device whose clock is off is told; deadlines keep the server’s', async () => {
     const plan = await world.file();
     const answer = await world.deed(plan.id, 'under-way', {
@@ -216,6 +322,33 @@ describe('the contact’s page', () => {
     expect((await page(link)).text).toContain('You have accepted');
     world.set(plan.times.overdue + MIN);
     expect((await page(link)).text).toMatch(/Act now[\s\S]*Do this now/);
+  });
+  test('a contact can say that they can’t, and that they have rung; the crew hear of both, once', async () => {
+    const plan = await world.file();
+    await world.watchOnce();
+    const link = await linkFor('Ada Tolley');
+    const say = (answer: string) =>
+      world.http.post(`${link}/${answer}`).set('Host', 'localhost:4280').type('form').send('');
+    await say('accept');
+    await say('cannot');
+    await say('cannot');
+    expect((await view(plan.id)).contacts[0]).toMatchObject({ accepted: false, declined: true });
+    expect((await page(link)).text).toContain('You said that you can’t');
+    await say('accept');
+    expect((await view(plan.id)).contacts[0]).toMatchObject({ accepted: true });
+    expect((await say('anything')).status).toBe(404);
+    world.set(plan.times.overdue + MIN);
+    expect((await page(link)).text).toContain('I have rung for help');
+    await say('rung');
+    await world.watchOnce();
+    expect((await page(link)).text).toMatch(/You said at [^<]* that you have rung for help/);
+    const toCrew = (await world.calls()).filter((c) => c.to === 'Rowan Pike').map((c) => c.text);
+    expect(toCrew.filter((t) => t.includes('can’t be the contact'))).toHaveLength(1);
+    expect(toCrew.filter((t) => t.includes('has rung for help'))).toHaveLength(1);
+    await world.deed(plan.id, 'closed');
+    expect((await page(link)).text).toMatch(/ring the same number again now and say that nobody is missing/);
+    await say('cannot');
+    expect(kinds(await view(plan.id)).filter((k) => k === 'declined')).toHaveLength(1);
   });
   test('withdrawn, made up, or two days after the end: nothing to see', async () => {
     const plan = await world.file();

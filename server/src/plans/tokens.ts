@@ -1,5 +1,5 @@
 import { createHash, randomBytes } from 'node:crypto';
-import { and, eq, isNull } from 'drizzle-orm';
+import { and, eq, gt, isNull } from 'drizzle-orm';
 import { contactToken } from '../db/schema';
 import type { Db } from '../db/open';
 import { MS } from '@escale/core/units';
@@ -53,4 +53,12 @@ export async function endLinks(tx: Db, plan: string, at: number, contact?: strin
         ...(contact ? [eq(contactToken.contact, contact)] : []),
       ),
     );
+}
+
+/** A plan that goes on: the links that its ending let run out work again; those that were withdrawn do not. */
+export async function reviveLinks(tx: Db, plan: string, now: number): Promise<void> {
+  await tx
+    .update(contactToken)
+    .set({ endsAt: null })
+    .where(and(eq(contactToken.plan, plan), gt(contactToken.endsAt, new Date(now))));
 }

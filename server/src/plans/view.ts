@@ -1,5 +1,5 @@
 import { and, asc, desc, eq, isNotNull } from 'drizzle-orm';
-import { deadlinesOf, fold, isOpen } from '@escale/core/floatplan';
+import { deadlinesOf, filedTimes, fold, isOpen, sheetNow } from '@escale/core/floatplan';
 import type { PlanView } from '@escale/core/model';
 import { contactToken, plan } from '../db/schema';
 import type { Db } from '../db/open';
@@ -11,7 +11,7 @@ export async function viewPlan(db: Db, row: typeof plan.$inferSelect, now: numbe
   const version = await storedVersion(db, row.id, row.version);
   if (!version) throw new Error(`plan ${row.id} has no version ${row.version}`);
   const events = await eventsOf(db, row.id);
-  const { state, times, accepted } = fold(events, now);
+  const { state, times, accepted, declined, rung } = fold(events, now);
   const opened = await db
     .select({ contact: contactToken.contact })
     .from(contactToken)
@@ -30,13 +30,16 @@ export async function viewPlan(db: Db, row: typeof plan.$inferSelect, now: numbe
     state,
     zone: row.zone,
     times,
-    sheet: version.sheet,
+    filed: filedTimes(events) ?? times,
+    sheet: sheetNow(version.sheet, events),
     events,
     contacts: version.contacts.map((c) => ({
       id: c.id,
       name: c.name,
       accepted: accepted.has(c.id),
       opened: seen.has(c.id),
+      ...(declined.has(c.id) ? { declined: true } : {}),
+      ...(rung.has(c.id) ? { rung: rung.get(c.id) ?? now } : {}),
     })),
     ...(next ? { nextDeadline: { kind: next.kind, at: next.promised ?? next.at } } : {}),
   };

@@ -1,5 +1,5 @@
 import { and, asc, eq, isNull, lte } from 'drizzle-orm';
-import { checkInKept, fold, isOpen } from '@escale/core/floatplan';
+import { checkInKept, fold, isOpen, sheetNow } from '@escale/core/floatplan';
 import type { PlanEvent } from '@escale/core/model';
 import { deadline, message, plan } from '../db/schema';
 import type { Db } from '../db/open';
@@ -61,7 +61,7 @@ async function actOn(
     now,
   };
   const crew = [{ name: version.skipper }];
-  const { sheet } = version;
+  const sheet = sheetNow(version.sheet, events);
   if (due.kind === 'check-in') {
     // Once the plan is overdue a missed check-in is no news any more.
     if (state === 'overdue' || state === 'alarm' || wasKept(events, times, due.promisedAt)) return;

@@ -13,6 +13,9 @@ export const PLAN_WORDS = {
   'sheet.weather': 'Invented weather, for show: no forecast was looked at.',
   'plan.accept.title': '{contact} has not accepted yet',
   'plan.accept.why': 'A contact who doesn’t know they are the contact will not act.',
+  'plan.declined.title': '{contact} can’t be your contact',
+  'plan.declined.why':
+    'Somebody else has to know when to worry, and whom to ring. Send the change when you have them.',
   'plan.accept.mend': 'Open the float plan',
   'plan.changed.title': 'The filed plan is out of date',
   'plan.changed.why': 'You filed home at {filed:clock}; the trip now says {home:clock}.',
@@ -58,6 +61,10 @@ export const PLAN_WORDS = {
   'sheet.first.nophone': 'No phone was given. {car}',
   'sheet.worry': 'Nothing to worry about before {home:clock}. Being a little late is common.',
   'sheet.page': 'These times stand here so that you can act even if no message reaches you.',
+  'sheet.since': 'Since then',
+  'sheet.with': '{line} {moved}',
+  'sheet.moved':
+    'At {at:clock} they said that they would be home at {home:clock}; overdue only from {overdue:clock}.',
   'sheet.norescue': 'No rescue number was entered. Ring the emergency number of your country.',
   'message.filed':
     '{skipper} filed a float plan with you: {title}. Home {home:clock}, overdue {overdue:clock}. Open and accept: {link}',
@@ -68,6 +75,17 @@ export const PLAN_WORDS = {
   'message.overdue': '{skipper} is overdue: {title}, due {home:clock}. {first} Sheet: {link}',
   'message.alarm': '{skipper} is still not back: {title}. {call} Sheet: {link}',
   'message.closed': '{skipper} is home. The plan {title} is closed.',
+  'message.closed.alarmed':
+    '{skipper} is home. The plan {title} is closed. If you have rung for help, ring again now and say that they are home.',
+  'message.declined': '{contact} can’t be the contact for {title}. Choose somebody else and send the change.',
+  'message.rung':
+    '{contact} has rung for help for {title}. If you are well, ring them and the number they rang.',
+  'message.later':
+    'Heard from {skipper} at {now:clock}: all well, home {home:clock} instead of {was:clock}. Overdue only from {overdue:clock}. {reason} Plan: {link}',
+  'message.later.alarmed':
+    'Heard from {skipper} at {now:clock}: all well, home {home:clock} instead of {was:clock}. If you have rung for help, ring again and say that you have heard from them. Overdue only from {overdue:clock}. {reason} Plan: {link}',
+  'message.reopened':
+    '{skipper} took that back: the watch over {title} goes on. Home {home:clock}, overdue {overdue:clock}. Plan: {link}',
   'message.cancelled': '{skipper} did not go. The plan {title} is cancelled.',
   'mayday.open': 'Mayday, mayday, mayday. This is {name}, {name}, {name}.',
   'mayday.position.device': 'My position is {position}',

@@ -1,0 +1,190 @@
+import { and, eq } from 'drizzle-orm';
+import { v7 as uuidv7 } from 'uuid';
+import {
+  endedWith,
+  fold,
+  homeAt,
+  isOpen,
+  LATER_MOST,
+  LATER_WITHIN,
+  timesLater,
+} from '@escale/core/floatplan';
+import { schemaOf, type EventKind, type PlanDeed, type PlanEvent, type Trip } from '@escale/core/model';
+import { MS } from '@escale/core/units';
+import { Problem } from '../api/problem';
+import { doCommand } from '../api/things';
+import { deadline, plan, planEvent, thing } from '../db/schema';
+import type { Db } from '../db/open';
+import type { Services } from '../services';
+import { setDeadlines } from './deadlines';
+import { appendEvent, eventsOf } from './events';
+import { refuseSecond } from './file';
+import { writeMessages, type MessageContext } from './messages';
+import { storedVersion } from './stored';
+import { endLinks, LINK_AFTER_END, reviveLinks } from './tokens';
+
+type Row = typeof plan.$inferSelect;
+
+/** The server's own device id for the changes it makes to a trip's state. */
+const SERVER_DEVICE = '01890000-0000-7000-8000-0000000000ff';
+/** A device whose clock is this far off is told so; deadlines use the server's clock in any case. */
+export const CLOCK_SKEW = 2 * MS.minute;
+
+/** What a trip is after a deed about its plan. */
+const STATUS: Partial<Record<EventKind, Trip['status']>> = {
+  'under-way': 'on',
+  closed: 'done',
+  cancelled: 'planned',
+};
+
+/** What a trip is again whose ending was none. */
+const statusAgain = (events: PlanEvent[]) => (events.some((e) => e.kind === 'under-way') ? 'on' : 'planned');
+
+/** A deed about a plan, with what stood before it. */
+interface Doing {
+  row: Row;
+  deed: PlanDeed;
+  events: PlanEvent[];
+  context: MessageContext;
+}
+
+/**
+ * What a device says about its plan: under way, all well, home later, home, not going, or that an ending was none. Said
+ * twice, done once.
+ */
+export async function doDeed(services: Services, id: string, deed: PlanDeed): Promise<{ skew: number }> {
+  const { db, household, clock, base } = services;
+  const now = clock.now();
+  const madeAt = Date.parse(deed.madeAt);
+  await db.transaction(async (tx) => {
+    const [row] = await tx
+      .select()
+      .from(plan)
+      .where(and(eq(plan.id, id), eq(plan.household, household)))
+      .for('update');
+    if (!row) throw new Problem(404, 'This plan is not here.');
+    const [known] = await tx.select({ id: planEvent.id }).from(planEvent).where(eq(planEvent.id, deed.id));
+    if (known) return;
+    const events = await eventsOf(tx, id);
+    const { state, times } = fold(events, now);
+    const open = isOpen(state);
+    // Home twice is no quarrel, nor is taking back what was taken back; anything else about a plan that has ended is.
+    if (open ? deed.kind === 'reopened' : deed.kind === 'closed') return;
+    if (!open && deed.kind !== 'reopened') throw new Problem(409, 'This plan has ended.');
+    const { kind } = deed;
+    const moved = kind === 'later' ? homeAt(times, homeOf(deed, events, now)) : undefined;
+    if (kind === 'reopened') await refuseReopening(tx, row, events, now);
+    await appendEvent(tx, {
+      id: deed.id,
+      plan: id,
+      kind,
+      at: now,
+      madeAt,
+      ...(deed.note ? { note: deed.note } : {}),
+      ...(deed.position ? { position: deed.position } : {}),
+      ...(moved ? { times: moved } : {}),
+    });
+    const skipper = (await storedVersion(tx, row.id, row.version))?.skipper ?? '';
+    const { zone, title } = row;
+    const context = { plan: id, household, base, zone, title, skipper, times: moved ?? times, now };
+    const doing = { row, deed, events, context };
+    if (kind === 'closed' || kind === 'cancelled') await endPlan(tx, doing);
+    if (kind === 'later') await putOff(tx, doing);
+    if (kind === 'reopened') await reopen(tx, doing);
+    const status = kind === 'reopened' ? statusAgain(events) : STATUS[kind];
+    if (status) await setTripStatus(tx, row.trip, status, household, now);
+  });
+  return { skew: now - madeAt };
+}
+
+/** The new time home, as far as it can be one. What waited long for signal may name an hour that is past: it holds. */
+function homeOf({ home, note, madeAt }: PlanDeed, events: PlanEvent[], now: number): number {
+  if (home === undefined) throw new Problem(422, 'Say when you will be home.');
+  const at = Date.parse(home);
+  if (at <= Date.parse(madeAt)) throw new Problem(422, 'That hour was past when it was said.');
+  if (at > now + LATER_WITHIN)
+    throw new Problem(422, 'That is more than a day off: change the plan and send the change.');
+  if (timesLater(events) >= LATER_MOST && !note)
+    throw new Problem(422, 'Home was put off several times: say why, for your contacts.');
+  return at;
+}
+
+async function contactsOf(tx: Db, row: Row) {
+  return (await storedVersion(tx, row.id, row.version))?.contacts ?? [];
+}
+
+/** Home is put off: the alarm moves, the plan and who accepted it stay. */
+async function putOff(tx: Db, { row, deed, events, context }: Doing): Promise<void> {
+  await tx
+    .update(plan)
+    .set({ updatedAt: new Date(context.now) })
+    .where(eq(plan.id, row.id));
+  await setDeadlines(tx, row.id, context.times, context.now);
+  const kind = wereTold(events) ? 'later.alarmed' : 'later';
+  await writeMessages(tx, kind, await contactsOf(tx, row), context, {
+    now: context.now,
+    was: fold(events, context.now).times.home,
+    reason: deed.note ?? '',
+  });
+}
+
+async function refuseReopening(tx: Db, row: Row, events: PlanEvent[], now: number): Promise<void> {
+  if (!endedWith(events, now))
+    throw new Problem(409, 'This plan ended too long ago to be taken up again. File a new one.');
+  await refuseSecond(tx, row.trip);
+}
+
+/** An ending was none: the watch goes on with the times that held, and everybody hears of it. */
+async function reopen(tx: Db, { row, context }: Doing): Promise<void> {
+  await tx
+    .update(plan)
+    .set({ open: true, updatedAt: new Date(context.now) })
+    .where(eq(plan.id, row.id));
+  await reviveLinks(tx, row.id, context.now);
+  await setDeadlines(tx, row.id, context.times, context.now);
+  await writeMessages(tx, 'reopened', await contactsOf(tx, row), context);
+}
+
+/** Who was told that they are missing may have rung for help, and has to hear how to stand it down. */
+function wereTold(events: PlanEvent[]): boolean {
+  return events.some((e) => e.kind === 'overdue' || e.kind === 'alarm' || e.kind === 'rung');
+}
+
+async function endPlan(tx: Db, { row, deed, events, context }: Doing): Promise<void> {
+  await tx
+    .update(plan)
+    .set({ open: false, updatedAt: new Date(context.now) })
+    .where(eq(plan.id, row.id));
+  await tx.update(deadline).set({ open: false }).where(eq(deadline.plan, row.id));
+  await endLinks(tx, row.id, context.now + LINK_AFTER_END);
+  const home = wereTold(events) ? 'closed.alarmed' : 'closed';
+  await writeMessages(tx, deed.kind === 'closed' ? home : 'cancelled', await contactsOf(tx, row), context);
+}
+
+async function setTripStatus(
+  tx: Db,
+  trip: string,
+  status: Trip['status'],
+  household: string,
+  now: number,
+): Promise<void> {
+  const [row] = await tx
+    .select()
+    .from(thing)
+    .where(and(eq(thing.id, trip), eq(thing.household, household)));
+  if (!row || row.deletedAt || row.doc.status === status) return;
+  await doCommand(
+    tx,
+    {
+      id: uuidv7(),
+      device: SERVER_DEVICE,
+      type: 'trip',
+      thing: trip,
+      baseVersion: row.version,
+      schema: schemaOf('trip'),
+      deed: { kind: 'patch', patch: [{ op: 'set', pointer: '/status', value: status }] },
+    },
+    household,
+    now,
+  );
+}
