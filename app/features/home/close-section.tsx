@@ -4,6 +4,7 @@ import { Button, Row } from '../../ui/button';
 import { T } from '../../ui/text';
 import { useNow, useOutbox } from '../../data/hooks';
 import { change, deed, newId } from '../../data/outbox';
+import { RepeatButton } from '../trip/repeat-button';
 import { useTrip } from '../trip/use-trip';
 import { Confirm } from '../../ui/confirm';
 import { takeBack, TakeBack } from '../watch/take-back';
@@ -41,6 +42,9 @@ export function CloseSection() {
           </Button>
         )}
         <TextLink href={`/trips/${trip.id}/home/debrief`}>Debrief</TextLink>
+        <Row>
+          <RepeatButton trip={trip} />
+        </Row>
       </View>
     );
   }

@@ -28,10 +28,23 @@ interface Props {
   onLeave?: (leave: number) => void;
   /** A column of the row was pressed: which hour of leaving. */
   onWhy?: (leave: number) => void;
+  /** Without the row of departures: a day at a glance. */
+  small?: boolean;
 }
 
 /** One axis of the day: light, tide, wind, legs, flags, and how every departure would do. Drag it, or use the arrow keys. */
-export function DayStrip({ strip, schedule, leave, departures, reader, onMove, onLeave, onWhy }: Props) {
+export function DayStrip({
+  strip,
+  schedule,
+  leave,
+  departures,
+  reader,
+  onMove,
+  onLeave,
+  onWhy,
+  small = false,
+}: Props) {
+  const height = small ? BAND.departures : BAND.height;
   const p = usePalette();
   const [width, setWidth] = useState(0);
   const x = useMemo(() => xOf(strip, Math.max(width, 1)), [strip, width]);
@@ -63,11 +76,11 @@ export function DayStrip({ strip, schedule, leave, departures, reader, onMove, o
           }
         : { role: 'img', 'aria-label': says(STRIP.is, { what: text }) })}
       onLayout={(e) => setWidth(Math.round(e.nativeEvent.layout.width))}
-      style={{ height: BAND.height, touchAction: 'pan-y', cursor: onLeave ? 'grab' : 'auto' } as object}
+      style={{ height, touchAction: 'pan-y', cursor: onLeave ? 'grab' : 'auto' } as object}
       testID="day-strip"
     >
       {width > 0 ? (
-        <Svg width={width} height={BAND.height} aria-hidden>
+        <Svg width={width} height={height} aria-hidden>
           {strip.sky.map((s) => (
             <Rect
               key={s.from}
@@ -102,7 +115,7 @@ export function DayStrip({ strip, schedule, leave, departures, reader, onMove, o
           <Hours strip={strip} x={x} p={p} reader={reader} />
           {schedule ? <Legs schedule={schedule} x={x} p={p} /> : null}
           <Flags leave={leave} schedule={schedule} x={x} width={width} p={p} reader={reader} />
-          <Departures departures={departures} x={x} p={p} />
+          {small ? null : <Departures departures={departures} x={x} p={p} />}
         </Svg>
       ) : null}
     </View>

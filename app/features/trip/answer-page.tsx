@@ -1,10 +1,9 @@
-import { useState, type ReactNode } from 'react';
 import { ScrollView, View } from 'react-native';
 import { answerOf, bestOf } from '@escale/core/trip';
 import type { Level } from '@escale/core/model';
 import { render } from '@escale/core/say';
 import { useWide } from '../../ui/page';
-import { Press } from '../../ui/press';
+import { Fold } from '../../ui/fold';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
 import { useNow } from '../../data/hooks';
@@ -12,7 +11,7 @@ import { plainly } from '../../data/settings';
 import { Better } from './better';
 import { STEP, TripScroll, useDay } from './day';
 import { FindingCard, SetLine } from './finding-card';
-import { RemoveTrip } from './remove-trip';
+import { TripDoors } from './trip-doors';
 import { SectionRow, Sections } from './sections-list';
 import { SECTIONS } from './sections';
 import { useTrip } from './use-trip';
@@ -53,7 +52,7 @@ export function AnswerPage() {
       <T as="small" style={{ padding: 12 }}>
         {ANSWER.advises}
       </T>
-      <RemoveTrip />
+      <TripDoors />
     </TripScroll>
   );
 }
@@ -116,35 +115,6 @@ function Folded({ open = false }: { open?: boolean }) {
           ))}
         </Fold>
       ) : null}
-    </View>
-  );
-}
-
-/** One row with its count that opens. */
-function Fold({ title, begin = false, children }: { title: string; begin?: boolean; children: ReactNode }) {
-  const p = usePalette();
-  const [open, setOpen] = useState(begin);
-  return (
-    <View>
-      <Press
-        label={title}
-        expanded={open}
-        onPress={() => setOpen(!open)}
-        style={{
-          flexDirection: 'row',
-          justifyContent: 'space-between',
-          alignItems: 'center',
-          minHeight: 56,
-          paddingHorizontal: 12,
-          borderBottomWidth: 1,
-          borderColor: p.line,
-          backgroundColor: p.raised,
-        }}
-      >
-        <T as="strong">{title}</T>
-        <T as="small">{open ? 'close' : 'open'}</T>
-      </Press>
-      {open ? children : null}
     </View>
   );
 }

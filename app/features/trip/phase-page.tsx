@@ -13,7 +13,7 @@ import { TripScroll } from './day';
 import { PHASES, phaseOf, SECTIONS, sectionTitle, levelOf, findingsOf } from './sections';
 import { Sections, useCounts } from './sections-list';
 import { SectionBody } from './section-body';
-import { RemoveTrip } from './remove-trip';
+import { TripDoors } from './trip-doors';
 import { useTrip } from './use-trip';
 import { TRIP } from './words';
 import { plainly } from '../../data/settings';
@@ -38,7 +38,7 @@ export function PhasePage() {
       {sections.map((s) => (
         <SectionCard key={s.id} id={s.id} title={s.title} lead={s.lead} />
       ))}
-      {phase === 'plan' ? <RemoveTrip /> : null}
+      {phase === 'plan' ? <TripDoors /> : null}
     </TripScroll>
   );
 }

@@ -7,7 +7,7 @@ import { usePalette } from '../../ui/theme';
 import { TOUCH } from '../../ui/tokens';
 import { plainly } from '../../data/settings';
 import { LEVEL_WORD } from './finding-card';
-import { RemoveTrip } from './remove-trip';
+import { TripDoors } from './trip-doors';
 import { findingsOf, levelOf, PHASE_TITLE, PHASES, phaseOf, SECTIONS, sectionTitle } from './sections';
 import { useTrip } from './use-trip';
 import { TRIP } from './words';
@@ -82,7 +82,7 @@ export function Sections({ here }: { here?: SectionId }) {
           ))}
         </View>
       ))}
-      <RemoveTrip />
+      <TripDoors />
     </ScrollView>
   );
 }

@@ -59,3 +59,14 @@ export const ANSWER = {
   advises:
     'Escale advises; it never permits. The skipper decides, and the local authority says what holds there today.',
 } as const;
+
+/** The same trip on another day. */
+export const REPEAT = {
+  button: 'Repeat',
+  label: 'Repeat {title}',
+  title: 'On which day?',
+  follows:
+    'Boat, crew, places, load and contacts come along. What was said of that one day does not: the forecast, who feels how, what each wears.',
+  said: '{title} on another day',
+  plan: 'Plan it',
+} as const;

@@ -1,36 +1,71 @@
+import { useState } from 'react';
 import { View } from 'react-native';
+import { TextInput } from 'react-native-paper';
 import { useRouter } from 'expo-router';
 import { isOpen } from '@escale/core/floatplan';
-import type { PlanView, Trip } from '@escale/core/model';
+import type { PlanView, Shed, Trip } from '@escale/core/model';
 import { saysTo } from '@escale/core/say';
+import { nextTrip } from '@escale/core/trip/next';
 import { Button } from '../../ui/button';
-import { Empty, Page } from '../../ui/page';
+import { Fold } from '../../ui/fold';
+import { later } from '../../ui/later';
+import { Empty, Page, useWide } from '../../ui/page';
+import { CardLink } from '../../ui/press';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
-import { useCalls, usePlans, useThings } from '../../data/hooks';
-import { TRIPS } from './words';
+import { useCalls, useNow, usePlans, useThings } from '../../data/hooks';
 import { plainly } from '../../data/settings';
-import { CardLink } from '../../ui/press';
+import { OPENS } from './opens';
+import { TRIPS } from './words';
+
+const NextTrip = later(() => import('./next-trip').then((m) => m.NextTrip));
 
 const GROUPS: { status: Trip['status']; title: string }[] = [
   { status: 'on', title: 'On now' },
   { status: 'planned', title: 'Planned' },
-  { status: 'done', title: 'Done' },
 ];
-/** Where a trip opens: on its answer before it, on what is next while it is on, on looking back after it. */
-const OPENS: Record<Trip['status'], string> = { planned: '', on: '/go', done: '/home' };
+/** As many trips are seen at a glance; more can be searched. */
+const AT_A_GLANCE = 5;
+const HOUR = 3_600_000;
 
-/** All trips: on now, planned, done. */
+/** The place to begin a morning: the next trip with its answer and its day, the others, and those that are done, folded. */
 export function TripsPage() {
   const router = useRouter();
-  const { ready, trips } = useThings();
-  const plans = usePlans();
+  const wide = useWide();
+  const { ready, trips, shed } = useThings();
   const invented = useCalls()?.simulated === true;
+  const [find, setFind] = useState('');
+  const next = nextTrip(trips, shed, useNow(HOUR));
   const begin = () => router.push('/begin');
-
+  const wanted = find.trim().toLowerCase();
+  const shown = trips.filter((t) => wanted === '' || namesOf(t, shed).includes(wanted));
+  const list = (
+    <View style={{ gap: 12, ...(wide ? { width: 380 } : {}) }}>
+      {trips.length > AT_A_GLANCE ? (
+        <TextInput
+          mode="outlined"
+          dense
+          label={TRIPS.find}
+          accessibilityLabel={TRIPS.find}
+          value={find}
+          onChangeText={setFind}
+        />
+      ) : null}
+      {wanted && shown.length === 0 ? <T as="soft">{TRIPS.found}</T> : null}
+      {GROUPS.map(({ status, title }) => (
+        <Group
+          key={status}
+          title={title}
+          trips={soonest(shown.filter((t) => t.status === status && (wide || wanted !== '' || t !== next)))}
+        />
+      ))}
+      <Done trips={soonest(shown.filter((t) => t.status === 'done')).reverse()} found={wanted !== ''} />
+    </View>
+  );
   return (
     <Page
       title="Trips"
+      {...(wide ? { style: { maxWidth: 1240 } } : {})}
       aside={
         ready && trips.length > 0 ? (
           <Button kind="main" onPress={begin}>
@@ -46,30 +81,65 @@ export function TripsPage() {
           </Button>
         </Empty>
       ) : null}
-      {GROUPS.map(({ status, title }) => {
-        const some = trips
-          .filter((t) => t.status === status)
-          .sort((a, b) =>
-            status === 'done'
-              ? b.leave.date.localeCompare(a.leave.date)
-              : a.leave.date.localeCompare(b.leave.date),
-          );
-        return some.length === 0 ? null : (
-          <View key={status} style={{ gap: 8 }}>
-            <T as="caps">{title}</T>
-            {some.map((trip) => (
-              <TripCard
-                key={trip.id}
-                trip={trip}
-                plan={plans?.find((pl) => pl.trip === trip.id && isOpen(pl.state))}
-              />
-            ))}
+      <View style={wide ? { flexDirection: 'row', gap: 24, alignItems: 'flex-start' } : { gap: 12 }}>
+        {wide ? list : null}
+        {next ? (
+          <View style={wide ? { flex: 1 } : {}}>
+            <NextTrip key={next.id} id={next.id} />
           </View>
-        );
-      })}
-      <T as="small">{invented ? TRIPS.invented : TRIPS.advises}</T>
+        ) : null}
+        {wide ? null : list}
+      </View>
+      <T as="small">{invented ? TRIPS.demo : TRIPS.advises}</T>
     </Page>
   );
+}
+
+/** What a trip can be found by. */
+const namesOf = (trip: Trip, { waters, boats, people, places }: Shed) =>
+  [
+    trip.title,
+    waters.find((w) => w.id === trip.water)?.name,
+    boats.find((b) => b.id === trip.boat)?.name,
+    places.find((pl) => pl.id === trip.launch)?.name,
+    ...trip.halts.map((h) => places.find((pl) => pl.id === h.place)?.name),
+    ...trip.crew.map((c) => people.find((who) => who.id === c.person)?.name),
+    trip.leave.date,
+  ]
+    .join(' ')
+    .toLowerCase();
+
+const soonest = (trips: Trip[]) =>
+  [...trips].sort((a, b) =>
+    `${a.leave.date} ${a.leave.time}`.localeCompare(`${b.leave.date} ${b.leave.time}`),
+  );
+
+function Group({ title, trips }: { title: string; trips: Trip[] }) {
+  return trips.length === 0 ? null : (
+    <View style={{ gap: 8 }}>
+      <T as="caps">{title}</T>
+      <Cards trips={trips} />
+    </View>
+  );
+}
+
+/** Trips that are over: a row with their count; what was searched for is shown at once. */
+function Done({ trips, found }: { trips: Trip[]; found: boolean }) {
+  if (trips.length === 0) return null;
+  return (
+    <Fold key={String(found)} title={plainly(TRIPS.done, { n: trips.length })} begin={found}>
+      <View style={{ gap: 8, paddingTop: 8 }}>
+        <Cards trips={trips} />
+      </View>
+    </Fold>
+  );
+}
+
+function Cards({ trips }: { trips: Trip[] }) {
+  const plans = usePlans();
+  return trips.map((trip) => (
+    <TripCard key={trip.id} trip={trip} plan={plans?.find((pl) => pl.trip === trip.id && isOpen(pl.state))} />
+  ));
 }
 
 function TripCard({ trip, plan }: { trip: Trip; plan: PlanView | undefined }) {

@@ -6,7 +6,6 @@ import { at, visited } from '../../test/router';
 import { CloseSection } from '../home/close-section';
 import { DebriefSection } from '../home/debrief-section';
 import { DrillPage, PracticePage } from '../practice/practice-page';
-import { TripsPage } from '../trips/trips-page';
 import { UnderWay } from '../go/under-way';
 import { PlanPage } from './plan-page';
 import { WatchPage } from './watch-page';
@@ -222,32 +221,6 @@ describe('home', () => {
         server.things.find((h) => h.type === 'debrief' && (h.doc as { trip?: string }).trip === TRIP)?.doc,
       ).toMatchObject({ forgotten: ['Thermos', 'Towel'] }),
     );
-  });
-});
-
-describe('trips', () => {
-  test('planned and done, each with its day, water, boat and crew', async () => {
-    show(<TripsPage />);
-    expect(
-      await screen.findByRole('link', {
-        name: /^Tern Holm, at dawn\. Tue 12 May, 06:20 · Sallow Water · Sprat · alone/,
-      }),
-    ).toBeTruthy();
-    await user.click(screen.getByRole('link', { name: /^Heron Reach/ }));
-    expect(visited.at(-1)).toMatch(/\/home$/);
-  });
-  test('a new trip begins with its questions', async () => {
-    show(<TripsPage />);
-    await user.click(await screen.findByRole('button', { name: 'New trip' }));
-    expect(visited.at(-1)).toBe('/begin');
-  });
-  test('an empty list says what this is for, and has the one button to begin', async () => {
-    server.things.length = 0;
-    show(<TripsPage />);
-    expect(await screen.findByText(/what stands against going/)).toBeTruthy();
-    await user.click(screen.getByRole('button', { name: 'Begin with four questions' }));
-    expect(visited.at(-1)).toBe('/begin');
-    expect(screen.queryByRole('button', { name: 'New trip' })).toBeNull();
   });
 });
 

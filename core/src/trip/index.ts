@@ -7,3 +7,5 @@ export * from './strip';
 export * from './sweep';
 export * from './changes';
 export * from './answer';
+export * from './next';
+export * from './repeat';

@@ -3,14 +3,26 @@ import { useRouter } from 'expo-router';
 import { isOpen } from '@escale/core/floatplan';
 import { TextLink } from '../../ui/press';
 import { T } from '../../ui/text';
-import { Button } from '../../ui/button';
+import { Button, Row } from '../../ui/button';
+import { RepeatButton } from './repeat-button';
 import { remove, restore } from '../../data/outbox';
 import { useUndo } from '../shell/undo';
 import { useTrip } from './use-trip';
 import { TRIP } from './words';
 import { plainly } from '../../data/settings';
 
-export function RemoveTrip() {
+/** What can be done with a trip as a whole. */
+export function TripDoors() {
+  const { trip } = useTrip();
+  return (
+    <Row style={{ paddingHorizontal: 12, paddingTop: 12, columnGap: 20 }}>
+      <RepeatButton trip={trip} />
+      <Remove />
+    </Row>
+  );
+}
+
+function Remove() {
   const { held, plan } = useTrip();
   const router = useRouter();
   const undo = useUndo();
