@@ -69,7 +69,7 @@ test('by keyboard alone: skip to a trip, mend, and read why', async ({ go, page 
   const mend = page.getByRole('button', { name: /^Put .* in reach of the seat$/ }).first();
   await mend.focus();
   await page.keyboard.press('Enter');
-  await expect(page.getByRole('group', { name: 'Ready: Pump or bailer in reach' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Ready: Pump or bailer in reach' })).toBeVisible();
   await page.keyboard.press('.');
   await expect(page).toHaveURL(new RegExp(`${TRIP}$`));
   await page.keyboard.press('3');

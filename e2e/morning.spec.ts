@@ -63,11 +63,12 @@ test('pack: the whistle is moved with one tap, the knife with another, and the q
     .getByRole('button', { name: /^Move .* to Red jacket$/ })
     .first()
     .click();
-  await expect(page.getByRole('group', { name: 'Ready: A sound signal' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Ready: A sound signal' })).toBeVisible();
   await expect(page.getByRole('region', { name: 'Verdict' })).not.toContainText('Stop');
+  await page.getByRole('button', { name: 'Know: A knife on each body' }).click();
   const knife = page.getByRole('group', { name: 'Know: A knife on each body' });
   await knife.getByRole('button', { name: /^Put .* on the body$/ }).click();
-  await expect(page.getByRole('group', { name: 'Ready: A knife on each body' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Ready: A knife on each body' })).toBeVisible();
   await page.getByRole('button', { name: 'Settle it: the question about this water' }).click();
   await expect(page).toHaveURL(/\/shed\/water\/.*answers/);
   await page

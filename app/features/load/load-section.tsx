@@ -1,4 +1,4 @@
-import { useCallback, useState } from 'react';
+import { useState } from 'react';
 import { View } from 'react-native';
 import { Link } from 'expo-router';
 import {
@@ -21,11 +21,8 @@ import { Button } from '../../ui/button';
 import { Choice } from '../../ui/choice';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
-import { change } from '../../data/outbox';
-import { inverseOf } from '../../data/things';
 import { thingHref } from '../../data/where';
 import { TripForm } from '../plan/trip-form';
-import { useUndo } from '../shell/undo';
 import { figureNamed } from '@escale/core/verdict';
 import { Figures } from '../trip/figure-view';
 import { useTrip } from '../trip/use-trip';
@@ -34,8 +31,8 @@ import { PlanView } from './plan-view';
 import { SpotList } from './spot-list';
 import { TiltViews } from './tilt-views';
 import { aboardOf, useLie, type Draft, type Lie } from './use-lie';
+import { usePut } from './use-put';
 import { LOAD, ONE_MORE, WAYS as WAY } from './words';
-import { plainly } from '../../data/settings';
 import { TextLink } from '../../ui/press';
 
 const WAYS = [
@@ -72,26 +69,6 @@ export function LoadSection() {
         a bait well weigh more than they look.
       </T>
     </View>
-  );
-}
-
-/** Put somebody or something at a spot, with a way back. */
-function usePut(): (draft: Draft) => void {
-  const { held } = useTrip();
-  const undo = useUndo();
-  return useCallback(
-    ({ id, spot }: Draft) => {
-      const [list, n] = id.split('/');
-      const pointer = list === 'crew' ? `/crew/${n}/seat` : `/load/${n}/spot`;
-      const patch = [{ op: 'set' as const, pointer, value: spot }];
-      const back = inverseOf(held.doc, patch),
-        said = 'moved in the boat';
-      void change(held, patch, said);
-      undo(said, () =>
-        change({ ...held, version: held.version + 1 }, back, plainly(LOAD.undone, { what: said })),
-      );
-    },
-    [held, undo],
   );
 }
 

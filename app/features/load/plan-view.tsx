@@ -18,7 +18,11 @@ interface Props {
   draft: Draft | undefined;
   onDraft: (draft: Draft | undefined) => void;
   onPut: (draft: Draft) => void;
+  /** Those for whom she has no place: marked so that it is seen without colour as well. */
+  over?: ReadonlySet<string>;
 }
+
+const NOBODY: ReadonlySet<string> = new Set();
 
 const MARGIN = 16,
   LEAST_HIGH = 116,
@@ -31,7 +35,7 @@ const REACH = 34;
 const inside = (v: number, low: number, high: number) => Math.min(high, Math.max(low, v));
 
 /** The boat from above, drawn from her own numbers; people and things are dragged, or moved by arrow keys. */
-export function PlanView({ hull, spots, says, draft, onDraft, onPut }: Props) {
+export function PlanView({ hull, spots, says, draft, onDraft, onPut, over = NOBODY }: Props) {
   const p = usePalette();
   const [width, setWidth] = useState(358);
   const box = useRef<View>(null);
@@ -54,7 +58,7 @@ export function PlanView({ hull, spots, says, draft, onDraft, onPut }: Props) {
       <Svg width={width} height={high} aria-hidden>
         <HullShape hull={hull} scale={scale} p={p} seats />
         {spots.map((s) => (
-          <Mark key={s.id} spot={s} scale={scale} p={p} lifted={draft?.id === s.id} />
+          <Mark key={s.id} spot={s} scale={scale} p={p} lifted={draft?.id === s.id} over={over.has(s.id)} />
         ))}
         <SvgText
           x={width - 4}
@@ -81,7 +85,14 @@ export function PlanView({ hull, spots, says, draft, onDraft, onPut }: Props) {
 
 /** Spots are made anew with each move; only the one that moved is drawn anew. */
 function same(
-  a: { spot: Placed; scale: Scale; lifted?: boolean; p?: Palette; onPut?: Props['onPut'] },
+  a: {
+    spot: Placed;
+    scale: Scale;
+    lifted?: boolean;
+    over?: boolean;
+    p?: Palette;
+    onPut?: Props['onPut'];
+  },
   b: typeof a,
 ): boolean {
   return (
@@ -91,6 +102,7 @@ function same(
     a.spot.name === b.spot.name &&
     a.scale === b.scale &&
     a.lifted === b.lifted &&
+    a.over === b.over &&
     a.p === b.p &&
     a.onPut === b.onPut
   );
@@ -102,11 +114,13 @@ const Mark = memo(function Mark({
   scale,
   p,
   lifted,
+  over,
 }: {
   spot: Placed;
   scale: Scale;
   p: Palette;
   lifted: boolean;
+  over: boolean;
 }) {
   const r = inside(Math.sqrt(spot.mass) * 1.35, 6, 17),
     x = scale.x(spot.x),
@@ -123,7 +137,14 @@ const Mark = memo(function Mark({
         <Circle cx={x} cy={y} r={r + 5} fill="none" stroke={p.ink} strokeWidth={2} strokeDasharray="3 3" />
       ) : null}
       {spot.is === 'person' ? (
-        <Circle cx={x} cy={y} r={r} fill={p.ink} />
+        <Circle
+          cx={x}
+          cy={y}
+          r={r}
+          {...(over
+            ? { fill: p.call, stroke: p.ink, strokeWidth: 2, strokeDasharray: '3 2' }
+            : { fill: p.ink })}
+        />
       ) : (
         <Rect x={x - r} y={y - r} width={2 * r} height={2 * r} fill={p.water2} stroke={p.ink} />
       )}
@@ -134,7 +155,7 @@ const Mark = memo(function Mark({
         fontFamily={FONT.narrow}
         fontSize={SIZE.label}
         fontWeight="600"
-        fill={spot.is === 'person' ? p.paper : p.ink}
+        fill={spot.is === 'person' ? (over ? p.onCall : p.paper) : p.ink}
       >
         {r > 8 ? initials : ''}
       </SvgText>

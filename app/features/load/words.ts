@@ -87,3 +87,14 @@ export const LEAK = {
   thirdBow: 'A third full after {third:span}, {trim}° down by the bow.',
   planing: 'Full throttle then makes about {share:percent} of her planing speed until the water spreads.',
 } as const;
+
+/** People against places on the plan of the boat. */
+export const SEATS = {
+  title: 'Who sits where, {n} aboard',
+  plate: 'Her plate says {most#person|people}.',
+  stated: 'She has {most#seat|seats}, as you said.',
+  guess: 'Boats of her kind have {most#seat|seats}: a guess until you say so.',
+  over: 'She has no place for {n#person|people}: drawn with a broken edge.',
+  drag: 'Bow to the right. Drag a person, or move them with the arrow keys.',
+  noPlan: 'Length and beam are needed before she can be drawn.',
+} as const;

@@ -8,7 +8,7 @@ import { useSince, type Since } from '../../data/seen';
 import { Button, Row } from '../../ui/button';
 import { JacketsBlock } from './jackets-block';
 import { WhatChanges } from './what-changes';
-import { FindingList } from '../trip/finding-card';
+import { FindingList } from '../trip/finding-list';
 import { findingsOf } from '../trip/sections';
 import { useTrip } from '../trip/use-trip';
 import { KIT } from './words';

@@ -1,7 +1,8 @@
 import { ScrollView, View } from 'react-native';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
-import { FindingCard, SetLine } from '../trip/finding-card';
+import { FindingCard } from '../trip/finding-card';
+import { FindingRow } from '../trip/finding-row';
 import { useTrip } from '../trip/use-trip';
 import { officersCheck, OFFICER } from '@escale/core/kit/officer';
 
@@ -42,7 +43,7 @@ export function OfficerPage() {
             const f = finding(r.rule);
             return f ? (
               f.level === 'ready' ? (
-                <SetLine key={f.id} finding={f} />
+                <FindingRow key={f.id} finding={f} />
               ) : (
                 <FindingCard key={f.id} finding={f} />
               )

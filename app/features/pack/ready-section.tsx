@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { clock } from '@escale/core/say';
-import { lastLook, packGroups, packList } from '@escale/core/kit';
+import { lastLook, packGroups } from '@escale/core/kit';
 import { MS } from '@escale/core/units';
 import { useNow } from '../../data/hooks';
 import { Choice, Tick } from '../../ui/choice';
@@ -10,6 +10,8 @@ import { usePalette } from '../../ui/theme';
 import { tick } from '../../data/outbox';
 import { packListOf, useTrip } from '../trip/use-trip';
 import { lookHolds } from '@escale/core/boat';
+import { gearState, placeWord } from '../shed/gear-note';
+import { useGoes } from './goes';
 import { BEFOREHAND, KIT } from './words';
 import { plainly } from '../../data/settings';
 
@@ -75,16 +77,9 @@ function Backwards() {
 
 /** Ticks are shared between the phones of a household; the latest word on each thing holds. */
 function Packing() {
-  const { trip, prepared, assessment, shed, ticks } = useTrip();
+  const { trip, ticks } = useTrip();
   const now = useNow(MS.minute);
-  const { kit } = prepared.match(assessment.leave);
-  const wornBy = new Map([...kit.jackets.fits].map(([person, fit]) => [fit.piece.item.id, person]));
-  const entries = packList(
-    kit.pieces,
-    assessment.requirements,
-    shed.debriefs.filter((d) => d.trip !== trip.id),
-    wornBy,
-  );
+  const entries = useGoes();
   const [by, setBy] = useState<'when' | 'place'>('when');
   const done = entries.filter((e) => ticks.has(e.key)).length;
   return (
@@ -113,7 +108,16 @@ function Packing() {
               label={e.count > 1 ? plainly(KIT.count, { n: e.count, title: e.title }) : e.title}
               on={ticks.has(e.key)}
               onChange={(on) => void tick(packListOf(trip.id), e.key, on, now)}
-              {...(e.forgottenOn ? { note: plainly(KIT.notedAfter, { on: e.forgottenOn }) } : {})}
+              note={
+                e.forgottenOn
+                  ? plainly(KIT.notedAfter, { on: e.forgottenOn })
+                  : [
+                      by === 'when' ? placeWord(e.place) : undefined,
+                      e.item && gearState(e.item, trip.leave.date),
+                    ]
+                      .filter(Boolean)
+                      .join(' · ')
+              }
             />
           ))}
         </View>

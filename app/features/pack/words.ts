@@ -16,6 +16,11 @@ export const KIT = {
   count: '{n} × {title}',
   notedAfter: 'Noted after {on}',
   unsettled: '{jacket}, not settled',
+  what: 'What',
+  where: 'Where',
+  state: 'State',
+  travels: 'What goes, and where',
+  nothingGoes: 'Nothing is in the shed that travels on this trip yet.',
   noJacket: 'none that counts',
 } as const;
 

@@ -3,6 +3,7 @@ import { useLocalSearchParams } from 'expo-router';
 import type { Assessment, Trip } from '@escale/core/model';
 import { CLOTHING, CRAFT, ROLES, TODAY } from '@escale/core/model/lists';
 import { Button, Row } from '../../ui/button';
+import { later } from '../../ui/later';
 import { Choice, optionsOf } from '../../ui/choice';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
@@ -17,6 +18,8 @@ import { fellows, towing } from '@escale/core/boat';
 import { COMPANY, CREW } from './words';
 import { plainly } from '../../data/settings';
 import { TextLink } from '../../ui/press';
+
+const SeatsBlock = later(() => import('../load/seats-block').then((m) => m.SeatsBlock));
 
 type Member = Trip['crew'][number];
 const JACKETS = kindsSupplying('wearable');
@@ -55,6 +58,7 @@ export function BoatSection() {
           <TextLink href={newOnTrip('boat', trip.id, 'plan/boat')}>Add a boat</TextLink>
         )}
       </View>
+      <SeatsBlock />
       <View style={{ gap: 10 }} id={fieldId('/crew')} tabIndex={-1} role="group" aria-label="Crew">
         <T as="section" heading={3}>
           Crew

@@ -1,13 +1,13 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { TextInput } from 'react-native-paper';
-import type { GearItem, GearKind, ThingType } from '@escale/core/model';
-import { CRAFT, STOWAGE } from '@escale/core/model/lists';
+import type { GearKind, ThingType } from '@escale/core/model';
+import { CRAFT } from '@escale/core/model/lists';
 import { Choice, Tick } from '../../ui/choice';
 import { Empty, Page } from '../../ui/page';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
-import { useKind, useThings } from '../../data/hooks';
+import { useKind, useThings, useToday } from '../../data/hooks';
 import { setSettings, useSettings, plainly } from '../../data/settings';
 import type { Held } from '../../data/things';
 import { Exchange } from './exchange';
@@ -15,6 +15,7 @@ import { StartingSet } from './starting-set';
 import { thingHref, type ShedType } from '../../data/where';
 import { CATALOGUE } from '@escale/core/kit';
 import { CardLink, TextLink } from '../../ui/press';
+import { gearNote } from './gear-note';
 import { SHED } from './words';
 
 const SHELVES: { type: ShedType; title: string; one: string; why: string }[] = [
@@ -92,6 +93,7 @@ function Shelf({ type, title, one, why }: (typeof SHELVES)[number]) {
 function Locker({ things }: { things: Held<'gear'>[] }) {
   const kinds = new Map(CATALOGUE.kinds.map((k) => [k.id, k]));
   const [find, setFind] = useState('');
+  const today = useToday();
   const wanted = find.trim().toLowerCase();
   const shown = things.filter((h) =>
     `${h.doc.name} ${kinds.get(h.doc.kind)?.title ?? ''}`.toLowerCase().includes(wanted),
@@ -127,7 +129,7 @@ function Locker({ things }: { things: Held<'gear'>[] }) {
               {GROUPS[group]}
             </T>
             {some.map((held) => (
-              <Line key={held.id} held={held} note={gearNote(held.doc)} />
+              <Line key={held.id} held={held} note={gearNote(held.doc, today)} />
             ))}
           </View>
         );
@@ -135,23 +137,6 @@ function Locker({ things }: { things: Held<'gear'>[] }) {
     </>
   );
 }
-
-const STATE_WORD: Partial<Record<GearItem['state'], string>> = {
-  due: 'due for a test',
-  failed: 'failed its test',
-  'used-up': 'used up',
-  unknown: 'state not known',
-};
-const gearNote = (g: GearItem) =>
-  [
-    g.count === 1 ? undefined : `${g.count}`,
-    STOWAGE[g.stowage].toLowerCase(),
-    STATE_WORD[g.state],
-    g.expires && plainly(SHED.ends, { on: g.expires }),
-    g.charge === undefined ? undefined : plainly(SHED.charge, { share: g.charge }),
-  ]
-    .filter(Boolean)
-    .join(' · ');
 
 function noteOf(held: Held): string {
   if (held.type === 'boat') return CRAFT[(held as Held<'boat'>).doc.kind];

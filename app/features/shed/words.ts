@@ -23,6 +23,8 @@ export const SHED = {
   pack: 'Version {version}, from memory, not verified. Ask {authority}.',
   addOne: 'Add a {what}',
   noneYet: 'No {what} yet',
+  checked: 'checked {on:date}',
+  ended: 'ended {on:date}',
   ends: 'ends {on:date}',
   charge: 'charge {share:percent}',
   loaded: '{added} added, {changed} changed, {same} as they were.',

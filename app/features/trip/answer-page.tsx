@@ -2,6 +2,7 @@ import { ScrollView, View } from 'react-native';
 import { answerOf, bestOf } from '@escale/core/trip';
 import type { Level } from '@escale/core/model';
 import { render } from '@escale/core/say';
+import { later } from '../../ui/later';
 import { useWide } from '../../ui/page';
 import { Fold } from '../../ui/fold';
 import { T } from '../../ui/text';
@@ -10,12 +11,15 @@ import { useNow } from '../../data/hooks';
 import { plainly } from '../../data/settings';
 import { Better } from './better';
 import { STEP, TripScroll, useDay } from './day';
-import { FindingCard, SetLine } from './finding-card';
+import { FindingCard } from './finding-card';
+import { FindingRow } from './finding-row';
 import { TripDoors } from './trip-doors';
 import { SectionRow, Sections } from './sections-list';
 import { SECTIONS } from './sections';
 import { useTrip } from './use-trip';
 import { ANSWER } from './words';
+
+const SeatsBlock = later(() => import('../load/seats-block').then((m) => m.SeatsBlock));
 
 /** What a trip opens with: the answer, what stands against it by harm, what to know, and the way to every section. */
 export function AnswerPage() {
@@ -33,6 +37,9 @@ export function AnswerPage() {
         aria-label="What to know"
         style={{ width: 380, flexGrow: 0, borderLeftWidth: 1, borderColor: p.line }}
       >
+        <View style={{ padding: 14 }}>
+          <SeatsBlock still />
+        </View>
         <Folded open />
       </ScrollView>
     </View>
@@ -111,7 +118,7 @@ function Folded({ open = false }: { open?: boolean }) {
       {ready.length > 0 ? (
         <Fold title={plainly(ANSWER.ready, { n: ready.length })}>
           {ready.map((f) => (
-            <SetLine key={f.id} finding={f} />
+            <FindingRow key={f.id} finding={f} />
           ))}
         </Fold>
       ) : null}

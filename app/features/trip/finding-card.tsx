@@ -169,79 +169,10 @@ export function SourceLine({ finding: { id, source } }: { finding: Pick<Finding,
 }
 
 /** The mark of what was not asked for at the last look: a frame and a word, never colour alone. */
-const Fresh = ({ ink }: { ink: string }) => (
+export const Fresh = ({ ink }: { ink: string }) => (
   <View style={{ borderWidth: 2, borderColor: ink, paddingHorizontal: 6, alignSelf: 'flex-start' }}>
     <T as="strong" color={ink} style={{ fontSize: 13, lineHeight: 18 }}>
       new
     </T>
   </View>
 );
-
-/** One line for a finding that is Ready. */
-export function SetLine({ finding, fresh = false }: { finding: Finding; fresh?: boolean }) {
-  const p = usePalette();
-  const { reader } = useTrip();
-  const [open, setOpen] = useState(false);
-  return (
-    <View
-      role="group"
-      aria-label={plainly(TRIP.readyLine, { title: render(finding.title, reader) })}
-      style={{ borderBottomWidth: 1, borderColor: p.line, paddingVertical: 4, paddingHorizontal: 12 }}
-    >
-      <View style={{ flexDirection: 'row', alignItems: 'center', gap: 8 }}>
-        <View style={{ flex: 1 }}>
-          <T as="strong">{render(finding.title, reader)}</T>
-          {finding.because[0] ? <T as="small">{render(finding.because[0], reader)}</T> : null}
-        </View>
-        {fresh ? <Fresh ink={p.ink} /> : null}
-        <T as="strong" style={{ fontSize: 14 }}>
-          {LEVEL_WORD.ready}
-        </T>
-        <Button
-          kind="quiet"
-          label={plainly(TRIP.why, { title: render(finding.title, reader) })}
-          onPress={() => setOpen(!open)}
-        >
-          {open ? 'less' : 'why?'}
-        </Button>
-      </View>
-      {open ? (
-        <View style={{ gap: 4, paddingBottom: 8 }}>
-          {finding.because.slice(1).map((b, i) => (
-            <T key={i} as="soft">
-              {render(b, reader)}
-            </T>
-          ))}
-          <SourceLine finding={finding} />
-        </View>
-      ) : null}
-    </View>
-  );
-}
-
-/** The findings of a section: open ones first and big, Ready ones folded to lines. */
-export function FindingList({
-  findings,
-  fresh,
-}: {
-  findings: Finding[];
-  fresh?: (finding: Finding) => boolean;
-}) {
-  const open = findings.filter((f) => f.level !== 'ready'),
-    set = findings.filter((f) => f.level === 'ready');
-  return (
-    <View style={{ gap: 0 }}>
-      {open.map((f) => (
-        <FindingCard key={f.id} finding={f} fresh={fresh?.(f) ?? false} />
-      ))}
-      {set.length > 0 ? (
-        <T as="caps" style={{ marginTop: 14, marginBottom: 2, paddingHorizontal: 12 }}>
-          {plainly(TRIP.ready, { n: set.length })}
-        </T>
-      ) : null}
-      {set.map((f) => (
-        <SetLine key={f.id} finding={f} fresh={fresh?.(f) ?? false} />
-      ))}
-    </View>
-  );
-}

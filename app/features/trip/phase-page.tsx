@@ -3,10 +3,11 @@ import { Redirect, useLocalSearchParams, useRouter } from 'expo-router';
 import type { SectionId } from '@escale/core/model';
 import { render } from '@escale/core/say';
 import { Button } from '../../ui/button';
+import { later } from '../../ui/later';
 import { useWide } from '../../ui/page';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
-import { FindingList } from './finding-card';
+import { FindingList } from './finding-list';
 import { Figures } from './figure-view';
 import { Against } from './answer-page';
 import { TripScroll } from './day';
@@ -18,6 +19,8 @@ import { useTrip } from './use-trip';
 import { TRIP } from './words';
 import { plainly } from '../../data/settings';
 import { CardLink } from '../../ui/press';
+
+const KitTable = later(() => import('../pack/kit-table').then((m) => m.KitTable));
 
 /** The figures that stand on a section's card. */
 const SHOWN: Partial<Record<SectionId, string[]>> = {
@@ -163,7 +166,9 @@ function Columns({ section }: { section: SectionId }) {
         </View>
         <SectionBody id={section} />
       </ScrollView>
-      {section === 'pack/kit' ? null : (
+      {section === 'pack/kit' ? (
+        <KitTable />
+      ) : (
         <ScrollView
           role="complementary"
           aria-label="Findings"

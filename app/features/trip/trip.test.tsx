@@ -48,7 +48,7 @@ describe('kit', () => {
       within(stop).getByText('Whistle doesn’t count: it is fixed to Blue jacket, which does not come.'),
     ).toBeTruthy();
     await user.click(within(stop).getByRole('button', { name: /^Move .* to Red jacket$/ }));
-    await group(/^Ready: A sound signal/);
+    await screen.findByRole('button', { name: /^Ready: A sound signal/ });
     await user.click(await screen.findByRole('button', { name: 'Undo' }));
     await group(/^Stop: A sound signal/);
   });
@@ -84,18 +84,18 @@ describe('since the last look', () => {
     await waitFor(() => expect(screen.queryByText('Since your last look')).toBeNull());
     expect(within(await group(/A throwable device$/)).queryByText('new')).toBeNull();
   });
-  test('other ways stand under why, the dearer after the cheaper', async () => {
+  test('other ways stand under why: what is common is found or bought before it is borrowed', async () => {
     show(<KitSection />, { trip: TRIP });
     const stop = await group(/^Stop: A sound signal/);
     await user.click(within(stop).getByRole('button', { name: /^Why/ }));
     const names = within(stop)
       .getAllByRole('button')
       .map((b) => b.textContent);
-    expect(names.indexOf('Borrow: whistle or horn')).toBeGreaterThan(
+    expect(names.indexOf('Buy or find: whistle or horn')).toBeGreaterThan(
       names.findIndex((n) => n?.startsWith('Move')),
     );
-    expect(names.indexOf('Buy or find: whistle or horn')).toBeGreaterThan(
-      names.indexOf('Borrow: whistle or horn'),
+    expect(names.indexOf('Borrow: whistle or horn')).toBeGreaterThan(
+      names.indexOf('Buy or find: whistle or horn'),
     );
   });
 });

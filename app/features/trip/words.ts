@@ -2,7 +2,7 @@
 export const TRIP = {
   assumed: 'Assumed: {what}',
   why: 'Why: {title}',
-  readyLine: 'Ready: {title}',
+  row: '{level}: {title}',
   undone: 'Undo: {what}',
   alone: 'alone',
   aboard: '{n} aboard',

@@ -25,7 +25,6 @@ export const TRIPS = {
   notFiled: 'No float plan is filed: nobody is watching the clock.',
   openTrip: 'Open the trip',
   under: 'Under way',
-  watch: 'The watch over it',
   find: 'Find a trip',
   found: 'No trip of that name, place, boat or crew.',
   done: 'Done, {n}',

@@ -54,7 +54,8 @@ function WhenHome({ plan, now, onClose }: { plan: PlanView; now: number; onClose
       home === undefined ? FINE.said : says(FINE.saidLater, { home }),
     );
   };
-  const other = time ? nextAt(time, plan.zone, now) : undefined;
+  // Of a plan for another day, that day's hour is meant.
+  const other = time ? nextAt(time, plan.zone, Math.max(now, plan.times.leave)) : undefined;
   return (
     <Sheet title={FINE.title} onClose={onClose}>
       <T>{says(FINE.follows, { overdue: plan.times.overdue })}</T>

@@ -153,6 +153,16 @@ describe('under way with a plan', () => {
       note: 'towing a friend',
     });
   });
+  test('of a plan for another day an hour means that day’s', async () => {
+    const day = 24 * H;
+    const times = { ...plan('filed').times, leave: NOW + 4 * day, home: NOW + 4 * day + 3 * H };
+    server.plans = [plan('filed', { times, events: [{ seq: 1, plan: 'p', kind: 'under-way', at: NOW }] })];
+    show(<UnderWay />, { trip: TRIP });
+    await user.click(await screen.findByRole('button', { name: 'I’m fine' }));
+    await user.click(await screen.findByRole('button', { name: 'Home by another time' }));
+    fireEvent.change(screen.getByLabelText('Home by'), { target: { value: '19:10' } });
+    expect(await screen.findByText(/Home by Fri 15 May 19:10/)).toBeTruthy();
+  });
   test('late: home can’t stay; without signal it says at what hour the alarm stands', async () => {
     const times = { ...plan('late').times, home: NOW - H / 2, overdue: NOW + H / 2 };
     server.plans = [plan('late', { times, events: [{ seq: 1, plan: 'p', kind: 'under-way', at: NOW - H }] })];

@@ -13,7 +13,7 @@ export const CHECK_IN_GRACE = FLOATPLAN.limit('check-in-grace') * MS.second;
 /** Half an hour later: what one tap gives, and how often it is to be had without a word why. */
 export const LATER_STEP = FLOATPLAN.limit('later-step') * MS.second;
 export const LATER_MOST = FLOATPLAN.limit('later-most');
-/** A time home further off than this is a changed plan and no “later”. */
+/** A time home that is put off by more than this is a changed plan and no “later”. */
 export const LATER_WITHIN = FLOATPLAN.limit('later-within') * MS.second;
 /** How long an ending can be taken back. */
 export const REOPEN_WITHIN = FLOATPLAN.limit('reopen-within') * MS.second;

@@ -125,7 +125,7 @@ describe('the one tap', () => {
       }).find('US-PFD-03')?.mend,
     ).toMatchObject({ add: { type: 'gear' } });
   });
-  test('every way, the cheapest first: move, test, replace, borrow, buy', () => {
+  test('every way, the cheapest first: move, test, replace, buy, borrow', () => {
     const buried = anItem('horn', { name: 'Fresh', stowage: 'buried' }),
       broken = anItem('horn', { name: 'Broken', state: 'failed' });
     const all = (gear: GearItem[]) => {
@@ -135,8 +135,8 @@ describe('the one tap', () => {
     expect(all([broken, buried])).toEqual([
       'Put Fresh in reach of the seat',
       'Replace Broken',
-      'Borrow: whistle or horn',
       'Buy or find: whistle or horn',
+      'Borrow: whistle or horn',
     ]);
     expect(all([anItem('horn', { name: 'Untried', state: 'due' }), buried, broken])).toEqual([
       'Put Fresh in reach of the seat',

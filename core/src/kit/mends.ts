@@ -5,6 +5,7 @@ import type {
   Mend,
   NearMiss,
   Person,
+  Phrase,
   ReasonCode,
   Requirement,
   Rule,
@@ -105,7 +106,8 @@ const MOST_NEAR = 3;
 
 /**
  * Every way to close what is open, the cheapest first: fetch, move, test or look at what nearly counts; settle a fact;
- * replace by its like; borrow; buy. What may count already is worth a look, not a purse.
+ * replace by its like; find or buy it, or, where it is dear, borrow it first. What may count already is worth a look, not a
+ * purse.
  */
 export function waysOf(requirement: Requirement, context: KitFindingContext): Mend[] {
   const deeds = deedMends(requirement, context);
@@ -177,7 +179,7 @@ function deedMends(requirement: Requirement, { trip, people, fellow }: KitFindin
   });
 }
 
-/** Replace, borrow, buy. */
+/** Replace; then find or buy what is common and borrow what is dear, and the other way behind it. */
 function newOnes(requirement: Requirement, context: KitFindingContext): Mend[] {
   const capability = requirement.missing[0]?.capability ?? requirement.anyOf[0]?.[0]?.capability;
   if (capability === undefined) return [];
@@ -196,24 +198,23 @@ function newOnes(requirement: Requirement, context: KitFindingContext): Mend[] {
           },
         ]
       : []),
-    // Papers are one's own.
-    ...(kind === undefined || kind.group === 'paper'
-      ? []
-      : [
-          {
-            label: phrase('mend.borrow', { what }),
-            add: { type: 'gear' as const, kind: kind.id, borrowed: true as const },
-          },
-        ]),
-    ...(kind === undefined
-      ? []
-      : [
-          {
-            label: phrase(kind.group === 'paper' ? 'mend.papers' : 'mend.add', { what }),
-            add: { type: 'gear' as const, kind: kind.id },
-          },
-        ]),
+    ...(kind === undefined ? [] : gotten(kind, what)),
   ];
+}
+
+function gotten(kind: GearKind, what: Phrase): Mend[] {
+  const paper = kind.group === 'paper';
+  const add = {
+    label: phrase(paper ? 'mend.papers' : 'mend.add', { what }),
+    add: { type: 'gear' as const, kind: kind.id },
+  };
+  // Papers are one's own.
+  if (paper) return [add];
+  const borrow = {
+    label: phrase('mend.borrow', { what }),
+    add: { type: 'gear' as const, kind: kind.id, borrowed: true as const },
+  };
+  return kind.dear ? [borrow, add] : [add, borrow];
 }
 
 const itemName = (id: string, context: KitFindingContext) =>

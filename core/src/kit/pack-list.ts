@@ -87,10 +87,10 @@ export function packList(
 }
 
 /** The list by where things go or by when they are put in hand; what was forgotten before stands first either way. */
-export function packGroups(
-  entries: PackEntry[],
+export function packGroups<E extends PackEntry>(
+  entries: E[],
   by: 'place' | 'when' = 'place',
-): { title: string; entries: PackEntry[] }[] {
+): { title: string; entries: E[] }[] {
   const words: Record<string, string> = by === 'place' ? STOWAGE : WHEN;
   const groups = [
     { title: 'Forgotten before', entries: entries.filter((e) => e.forgottenOn) },

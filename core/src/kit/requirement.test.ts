@@ -270,11 +270,11 @@ describe('a requirement as it stands', () => {
       ),
     ).toEqual(['Put B on the body', 'Take A']);
   });
-  test('a new one: replaced by its like, borrowed, bought; papers are one’s own; without a kind there is no way', () => {
+  test('a new one: replaced by its like, bought, borrowed, and what is dear borrowed first; papers are one’s own; without a kind there is no way', () => {
     const short = { missing: [{ capability: 'sound' as const, need: 1, have: 0 }] },
       kinds = (id: string) => ({ kindFor: (): GearKind | undefined => kindOf(id) });
     const ended = one({ ...short, nearMisses: [near(old, ['expired'])] }, { gear: [old], ...kinds('horn') });
-    expect(all(ended)).toEqual(['Replace Old', 'Borrow: whistle or horn', 'Buy or find: whistle or horn']);
+    expect(all(ended)).toEqual(['Replace Old', 'Buy or find: whistle or horn', 'Borrow: whistle or horn']);
     expect(ended.mend).toMatchObject({ go: { type: 'gear', id: old.id, pointer: '/expires' } });
     const paper = CATALOGUE.kinds.find((k) => k.group === 'paper')!;
     const licence = one(short, kinds(paper.id));
@@ -284,7 +284,11 @@ describe('a requirement as it stands', () => {
     ]);
     expect(licence).not.toHaveProperty('others');
     expect(one(short)).not.toHaveProperty('mend');
-    expect(label(one({}, kinds('horn')).mend)).toBe('Borrow: whistle or horn');
+    expect(label(one({}, kinds('horn')).mend)).toBe('Buy or find: whistle or horn');
+    expect(all(one({}, kinds('beacon')))).toEqual([
+      'Borrow: whistle or horn',
+      'Buy or find: whistle or horn',
+    ]);
   });
   test('a fact that settles it stands behind what is at hand, before what costs money', () => {
     const unsettled = {
@@ -296,8 +300,8 @@ describe('a requirement as it stands', () => {
     expect(all(one({ applies: 'unknown', nearMisses: [near(horn, ['stays-home'])] }, unsettled))).toEqual([
       'Take Horn',
       'Settle it: Length',
-      'Borrow: whistle or horn',
       'Buy or find: whistle or horn',
+      'Borrow: whistle or horn',
     ]);
     expect(all(one({ nearMisses: [near(horn, ['stays-home'])] }, unsettled))).not.toContain(
       'Settle it: Length',

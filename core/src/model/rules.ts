@@ -198,6 +198,8 @@ export const GearKind = z.strictObject({
     'comfort',
     'paper',
   ]),
+  /** It costs so much that it is sooner borrowed than bought. */
+  dear: z.boolean().optional(),
   supplies: z
     .array(
       z.strictObject({

@@ -102,7 +102,7 @@ function homeOf({ home, note, madeAt }: PlanDeed, events: PlanEvent[], now: numb
   if (home === undefined) throw new Problem(422, 'Say when you will be home.');
   const at = Date.parse(home);
   if (at <= Date.parse(madeAt)) throw new Problem(422, 'That hour was past when it was said.');
-  if (at > now + LATER_WITHIN)
+  if (at > Math.max(now, fold(events, now).times.home) + LATER_WITHIN)
     throw new Problem(422, 'That is more than a day off: change the plan and send the change.');
   if (timesLater(events) >= LATER_MOST && !note)
     throw new Problem(422, 'Home was put off several times: say why, for your contacts.');

@@ -197,7 +197,7 @@ describe('the watch', () => {
     expect(fourth.status).toBe(422);
     expect((fourth.body as { title: string }).title).toMatch(/say why/);
     expect((await later(8, { note: 'towing a friend' })).status).toBe(200);
-    expect((await later(70, { note: 'a tent' })).status).toBe(422);
+    expect((await later(90, { note: 'a tent' })).status).toBe(422);
     const past = { home: new Date(world.clock.now() - MIN).toISOString(), note: 'x' };
     expect((await world.deed(plan.id, 'later', past)).status).toBe(422);
     expect((await world.deed(plan.id, 'later', { note: 'no hour' })).status).toBe(422);
