@@ -20,10 +20,10 @@ test('a boat from a starting point: guessed until said, drawn, with a card for t
   await expect(page.getByRole('img', { name: /^Where to measure/ })).toBeVisible();
   const id = page.url().split('/').at(-1)!;
   const length = page.getByLabel('Length over all, m');
-  await expect(page.getByText('Length over all · a guess')).toBeVisible();
+  await expect(page.getByText('Length over all, m · a guess')).toBeVisible();
   await length.fill('4.4');
   await length.blur();
-  await expect(page.getByText('Length over all · a guess')).toHaveCount(0);
+  await expect(page.getByText('Length over all, m · a guess')).toHaveCount(0);
   await page
     .getByRole('radiogroup', { name: 'How beam is known' })
     .getByRole('radio', { name: 'Measured' })

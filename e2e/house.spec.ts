@@ -66,6 +66,9 @@ for (const theme of ['Day', 'Night', 'Sun']) {
 
 test('by keyboard alone: skip to a trip, mend, and read why', async ({ go, page }) => {
   await go(`${TRIP}/pack/kit`);
+  const row = page.getByRole('button', { name: 'Know: Pump or bailer in reach' });
+  await row.focus();
+  await page.keyboard.press('Enter');
   const mend = page.getByRole('button', { name: /^Put .* in reach of the seat$/ }).first();
   await mend.focus();
   await page.keyboard.press('Enter');
@@ -151,6 +154,7 @@ test('two tabs on the same field: the second is told, and neither word is lost',
   const page = await go(`${BOAT}`);
   const other = await (await browser.newContext()).newPage();
   await other.goto(server.base + BOAT);
+  for (const tab of [page, other]) await tab.getByRole('button', { name: /^How she is known/ }).click();
   await expect(other.getByLabel('Colour below')).toHaveValue('green');
   // The other device has no signal while it writes.
   await other.context().setOffline(true);

@@ -6,7 +6,7 @@ const { generateSW } = createRequire(new URL('../app/package.json', import.meta.
 const dist = fileURLToPath(new URL('../app/dist/', import.meta.url));
 const { count, size } = await generateSW({
   globDirectory: dist,
-  globPatterns: ['**/*.{html,js,css,woff2,svg,webmanifest}'],
+  globPatterns: ['**/*.{html,js,css,woff2,svg,png,webmanifest}'],
   swDest: `${dist}sw.js`,
   inlineWorkboxRuntime: true,
   clientsClaim: true,

@@ -18,7 +18,7 @@ export default function Layout() {
   return (
     <SWRConfig value={{ revalidateOnFocus: true, dedupingInterval: 500 }}>
       <SafeAreaProvider>
-        <Themed theme={theme}>
+        <Themed theme={theme} outermost>
           <UndoProvider>
             <Frame>
               <Slot />

@@ -11,12 +11,18 @@ export function Fold({
   children,
 }: {
   title: string;
-  /** Open from the start. */
+  /** Open from the start, or from when this becomes true. */
   begin?: boolean;
   children: ReactNode;
 }) {
   const p = usePalette();
   const [open, setOpen] = useState(begin);
+  const [asked, setAsked] = useState(begin);
+  // It opens when it is asked to; it never closes by itself under a finger.
+  if (begin !== asked) {
+    setAsked(begin);
+    if (begin) setOpen(true);
+  }
   return (
     <View>
       <Press

@@ -7,17 +7,23 @@ export function Moment({
   label,
   value,
   onChange,
+  onLeave,
+  id,
 }: {
   kind: 'date' | 'time';
   label: string;
   value: string;
   onChange: (value: string) => void;
+  onLeave?: () => void;
+  id?: string;
 }) {
   const p = usePalette();
   return (
     <input
       type={kind}
       aria-label={label}
+      {...(id ? { id } : {})}
+      {...(onLeave ? { onBlur: onLeave } : {})}
       value={value}
       onChange={(event) => onChange(event.currentTarget.value)}
       style={{

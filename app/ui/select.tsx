@@ -11,7 +11,8 @@ export function Select({
   onChange,
 }: {
   label: string;
-  unsaid: string;
+  /** What the list says while nothing was said; absent where something always is. */
+  unsaid?: string;
   options: Option[];
   value: string;
   onChange: (value: string) => void;
@@ -34,7 +35,7 @@ export function Select({
         fontSize: SIZE.body,
       }}
     >
-      <option value="">{unsaid}</option>
+      {unsaid === undefined ? null : <option value="">{unsaid}</option>}
       {options.map((option) => (
         <option key={option.value} value={option.value}>
           {option.label}

@@ -1,4 +1,4 @@
-import { createContext, useContext, useMemo, type ReactNode } from 'react';
+import { createContext, useContext, useEffect, useMemo, type ReactNode } from 'react';
 import { configureFonts, MD3LightTheme, PaperProvider } from 'react-native-paper';
 import Svg, { Path } from 'react-native-svg';
 import { ICON_PATHS } from './icon-paths';
@@ -56,9 +56,22 @@ function paperTheme(p: Palette) {
   };
 }
 
-export function Themed({ theme, children }: { theme: ThemeName; children: ReactNode }) {
+export function Themed({
+  theme,
+  outermost = false,
+  children,
+}: {
+  theme: ThemeName;
+  /** Of the whole application, not of a part of it. */
+  outermost?: boolean;
+  children: ReactNode;
+}) {
   const palette = PALETTES[theme];
   const paper = useMemo(() => paperTheme(palette), [palette]);
+  // What shows beyond the page, as it is pulled or while a part comes, is of the same colour.
+  useEffect(() => {
+    if (outermost) document.documentElement.style.background = palette.paper;
+  }, [outermost, palette.paper]);
   return (
     <Current.Provider value={palette}>
       <PaperProvider

@@ -1,51 +1,22 @@
-import { lazy, Suspense } from 'react';
-import { View } from 'react-native';
-import { HelperText, TextInput } from 'react-native-paper';
 import { useController } from 'react-hook-form';
-import { TOUCH } from '../../ui/tokens';
+import { Moment } from '../../ui/moment';
 import { fieldId } from '../../data/where';
-import type { FieldProps } from './field';
-import type { Shape } from './schema';
+import { Fault, pointerOf, type Inner } from './parts';
 
-/** The calendar is a part of its own: most visits never open it. */
-const Calendar = lazy(() => import('./calendar'));
-
-/** A day or a time: typed, or picked from a calendar or a clock. */
-export function DateField({ name, shape, label, onLeft }: FieldProps & { shape: Shape; label: string }) {
-  const { field, fieldState } = useController({ name });
-  const time = shape.meta.picks === 'time';
-  const value = typeof field.value === 'string' ? field.value : '';
-  const put = (next: string) => {
-    field.onChange(next === '' && shape.optional ? undefined : next);
-    void onLeft(name);
-  };
+/** A day or a time, as the browser takes it: typed or picked, never a day that does not exist. */
+export function DateField({ name, shape, label, onLeft }: Inner) {
+  const { field } = useController({ name });
   return (
     <>
-      <View style={{ flexDirection: 'row', gap: 8, alignItems: 'center' }}>
-        <TextInput
-          mode="outlined"
-          dense
-          accessibilityLabel={label}
-          id={fieldId(`/${name.replaceAll('.', '/')}`)}
-          placeholder={time ? '06:10' : '2026-05-12'}
-          error={fieldState.error !== undefined}
-          value={value}
-          onChangeText={(text) => field.onChange(text === '' && shape.optional ? undefined : text)}
-          onBlur={() => {
-            field.onBlur();
-            void onLeft(name);
-          }}
-          style={{ minHeight: TOUCH, width: 150 }}
-        />
-        <Suspense fallback={null}>
-          <Calendar label={label} time={time} value={value} onPick={put} />
-        </Suspense>
-      </View>
-      {fieldState.error?.message ? (
-        <HelperText type="error" role="alert" visible style={{ fontSize: 14, paddingHorizontal: 0 }}>
-          {fieldState.error.message}
-        </HelperText>
-      ) : null}
+      <Moment
+        kind={shape.meta.picks === 'time' ? 'time' : 'date'}
+        label={label}
+        id={fieldId(pointerOf(name))}
+        value={typeof field.value === 'string' ? field.value : ''}
+        onChange={(text) => field.onChange(text === '' && shape.optional ? undefined : text)}
+        onLeave={() => void onLeft(name)}
+      />
+      <Fault name={name} label={label} />
     </>
   );
 }

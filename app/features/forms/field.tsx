@@ -1,10 +1,9 @@
-import { createContext, useContext, useState } from 'react';
+import { createContext, useContext } from 'react';
 import { View } from 'react-native';
-import { HelperText, TextInput } from 'react-native-paper';
-import { useController, useFieldArray, useFormContext, type FieldErrors } from 'react-hook-form';
-import type * as z from 'zod';
+import { TextInput } from 'react-native-paper';
+import { useController, useFieldArray, useFormContext } from 'react-hook-form';
 import type { ThingType } from '@escale/core/model';
-import { format, fromSI, toSI, unitOf, type Quantity, type UnitSystem } from '@escale/core/units';
+import { unitOf, type Quantity } from '@escale/core/units';
 import { Button, Row } from '../../ui/button';
 import { Choice } from '../../ui/choice';
 import { T } from '../../ui/text';
@@ -14,20 +13,13 @@ import { useKind } from '../../data/hooks';
 import { useSettings, plainly } from '../../data/settings';
 import { fieldId } from '../../data/where';
 import { DateField } from './date-field';
+import { Measure } from './measure';
+import { Fault, pointerOf, type FieldProps, type Inner } from './parts';
 import { blankOf, fieldsOf, shapeOf, type Shape } from './schema';
 import { CATALOGUE } from '@escale/core/kit';
 import { Check } from '../../ui/mark';
 import { FORM } from './words';
 
-export interface FieldProps {
-  /** Dotted name of React Hook Form; its pointer is the same with slashes. */
-  name: string;
-  schema: z.ZodType;
-  onLeft: (name: string) => Promise<void> | void;
-  basis?: Record<string, string>;
-}
-
-export const pointerOf = (name: string) => `/${name.replaceAll('.', '/')}`;
 /** Deeper parts of a form are told how to save by the outermost. */
 const Basis = createContext<Record<string, string>>({});
 /** Says that a guessed value is so. Absent where nothing can be said yet. */
@@ -51,11 +43,15 @@ function Labelled({ shape, ...props }: FieldProps & { shape: Shape }) {
   const guessed = basis[pointer] === 'guessed';
   const sayIt = useContext(SayingSo);
   const title = meta.title ?? props.name.split('.').at(-1) ?? '';
+  const { units } = useSettings();
+  const { symbol } =
+    kind === 'number' ? unitOf((meta.quantity ?? 'count') as Quantity, units) : { symbol: '' };
+  const label = symbol ? plainly(FORM.inUnit, { label: title, unit: symbol }) : title;
   return (
     <View style={{ gap: 4 }}>
       <View style={{ flexDirection: 'row', alignItems: 'center', gap: 8 }}>
         <T as="label" style={{ fontSize: 14 }}>
-          {guessed ? plainly(FORM.guess, { label: title }) : title}
+          {guessed ? plainly(FORM.guess, { label }) : label}
         </T>
         {guessed && sayIt ? (
           <Button kind="quiet" label={plainly(FORM.itIsSo, { label: title })} onPress={() => sayIt(pointer)}>
@@ -76,29 +72,6 @@ function Labelled({ shape, ...props }: FieldProps & { shape: Shape }) {
     </View>
   );
 }
-
-function useError(name: string): string | undefined {
-  const {
-    formState: { errors },
-  } = useFormContext();
-  const found = name
-    .split('.')
-    .reduce<unknown>((at, key) => (at as FieldErrors | undefined)?.[key], errors) as
-    { message?: string; root?: { message?: string } } | undefined;
-  return found?.message ?? found?.root?.message;
-}
-
-function Fault({ name, own }: { name: string; own?: string | undefined }) {
-  const found = useError(name);
-  const message = own ?? found;
-  return message ? (
-    <HelperText type="error" role="alert" visible style={{ fontSize: 14, paddingHorizontal: 0 }}>
-      {message}
-    </HelperText>
-  ) : null;
-}
-
-type Inner = FieldProps & { shape: Shape; label: string };
 
 function One(props: Inner) {
   const { shape } = props;
@@ -134,75 +107,11 @@ function Text({ name, shape, label, onLeft }: Inner) {
         value={typeof field.value === 'string' ? field.value : ''}
         onChangeText={(text) => field.onChange(text === '' && shape.optional ? undefined : text)}
         onBlur={() => {
-          field.onBlur();
           void onLeft(name);
         }}
         style={long ? {} : { minHeight: TOUCH }}
       />
-      <Fault name={name} />
-    </>
-  );
-}
-
-/** What is wrong with a number, in the person's own unit; undefined where it lies within its limits. */
-function beyond(
-  { schema }: Shape,
-  label: string,
-  value: number,
-  quantity: Quantity,
-  units: UnitSystem,
-): string | undefined {
-  const { minValue: least, maxValue: most } = schema as z.ZodNumber;
-  const say = (limit: number) =>
-    format(limit, quantity, units, Number.isInteger(fromSI(limit, unitOf(quantity, units))) ? 0 : undefined);
-  if (least !== null && value < least) return plainly(FORM.least, { label, limit: say(least) });
-  return most !== null && value > most ? plainly(FORM.most, { label, limit: say(most) }) : undefined;
-}
-
-/** A number in the person's own unit; SI inside. What is typed stays as typed until the field is left. */
-function Measure({ name, shape, label, onLeft }: Inner) {
-  const { field, fieldState } = useController({ name });
-  const quantity = (shape.meta.quantity ?? 'count') as Quantity;
-  const { units } = useSettings();
-  const unit = unitOf(quantity, units);
-  const shown =
-    typeof field.value === 'number'
-      ? String(Number(fromSI(field.value, unit).toFixed(Math.max(unit.digits, 2))))
-      : '';
-  const [typed, setTyped] = useState<string>();
-  const [fault, setFault] = useState<string>();
-  const leave = () => {
-    field.onBlur();
-    if (typed === undefined) return;
-    const text = typed.trim().replace(',', '.');
-    const number = Number(text);
-    if (text !== '' && !Number.isFinite(number))
-      return setFault(
-        unit.symbol ? plainly(FORM.numberIn, { label, unit: unit.symbol }) : plainly(FORM.number, { label }),
-      );
-    const outside = text === '' ? undefined : beyond(shape, label, toSI(number, unit), quantity, units);
-    if (outside) return setFault(outside);
-    setFault(undefined);
-    field.onChange(text === '' ? undefined : toSI(number, unit));
-    setTyped(undefined);
-    void onLeft(name);
-  };
-  return (
-    <>
-      <TextInput
-        mode="outlined"
-        dense
-        inputMode="decimal"
-        accessibilityLabel={unit.symbol ? `${label}, ${unit.symbol}` : label}
-        id={fieldId(pointerOf(name))}
-        error={fault !== undefined || fieldState.error !== undefined}
-        value={typed ?? shown}
-        onChangeText={setTyped}
-        onBlur={leave}
-        {...(unit.symbol ? { right: <TextInput.Affix text={unit.symbol} /> } : {})}
-        style={{ minHeight: TOUCH, maxWidth: 240 }}
-      />
-      <Fault name={name} own={fault} />
+      <Fault name={name} label={label} />
     </>
   );
 }
@@ -228,7 +137,7 @@ function Choose({
           void onLeft(name);
         }}
       />
-      <Fault name={name} />
+      <Fault name={name} label={label} />
     </>
   );
 }
@@ -337,7 +246,7 @@ function List({ name, shape, label, onLeft }: Inner) {
           Add
         </Button>
       </Row>
-      <Fault name={name} />
+      <Fault name={name} label={label} />
     </View>
   );
 }
@@ -386,12 +295,11 @@ function Words({ name, shape, label, onLeft }: Inner) {
         value={value.join('\n')}
         onChangeText={(text) => field.onChange(text.split('\n'))}
         onBlur={() => {
-          field.onBlur();
           put(value.map((w) => w.trim()).filter(Boolean));
         }}
       />
       <T as="small">One a line.</T>
-      <Fault name={name} />
+      <Fault name={name} label={label} />
     </>
   );
 }

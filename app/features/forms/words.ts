@@ -2,7 +2,12 @@
 import { plainly } from '../../data/settings';
 
 export const FORM = {
-  pick: 'Pick {label}',
+  inUnit: '{label}, {unit}',
+  group: '{title}, {said} of {all} said',
+  look: 'Look at {label}',
+  fault: '{label}: {message}',
+  notYet: 'Not added yet. Look at:',
+  future: 'lies in the future',
   guess: '{label} · a guess',
   itIsSo: '{label}: it is so',
   least: '{label}: at least {limit}',

@@ -172,6 +172,7 @@ describe('crew and company', () => {
   test('today and who watches whom are said on the crew’s cards, and taken back', async () => {
     show(<BoatSection />, { trip: FOUR });
     const card = await screen.findByRole('group', { name: 'Bram Tolley' });
+    await user.click(within(card).getByRole('button', { name: 'More about Bram Tolley' }));
     await user.click(within(card).getByRole('radio', { name: 'Tired' }));
     await waitFor(() => expect(crew()[3].today).toBe('tired'));
     await user.click(within(card).getByRole('radio', { name: 'Tired' }));

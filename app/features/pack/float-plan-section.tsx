@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { TextInput } from 'react-native-paper';
-import { isOpen, sheetOf } from '@escale/core/floatplan';
+import { isOpen } from '@escale/core/floatplan';
 import type { PlanView, Sheet } from '@escale/core/model';
 import { Button, Row } from '../../ui/button';
 import { Rule } from '../../ui/page';
@@ -11,13 +11,15 @@ import { MS } from '@escale/core/units';
 import { useNow, useOutbox } from '../../data/hooks';
 import { file, newId } from '../../data/outbox';
 import { TripForm } from '../plan/trip-form';
-import { useTrip, type TripView } from '../trip/use-trip';
+import { useTrip } from '../trip/use-trip';
+import { draftSheet } from './draft-sheet';
 import { newOnTrip } from '../shed/on-trip';
 import { FineButton } from '../watch/fine-button';
 import { Unsent } from '../watch/unsent';
 import { answered } from '../watch/words';
 import { PLAN } from './words';
 import { TextLink } from '../../ui/press';
+import { ShareSheet } from './share-sheet';
 
 /** Drafted from the trip; filing starts the clock on the server. */
 export function FloatPlanSection() {
@@ -88,7 +90,10 @@ function Draft({ amends }: { amends: string | undefined }) {
         {amends ? 'The sheet as it would be now' : 'The sheet'}
       </T>
       {sheet ? (
-        <SheetView sheet={sheet} />
+        <>
+          <SheetView sheet={sheet} />
+          <ShareSheet sheet={sheet} channel={view.plan?.channel} trip={trip.id} />
+        </>
       ) : (
         <T as="soft">
           A boat, a crew, a water, a contact and a time home are needed before anything can be filed.
@@ -119,28 +124,6 @@ function Draft({ amends }: { amends: string | undefined }) {
       </T>
     </View>
   );
-}
-
-/** The sheet of the trip as it stands, or undefined while something it needs is missing. */
-function draftSheet({ trip, shed, assessment, input }: TripView): Sheet | undefined {
-  const boat = shed.boats.find((b) => b.id === trip.boat),
-    water = shed.waters.find((w) => w.id === trip.water);
-  const people = trip.crew.flatMap((c) => shed.people.find((who) => who.id === c.person) ?? []);
-  const contacts = trip.contacts.flatMap((c) => shed.contacts.find((who) => who.id === c) ?? []);
-  if (!boat || !water || people.length === 0 || contacts.length === 0 || !assessment.schedule?.home)
-    return undefined;
-  return sheetOf({
-    trip,
-    boat,
-    people,
-    water,
-    places: shed.places,
-    gear: shed.gear,
-    contacts,
-    assessment,
-    filedAt: input.now,
-    inventedWeather: input.conditions.forecast?.invented === true,
-  });
 }
 
 /** The sheet as it stands frozen: never reckoned again. */

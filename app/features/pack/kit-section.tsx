@@ -10,6 +10,8 @@ import { JacketsBlock } from './jackets-block';
 import { WhatChanges } from './what-changes';
 import { FindingList } from '../trip/finding-list';
 import { findingsOf } from '../trip/sections';
+import { toLookAt } from '@escale/core/kit';
+import { LOOK } from '../shed/words';
 import { useTrip } from '../trip/use-trip';
 import { KIT } from './words';
 import { plainly } from '../../data/settings';
@@ -38,6 +40,7 @@ export function KitSection() {
     found.filter((f) => (layerOf.get(f.id) ?? (f.id.startsWith('own/') ? 'own' : 'advice')) === layer);
   const water = shed.waters.find((w) => w.id === trip.water);
   const { leave } = assessment;
+  const waiting = toLookAt(shed.gear).length;
   const day = leave === undefined ? trip.leave.date : civilDate(leave, water?.zone ?? 'UTC');
   return (
     <View style={{ gap: 18, marginTop: -8 }}>
@@ -79,6 +82,11 @@ export function KitSection() {
       )}
       <JacketsBlock />
       <WhatChanges />
+      {waiting > 0 ? (
+        <TextLink href={`/shed/look?back=${encodeURIComponent(`/trips/${trip.id}/pack/kit`)}`}>
+          {plainly(LOOK.way, { n: waiting })}
+        </TextLink>
+      ) : null}
       <TextLink href={`/trips/${trip.id}/check`}>Officer’s check: ask yourself first</TextLink>
       <TextLink href={`/shed/round?by=${day}&trip=${trip.id}`}>
         Inspection round: what is due before this trip

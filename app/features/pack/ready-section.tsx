@@ -56,7 +56,7 @@ function Backwards() {
                   borderColor: p.line,
                 }}
               >
-                <T as="strong" style={{ width: 52 }}>
+                <T as="strong" style={{ width: reader.hours === 12 ? 76 : 52 }}>
                   {clock(task.starts, reader)}
                 </T>
                 <View style={{ flex: 1 }}>

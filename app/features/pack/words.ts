@@ -43,3 +43,21 @@ export const PLAN = {
   clockUnknown:
     'Filing starts a clock on the server. It acts if you are not home by the overdue time. Escale never rings a rescue service by itself.',
 } as const;
+
+/** The sheet as text, by whatever the phone has. */
+export const SHARE = {
+  title: 'Give it to somebody',
+  lead: 'As text: all times with their days, what late means, whom to ring and what to say. Nobody is told of it by this machine.',
+  share: 'Share',
+  copy: 'Copy',
+  code: 'Show as a code',
+  codeClose: 'Close the code',
+  codeIs: 'The sheet as a code that a phone reads',
+  codeNote:
+    'The short sheet: who, when, whom to ring. Held before another phone’s camera it is read there, without any network.',
+  print: 'On paper, with kit list and steps',
+  shared: 'Given to your phone’s own sharing. Make sure that it arrived.',
+  notShared: 'Your phone did not take it. Copy it instead.',
+  copied: 'Copied. Put it into a message, and make sure that it arrived.',
+  notCopied: 'The browser does not let it be copied. Print it, or show it as a code.',
+} as const;

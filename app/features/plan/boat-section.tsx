@@ -3,6 +3,7 @@ import { useLocalSearchParams } from 'expo-router';
 import type { Assessment, Trip } from '@escale/core/model';
 import { CLOTHING, CRAFT, ROLES, TODAY } from '@escale/core/model/lists';
 import { Button, Row } from '../../ui/button';
+import { Fold } from '../../ui/fold';
 import { later } from '../../ui/later';
 import { Choice, optionsOf } from '../../ui/choice';
 import { T } from '../../ui/text';
@@ -176,6 +177,8 @@ function CrewCard({
   const jackets = shed.gear.filter((g) => JACKETS.has(g.kind));
   const jacket = shed.gear.find((g) => g.id === (member.jacket ?? matched));
   const name = person?.name ?? 'crew';
+  const { at } = useLocalSearchParams<{ at?: string }>();
+  const began = MORE.some((field) => at === `/crew/${i}/${field}`);
   const drives = shed.boats
     .find((b) => b.id === trip.boat)
     ?.propulsion.some((d) => d.kind === 'outboard' || d.kind === 'inboard');
@@ -201,28 +204,6 @@ function CrewCard({
         value={member.role}
         onChange={(role) => role && put({ ...member, role: role as Member['role'] })}
       />
-      <T as="label">Today</T>
-      <Choice
-        label={plainly(CREW.today, { name })}
-        options={optionsOf(TODAY)}
-        value={member.today}
-        clearable
-        onChange={(today) =>
-          put(today ? { ...member, today: today as Member['today'] } : without(member, 'today'))
-        }
-      />
-      {others.length > 0 ? (
-        <>
-          <T as="label">Keeps an eye on</T>
-          <Choice
-            label={plainly(CREW.eye, { name })}
-            options={others.map((o) => ({ value: o.id, label: o.name }))}
-            value={member.buddy}
-            clearable
-            onChange={(buddy) => put(buddy ? { ...member, buddy } : without(member, 'buddy'))}
-          />
-        </>
-      ) : null}
       <T as="label">Wears</T>
       <Choice
         label={plainly(CREW.clothing, { name })}
@@ -252,20 +233,53 @@ function CrewCard({
           />
         </>
       ) : null}
-      {jackets.length > 0 ? (
-        <Choice
-          label={plainly(CREW.jacket, { name })}
-          options={[
-            { value: '', label: 'The one that fits best' },
-            ...jackets.map((g) => ({ value: g.id, label: g.name })),
-          ]}
-          value={member.jacket ?? ''}
-          onChange={(id) => put(id ? { ...member, jacket: id } : without(member, 'jacket'))}
-        />
-      ) : null}
+      <Fold title={plainly(CREW.more, { name })} begin={began}>
+        <View style={{ gap: 8, paddingTop: 8 }}>
+          <T as="label">Today</T>
+          <Choice
+            label={plainly(CREW.today, { name })}
+            options={optionsOf(TODAY)}
+            value={member.today}
+            clearable
+            onChange={(today) =>
+              put(today ? { ...member, today: today as Member['today'] } : without(member, 'today'))
+            }
+          />
+          {others.length > 0 ? (
+            <>
+              <T as="label">Keeps an eye on</T>
+              <Choice
+                label={plainly(CREW.eye, { name })}
+                options={others.map((o) => ({ value: o.id, label: o.name }))}
+                value={member.buddy}
+                clearable
+                onChange={(buddy) => put(buddy ? { ...member, buddy } : without(member, 'buddy'))}
+              />
+            </>
+          ) : null}
+          {jackets.length > 0 ? (
+            <>
+              {' '}
+              <T as="label">{CREW.whichJacket}</T>
+              <Choice
+                label={plainly(CREW.jacket, { name })}
+                options={[
+                  { value: '', label: 'The one that fits best' },
+                  ...jackets.map((g) => ({ value: g.id, label: g.name })),
+                ]}
+                value={member.jacket ?? ''}
+                onChange={(id) => put(id ? { ...member, jacket: id } : without(member, 'jacket'))}
+              />
+            </>
+          ) : null}
+        </View>
+      </Fold>
     </View>
   );
 }
+
+/** Of a member what is asked behind “more”. */
+const MORE = ['today', 'buddy', 'jacket'];
 
 const YES_NO = [
   { value: 'yes', label: 'Yes' },

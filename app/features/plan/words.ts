@@ -12,6 +12,8 @@ export const HALT = {
 } as const;
 
 export const CREW = {
+  more: 'More about {name}',
+  whichJacket: 'Which jacket',
   add: 'Add {name}',
   plus: '+ {name}',
   ashore: '{name} stays ashore',

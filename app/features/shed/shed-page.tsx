@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { TextInput } from 'react-native-paper';
 import type { GearKind, ThingType } from '@escale/core/model';
-import { CRAFT } from '@escale/core/model/lists';
+import { CRAFT, PLACE_KINDS, WATERS } from '@escale/core/model/lists';
 import { Choice, Tick } from '../../ui/choice';
 import { Empty, Page } from '../../ui/page';
 import { T } from '../../ui/text';
@@ -13,10 +13,11 @@ import type { Held } from '../../data/things';
 import { Exchange } from './exchange';
 import { StartingSet } from './starting-set';
 import { thingHref, type ShedType } from '../../data/where';
-import { CATALOGUE } from '@escale/core/kit';
+import { CATALOGUE, toLookAt } from '@escale/core/kit';
 import { CardLink, TextLink } from '../../ui/press';
 import { gearNote } from './gear-note';
-import { SHED } from './words';
+import { RemindHere } from '../shell/install';
+import { LOOK, SHED } from './words';
 
 const SHELVES: { type: ShedType; title: string; one: string; why: string }[] = [
   {
@@ -94,6 +95,7 @@ function Locker({ things }: { things: Held<'gear'>[] }) {
   const kinds = new Map(CATALOGUE.kinds.map((k) => [k.id, k]));
   const [find, setFind] = useState('');
   const today = useToday();
+  const waiting = toLookAt(things.map((h) => h.doc)).length;
   const wanted = find.trim().toLowerCase();
   const shown = things.filter((h) =>
     `${h.doc.name} ${kinds.get(h.doc.kind)?.title ?? ''}`.toLowerCase().includes(wanted),
@@ -110,6 +112,7 @@ function Locker({ things }: { things: Held<'gear'>[] }) {
       />
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: 18 }}>
         {[
+          ...(waiting > 0 ? [['/shed/look', plainly(LOOK.way, { n: waiting })]] : []),
           ['/shed/round', 'Inspection round'],
           ['/shed/table', 'As a table (CSV)'],
           ['/shed/packs', 'Rule packs'],
@@ -140,9 +143,12 @@ function Locker({ things }: { things: Held<'gear'>[] }) {
 
 function noteOf(held: Held): string {
   if (held.type === 'boat') return CRAFT[(held as Held<'boat'>).doc.kind];
-  if (held.type === 'person') return (held as Held<'person'>).doc.born ?? '';
-  if (held.type === 'place') return (held as Held<'place'>).doc.kind;
-  if (held.type === 'water') return (held as Held<'water'>).doc.class;
+  if (held.type === 'person') {
+    const { born } = (held as Held<'person'>).doc;
+    return born ? plainly(SHED.born, { born }) : '';
+  }
+  if (held.type === 'place') return PLACE_KINDS[(held as Held<'place'>).doc.kind];
+  if (held.type === 'water') return WATERS[(held as Held<'water'>).doc.class];
   return held.type === 'contact' ? ((held as Held<'contact'>).doc.relation ?? '') : '';
 }
 
@@ -208,12 +214,23 @@ function Own() {
         value={settings.units}
         onChange={(units) => units && void setSettings({ units: units as typeof settings.units })}
       />
+      <T as="label">Clock</T>
+      <Choice
+        label="Clock"
+        options={[
+          { value: '24', label: '18:30' },
+          { value: '12', label: '6:30 pm' },
+        ]}
+        value={settings.clock}
+        onChange={(clock) => clock && void setSettings({ clock: clock as typeof settings.clock })}
+      />
       <Tick
         label="Single-key shortcuts"
         note="Press ? for the list"
         on={settings.shortcuts}
         onChange={(shortcuts) => void setSettings({ shortcuts })}
       />
+      <RemindHere />
       <Exchange />
     </View>
   );

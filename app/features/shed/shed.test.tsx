@@ -1,4 +1,4 @@
-import { screen, waitFor, within } from '@testing-library/react';
+import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { fresh, type fakeServer, show } from '../../test/world';
 import { at, visited } from '../../test/router';
@@ -20,7 +20,7 @@ test('shelves list what is there, with what matters of each', async () => {
   show(<ShedPage />);
   expect(await screen.findByRole('link', { name: 'Sprat. Sit-on-top kayak' })).toBeTruthy();
   expect(
-    screen.getByRole('link', { name: /^Old hand flare\. in reach of the seat · ends 10 Feb 2026/ }),
+    screen.getByRole('link', { name: /^Old hand flare\. in reach of the seat · ended 10 Feb 2026/ }),
   ).toBeTruthy();
 });
 
@@ -28,7 +28,7 @@ test('a person is added by the form of the schema; what is missing is told at it
   at({ type: 'person', id: 'new' });
   show(<ThingPage />);
   await user.click(await screen.findByRole('button', { name: 'Add' }));
-  expect((await screen.findByRole('alert')).textContent).toMatch(/word or two|expected string|required/i);
+  expect(await screen.findByText('Name: is needed')).toBeTruthy();
   await user.type(screen.getByLabelText('Name'), 'Ines');
   await user.type(screen.getByLabelText('Weight, kg'), '61');
   await user.click(screen.getByRole('radio', { name: 'Weak' }));
@@ -53,6 +53,7 @@ test('kit for a requirement starts from its kind and leads back to the trip', as
 test('a field is saved as it is left; emptied, it is unknown again', async () => {
   at({ type: 'gear', id: WHISTLE });
   show(<ThingPage />);
+  await user.click(await screen.findByRole('button', { name: /^Label and tests/ }));
   const approval = await screen.findByLabelText('Approval on the label');
   await user.type(approval, 'none');
   await user.tab();
@@ -61,10 +62,13 @@ test('a field is saved as it is left; emptied, it is unknown again', async () =>
   await user.tab();
   await waitFor(() => expect(doc(WHISTLE)).not.toHaveProperty('approval'));
   const expires = screen.getByLabelText('Ends');
-  await user.type(expires, 'in August');
-  await user.tab();
-  expect((await screen.findByRole('alert')).textContent).toBe('a date such as 2026-05-12');
+  // A day that does not exist can't be typed: the browser's own field has no such value.
+  fireEvent.change(expires, { target: { value: '2027-02-31' } });
+  fireEvent.blur(expires);
   expect(doc(WHISTLE)).not.toHaveProperty('expires');
+  fireEvent.change(expires, { target: { value: '2027-02-28' } });
+  fireEvent.blur(expires);
+  await waitFor(() => expect(doc(WHISTLE)?.expires).toBe('2027-02-28'));
 });
 
 test('removed with a way back', async () => {

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { View } from 'react-native';
+import { useRouter } from 'expo-router';
 import type { GearItem } from '@escale/core/model';
 import { Button, Row } from '../../ui/button';
 import { Choice } from '../../ui/choice';
@@ -13,6 +14,7 @@ import { plainly } from '../../data/settings';
 
 /** A locker to start from: what a kind of trip carries and is not here yet, each to be looked at before it counts. */
 export function StartingSet() {
+  const router = useRouter();
   const [open, setOpen] = useState(false);
   const [set, setSet] = useState<string>();
   const gear = useKind('gear');
@@ -32,6 +34,7 @@ export function StartingSet() {
       await create('gear', item, kind.title);
     }
     setOpen(false);
+    router.push('/shed/look');
   };
   if (!open)
     return (

@@ -85,7 +85,8 @@ function startOf(type: ShedType, id: string, kind: string | undefined): Record<s
     ...(known ? { kind: known.id, name: known.title } : {}),
     count: 1,
     stowage: known?.supplies.find((s) => s.within)?.within ?? 'in-reach',
-    state: 'ready',
+    // Nobody has looked at it yet: that it is in order is for its owner to say.
+    state: 'unknown',
   };
 }
 

@@ -24,6 +24,7 @@ export const SHED = {
   addOne: 'Add a {what}',
   noneYet: 'No {what} yet',
   checked: 'checked {on:date}',
+  born: 'born {born}',
   ended: 'ended {on:date}',
   ends: 'ends {on:date}',
   charge: 'charge {share:percent}',
@@ -45,4 +46,22 @@ export const RULES = {
   none: 'None of these',
   noneNote: 'What the law asks here is then not known to Escale: ask the local authority.',
   changed: 'whose rules hold',
+} as const;
+
+/** Many things looked at on one page. */
+export const LOOK = {
+  title: 'Look at many',
+  lead: 'Things that nobody has looked at yet, or whose test is due.',
+  back: 'back',
+  none: 'Nothing waits to be looked at',
+  noneWhy: 'Things that are added stand here until somebody has held them in the hand.',
+  allOf: 'All of these are in order',
+  noneOf: 'None of these',
+  test: '{how} {passes}',
+  plain: 'Hold it in the hand: whole, dry, and what it says it is.',
+  where: 'Where {name} travels',
+  say: 'Looked at and in order: {n}',
+  means: 'What you tick counts from now on as tested today, by you. What you leave stays open.',
+  change: '{name}, looked at',
+  way: 'Look at many ({n})',
 } as const;

@@ -7,11 +7,12 @@ import { useSending } from '../../data/hooks';
 import { Nav } from './nav';
 import { Shortcuts } from './shortcuts';
 import { Overdue } from './overdue';
+import { Reminders } from './reminders';
 import { SignalBar } from './signal';
 import { Update } from './update';
 
 /** Pages that stand alone on the screen: nothing but the matter at hand. */
-const ALONE = /\/(run\/|under-way$|trouble\/)/;
+const ALONE = /\/(run\/|under-way$|trouble\/|paper$)/;
 
 export function Frame({ children }: { children: ReactNode }) {
   const p = usePalette();
@@ -23,6 +24,7 @@ export function Frame({ children }: { children: ReactNode }) {
       {wide && !alone ? <Nav /> : null}
       <Update />
       <Overdue />
+      <Reminders />
       <SignalBar />
       <View style={{ flex: 1 }}>{children}</View>
       {!wide && !alone ? <Nav /> : null}

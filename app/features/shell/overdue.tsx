@@ -1,12 +1,15 @@
+import { useEffect } from 'react';
 import { View } from 'react-native';
 import type { PlanState, PlanView } from '@escale/core/model';
 import { saysTo } from '@escale/core/say';
+import { useReader } from '../../data/settings';
 import { CardLink } from '../../ui/press';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
 import { TOUCH } from '../../ui/tokens';
 import { isOpen } from '@escale/core/floatplan';
 import { useNow, usePlans, useThings } from '../../data/hooks';
+import { setBadge } from './reminders';
 import { OVERDUE } from './words';
 
 /** The states in which somebody is or will be looked for. */
@@ -30,13 +33,17 @@ export function Overdue() {
   const now = useNow(MINUTE);
   const { ready, error } = useThings();
   const plans = usePlans() ?? [];
+  const known = ready || error !== undefined;
   // Whose clock runs comes with the things: until they are here, or can't be had, this device's may be the wrong one.
-  if (!ready && !error) return null;
-  const loud = plans.flatMap((plan) => {
+  const loud = (known ? plans : []).flatMap((plan) => {
     const state = stateAt(plan, now);
     return LOUD.has(state) ? [{ ...plan, state }] : [];
   });
-  return loud.length === 0 ? null : (
+  const n = loud.length;
+  useEffect(() => {
+    if (known) setBadge(n);
+  }, [known, n]);
+  return n === 0 ? null : (
     <View role="alert">
       {loud.map((plan) => (
         <Line key={plan.id} plan={plan} />
@@ -47,7 +54,7 @@ export function Overdue() {
 
 function Line({ plan }: { plan: PlanView }) {
   const p = usePalette();
-  const says = saysTo({ units: 'metric', zone: plan.zone, locale: 'en-GB' });
+  const says = saysTo(useReader(plan.zone));
   const at = plan.state === 'late' ? plan.times.home : plan.times.overdue;
   return (
     <CardLink

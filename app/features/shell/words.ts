@@ -32,3 +32,21 @@ export const OVERDUE = {
   overdue: '{title}: overdue since {at:day} {at:clock}. Say how you are.',
   alarm: '{title}: alarm, overdue since {at:day} {at:clock}. Say how you are.',
 } as const;
+
+/** The application kept on the device, and what it reminds of. */
+export const INSTALL = {
+  title: 'Keep Escale on this device',
+  why: 'It opens without signal either way; kept like an application it is one tap away.',
+  byHand:
+    'It opens without signal either way. To have it one tap away, add it to the home screen from your browser’s menu.',
+  keep: 'Keep it',
+  read: 'Not again',
+  reminders: 'Reminders',
+  truth:
+    'This phone reminds you of turning back, check-ins and home only while Escale is open on the screen. A calendar’s alarm is the surer way: take the hours of a float plan from the watch.',
+  remind: 'Remind me on this device',
+  stop: 'No more reminders here',
+  refused: 'The browser does not allow it. Take the hours into your calendar instead.',
+  noReminders:
+    'This browser has no reminders. Take the hours of a float plan into your calendar, from the watch.',
+} as const;

@@ -36,7 +36,8 @@ function Figure({
 
 /** The hours on the clock of the water. */
 export function Hours({ strip, x, p, reader }: { strip: Strip; x: X; p: Palette; reader: Reader }) {
-  const says = saysTo(reader);
+  // Ticks are hours of the day, for whoever reads.
+  const says = saysTo({ ...reader, hours: 24 });
   const hourOf = (at: number) => Number(says(STRIP.hour, { at }).slice(0, 2));
   return (
     <G>

@@ -11,6 +11,7 @@ import { CardLink, TextLink } from '../../ui/press';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
 import { useNow } from '../../data/hooks';
+import { plainly } from '../../data/settings';
 import { DayStrip } from '../strip/day-strip';
 import { useTripView, type TripView } from '../trip/use-trip';
 import { OPENS } from './opens';
@@ -44,7 +45,11 @@ function Shown({ view }: { view: TripView }) {
       aria-label={trip.title}
       style={{ borderWidth: 2, borderColor: p.ink, backgroundColor: p.raised }}
     >
-      <CardLink href={`/trips/${trip.id}${OPENS[trip.status]}`} style={{ padding: 12, gap: 4 }}>
+      <CardLink
+        href={`/trips/${trip.id}${OPENS[trip.status]}`}
+        label={plainly(TRIPS.card, { title: trip.title, words: answer.join(' ') })}
+        style={{ padding: 12, gap: 4 }}
+      >
         <View style={{ flexDirection: 'row', justifyContent: 'space-between', gap: 12 }}>
           <T as="caps">{trip.status === 'on' ? TRIPS.now : TRIPS.next}</T>
           <Countdown view={view} />

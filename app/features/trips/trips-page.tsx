@@ -14,7 +14,8 @@ import { CardLink } from '../../ui/press';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
 import { useCalls, useNow, usePlans, useThings } from '../../data/hooks';
-import { plainly } from '../../data/settings';
+import { plainly, useReader } from '../../data/settings';
+import { InstallHint } from '../shell/install';
 import { OPENS } from './opens';
 import { TRIPS } from './words';
 
@@ -90,6 +91,7 @@ export function TripsPage() {
         ) : null}
         {wide ? null : list}
       </View>
+      {trips.length > 0 ? <InstallHint /> : null}
       <T as="small">{invented ? TRIPS.demo : TRIPS.advises}</T>
     </Page>
   );
@@ -159,9 +161,8 @@ function TripCard({ trip, plan }: { trip: Trip; plan: PlanView | undefined }) {
   ]
     .filter(Boolean)
     .join(' · ');
-  const state = plan
-    ? saysTo({ units: 'metric', zone: plan.zone, locale: 'en-GB' })(TRIPS.open, { home: plan.times.home })
-    : undefined;
+  const says = saysTo(useReader(plan?.zone ?? 'UTC'));
+  const state = plan ? says(TRIPS.open, { home: plan.times.home }) : undefined;
   return (
     <CardLink
       label={

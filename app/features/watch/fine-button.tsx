@@ -4,6 +4,7 @@ import { nextAt } from '@escale/core/earth';
 import { halfHourLater, homeAt, LATER_MOST, timesLater } from '@escale/core/floatplan';
 import type { PlanView } from '@escale/core/model';
 import { saysTo } from '@escale/core/say';
+import { useReader } from '../../data/settings';
 import { Button } from '../../ui/button';
 import { Moment } from '../../ui/moment';
 import { Sheet } from '../../ui/sheet';
@@ -34,7 +35,7 @@ export function FineButton({ plan, now, busy, wet = false }: Props) {
 function WhenHome({ plan, now, onClose }: { plan: PlanView; now: number; onClose: () => void }) {
   const [time, setTime] = useState<string>();
   const [why, setWhy] = useState('');
-  const says = saysTo({ units: 'metric', zone: plan.zone, locale: 'en-GB' });
+  const says = saysTo(useReader(plan.zone));
   const n = timesLater(plan.events);
   const asked = n >= LATER_MOST;
   const owed = asked && why.trim() === '';

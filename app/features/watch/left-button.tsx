@@ -1,5 +1,6 @@
 import type { PlanView } from '@escale/core/model';
 import { saysTo } from '@escale/core/say';
+import { useReader } from '../../data/settings';
 import { MS } from '@escale/core/units';
 import { Button } from '../../ui/button';
 import { Confirm } from '../../ui/confirm';
@@ -23,7 +24,7 @@ export function LeftButton({
   onLeft: () => void;
 }) {
   const { leave } = plan.times;
-  const says = saysTo({ units: 'metric', zone: plan.zone, locale: 'en-GB' });
+  const says = saysTo(useReader(plan.zone));
   const shape = { wet, ...(busy === undefined ? {} : { busy }) };
   return leave - now > EARLY ? (
     <Confirm

@@ -1,8 +1,9 @@
 import { View } from 'react-native';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { isOpen } from '@escale/core/floatplan';
-import type { EventKind } from '@escale/core/model';
+import type { EventKind, PlanView } from '@escale/core/model';
 import { saysTo } from '@escale/core/say';
+import { useReader } from '../../data/settings';
 import { MS, spanText } from '@escale/core/units';
 import { Button, Row } from '../../ui/button';
 import { Page } from '../../ui/page';
@@ -11,6 +12,7 @@ import { usePalette } from '../../ui/theme';
 import { useNow, useOutbox, useWatchedPlans } from '../../data/hooks';
 import { deed, newId } from '../../data/outbox';
 import { SheetView } from '../pack/float-plan-section';
+import { ShareSheet } from '../pack/share-sheet';
 import { DEADLINE, STATE } from './watch-page';
 import { Confirm } from '../../ui/confirm';
 import { ASHORE, CLOSE } from '../home/words';
@@ -18,7 +20,8 @@ import { FineButton } from './fine-button';
 import { LeftButton } from './left-button';
 import { takeBack, TakeBack } from './take-back';
 import { Unsent } from './unsent';
-import { answered, REACHES, WATCH } from './words';
+import { save } from '../shed/save';
+import { answered, CALENDAR, REACHES, WATCH } from './words';
 import { useUndo } from '../shell/undo';
 
 const HAPPENED: Record<EventKind, string> = {
@@ -49,13 +52,13 @@ export function PlanPage() {
   const plans = useWatchedPlans();
   const waiting = useOutbox().some((s) => s.thing === id && !s.refused);
   const plan = plans?.find((pl) => pl.id === id);
+  const says = saysTo(useReader(plan?.zone ?? 'UTC'));
   if (!plan)
     return (
       <Page title={plans ? 'No such plan' : 'One moment'}>
         <Button onPress={() => router.replace('/watch')}>All plans</Button>
       </Page>
     );
-  const says = saysTo({ units: 'metric', zone: plan.zone, locale: 'en-GB' });
   const open = isOpen(plan.state);
   const say = (kind: 'under-way' | 'closed', said: string) =>
     void deed(plan.id, { id: newId(), kind, madeAt: new Date(now).toISOString() }, said);
@@ -105,6 +108,14 @@ export function PlanPage() {
         </Row>
       ) : null}
       <Unsent plan={plan} />
+      {open ? (
+        <View style={{ gap: 2 }}>
+          <Row>
+            <Button onPress={() => void calendarOf(plan, now)}>{CALENDAR.button}</Button>
+          </Row>
+          <T as="small">{CALENDAR.why}</T>
+        </View>
+      ) : null}
       <TakeBack plan={plan} />
       <View style={{ gap: 2 }}>
         <T as="section" heading={2}>
@@ -150,6 +161,13 @@ export function PlanPage() {
         ))}
       </View>
       <SheetView sheet={plan.sheet} />
+      <ShareSheet sheet={plan.sheet} channel={plan.channel} trip={plan.trip} />
     </Page>
   );
+}
+
+/** The calendar's writer is loaded when it is asked for. */
+async function calendarOf(plan: PlanView, now: number): Promise<void> {
+  const { planCalendar } = await import('@escale/core/formats/calendar');
+  save('escale-plan.ics', 'text/calendar', planCalendar(plan, now));
 }

@@ -2,6 +2,7 @@ import { View } from 'react-native';
 import { endedWith, REOPEN_WITHIN } from '@escale/core/floatplan';
 import type { PlanView } from '@escale/core/model';
 import { saysTo } from '@escale/core/say';
+import { useReader } from '../../data/settings';
 import { MS } from '@escale/core/units';
 import { Confirm } from '../../ui/confirm';
 import { T } from '../../ui/text';
@@ -13,9 +14,9 @@ import { TAKE_BACK } from './words';
 export function TakeBack({ plan }: { plan: PlanView }) {
   const now = useNow(MS.minute);
   const busy = useOutbox().some((s) => s.thing === plan.id && !s.refused);
+  const says = saysTo(useReader(plan.zone));
   const ended = endedWith(plan.events, now);
   if (!ended) return null;
-  const says = saysTo({ units: 'metric', zone: plan.zone, locale: 'en-GB' });
   return (
     <View style={{ gap: 4 }}>
       <T as="soft">{says(TAKE_BACK.until, { until: ended.at + REOPEN_WITHIN })}</T>

@@ -7,7 +7,7 @@ import { Empty, Page } from '../../ui/page';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
 import { useCalls, useMessages, useNow, useWatchedPlans, type Calls } from '../../data/hooks';
-import { plainly } from '../../data/settings';
+import { plainly, useReader } from '../../data/settings';
 import { answered, EMPTY, WATCH } from './words';
 import { CardLink } from '../../ui/press';
 
@@ -59,7 +59,7 @@ export function WatchPage() {
 function PlanCard({ plan }: { plan: PlanView }) {
   const p = usePalette();
   const now = useNow();
-  const says = saysTo({ units: 'metric', zone: plan.zone, locale: 'en-GB' });
+  const says = saysTo(useReader(plan.zone));
   const alarm = urgent(plan.state),
     ink = alarm ? p.onCall : p.ink;
   const next = plan.nextDeadline;

@@ -66,3 +66,9 @@ export const REACHES = {
   'stand-in': 'The telephone here is simulated: tell your contacts yourself.',
   none: 'No message leaves this machine: tell your contacts yourself.',
 } as const;
+
+/** The hours of a plan in the phone's own calendar. */
+export const CALENDAR = {
+  button: 'The hours into my calendar',
+  why: 'Turning back, check-ins, home and overdue, each with an alarm: it rings with Escale closed. Take it again after the plan has changed.',
+} as const;

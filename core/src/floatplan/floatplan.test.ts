@@ -7,11 +7,21 @@ import {
   ALARM_AFTER,
   CHECK_IN_GRACE,
   checkInKept,
+  deadlinesLeft,
   deadlinesOf,
+  endedWith,
+  filedTimes,
   fold,
+  halfHourLater,
+  homeAt,
   isOpen,
+  planReminders,
   positionText,
+  sheetNow,
   sheetOf,
+  sheetShort,
+  sheetText,
+  timesLater,
 } from '.';
 
 const H = 3_600_000;
@@ -90,6 +100,101 @@ test.each([
   [{ lat: 41.2, lon: -29.5 }, '41° 12.000′ N, 29° 30.000′ W'],
   [{ lat: -0.5, lon: 179.99999999 }, '0° 30.000′ S, 180° 00.000′ E'],
 ])('%j is said %s', (position, text) => expect(positionText(position)).toBe(text));
+
+test('a crew is reminded of turning, of each check-in, of home and of overdue, in the order of the hours; never of a plan that has ended', () => {
+  const plan = {
+    id: 'p',
+    title: 'Tern Holm',
+    state: 'under-way' as const,
+    times: { ...times, turnBack: 3 * H },
+  };
+  const list = planReminders(plan);
+  expect(list.map(({ name, at }) => [name, at])).toEqual([
+    ['check-in-1', 2 * H],
+    ['turn', 3 * H],
+    ['home', 4 * H],
+    ['overdue', 5 * H],
+  ]);
+  expect(planReminders({ ...plan, state: 'closed' })).toEqual([]);
+  const later = planReminders({ ...plan, times: homeAt(plan.times, 5 * H) });
+  expect(later.find((r) => r.name === 'home')?.key).not.toBe(list.find((r) => r.name === 'home')?.key);
+});
+
+describe('home later', () => {
+  const later = (home: number, at = H) => event('later', at, { times: homeAt(times, home) });
+  test('overdue keeps its distance, check-ins after home fall away, the version and who accepted stay', () => {
+    expect(homeAt(times, 6 * H)).toEqual({ ...times, home: 6 * H, overdue: 7 * H });
+    expect(homeAt(times, 1.5 * H).checkIns).toEqual([]);
+    const accepted = event('accepted', 0, { contact: 'c' });
+    const said = fold([filed, accepted, later(6 * H)], 5.5 * H);
+    expect(said).toMatchObject({ state: 'under-way', version: 1, times: { home: 6 * H } });
+    expect(said.accepted.has('c')).toBe(true);
+    expect(filedTimes([filed, later(6 * H)])).toEqual(times);
+  });
+  test('half an hour after what stands; where that is past, after now to the next five minutes', () => {
+    expect(halfHourLater(times, 3 * H)).toBe(4.5 * H);
+    expect(halfHourLater(times, 4 * H + 61_000)).toBe(4.5 * H + 5 * 60_000);
+  });
+  test('counted since the last filing or change', () => {
+    const changed = event('amended', 3, { times });
+    expect(timesLater([filed, later(5 * H, 1), later(6 * H, 2)])).toBe(2);
+    expect(timesLater([filed, later(5 * H, 1), changed, later(6 * H, 4)])).toBe(1);
+  });
+  test('the sheet that was frozen says beside every old hour which holds now', () => {
+    const { trip, shed } = inputOf();
+    const sheet = sheetOf({
+      trip,
+      boat: shed.boats.find((b) => b.id === trip.boat)!,
+      people: [shed.people[0]],
+      water: shed.waters.find((w) => w.id === trip.water)!,
+      places: shed.places,
+      gear: shed.gear,
+      contacts: shed.contacts.slice(0, 1),
+      assessment: assess(inputOf()),
+      filedAt: inputOf().now,
+    });
+    const home = Date.UTC(2026, 4, 12, 12, 25);
+    const now = sheetNow(sheet, [
+      filed,
+      event('later', Date.UTC(2026, 4, 12, 9), {
+        times: { ...times, leave: home - 6 * H, home, overdue: home + H },
+      }),
+    ]);
+    expect(now.expect[0]).toContain('Tue 12 May 12:25');
+    expect(now.ifLate[1]).toMatch(/were due at .*they said that they would be home at 12:25/);
+    expect(now.read).toMatch(/overdue only from 13:25/);
+    expect(sheetNow(sheet, [filed])).toBe(sheet);
+    // As text it stands by itself: days with the hours, whom to ring, and that no machine tells.
+    const text = sheetText(now, 'nobody');
+    for (const part of ['No machine tells you anything', 'Tue 12 May 12:25', '555', 'TO READ ALOUD'])
+      expect(text).toContain(part);
+    expect(text).not.toMatch(/https?:|undefined|\[link\]/);
+    expect(new TextEncoder().encode(sheetShort(now, 'nobody')).length).toBeLessThan(2000);
+  });
+});
+
+describe('an ending that was none', () => {
+  const left = event('under-way', 1),
+    closed = event('closed', 3 * H);
+  test('the watch goes on as if it had not been said, and can be ended again', () => {
+    expect(fold([filed, left, closed, event('reopened', 3.1 * H)], 3.2 * H).state).toBe('under-way');
+    expect(fold([filed, left, closed, event('reopened', 3.1 * H)], 5 * H).state).toBe('overdue');
+    expect(fold([filed, left, closed, event('reopened', 3.1 * H), event('closed', 4 * H)], 9 * H).state).toBe(
+      'closed',
+    );
+  });
+  test('for an hour, and only the last word counts', () => {
+    expect(endedWith([filed, closed], 4 * H)?.kind).toBe('closed');
+    expect(endedWith([filed, closed], 4 * H + 1)).toBeUndefined();
+    expect(endedWith([filed, closed, event('reopened', 3.1 * H)], 3.2 * H)).toBeUndefined();
+  });
+  test('what its contacts were told is not said again; what is to come is', () => {
+    const kinds = (events: PlanEvent[], now: number) => deadlinesLeft(events, times, now).map((d) => d.kind);
+    expect(kinds([filed], H)).toEqual(['check-in', 'late', 'overdue', 'alarm']);
+    expect(kinds([filed, event('late', 4 * H), event('overdue', 5 * H)], 5.5 * H)).toEqual(['alarm']);
+    expect(kinds([filed], 9 * H)).toEqual(['late', 'overdue', 'alarm']);
+  });
+});
 
 describe('sheet', () => {
   const input = inputOf();

@@ -2,5 +2,7 @@
  * floatplan: a filed plan's state folded from its events, its deadlines, and the sheet that others act on.
  */
 export * from './fold';
+export * from './reminders';
 export * from './sheet';
+export * from './sheet-text';
 export { planFindings, type Ashore, type FiledPlan } from './findings';

@@ -1,5 +1,8 @@
-import ical from 'ical-generator';
+import ical, { ICalAlarmType } from 'ical-generator';
+import { planReminders } from '../floatplan';
 import type { Reminder } from '../kit';
+import type { PlanView } from '../model';
+import { render } from '../say';
 import { MS } from '../units';
 
 /**
@@ -26,3 +29,33 @@ export function kitCalendar(reminders: Reminder[], now: number): string {
   }
   return calendar.toString();
 }
+
+/**
+ * The hours of a float plan as an iCalendar file, each with an alarm at its time: a calendar rings with the phone in a pocket and
+ * this application closed.
+ * @param now epoch ms, the stamp of the file
+ */
+export function planCalendar(
+  plan: Pick<PlanView, 'id' | 'title' | 'state' | 'times' | 'zone'>,
+  now: number,
+): string {
+  const calendar = ical({
+    name: `Escale: ${plan.title}`,
+    prodId: { company: 'Escale', product: 'plan', language: 'EN' },
+  });
+  const reader = { units: 'metric', zone: plan.zone, locale: 'en-GB' } as const;
+  for (const { name, at, what } of planReminders(plan)) {
+    const summary = render(what, reader);
+    calendar
+      .createEvent({
+        id: `${plan.id}-${name}@escale`,
+        start: new Date(at),
+        end: new Date(at + QUARTER),
+        stamp: new Date(now),
+        summary,
+      })
+      .createAlarm({ type: ICalAlarmType.display, trigger: 0, description: summary });
+  }
+  return calendar.toString();
+}
+const QUARTER = 15 * MS.minute;

@@ -5,7 +5,7 @@ import { anItem, demo, id, NOW } from '../../test/demo';
 import { check } from '../../test/check';
 import { reminders, CATALOGUE } from '../kit';
 import { GearItem } from '../model';
-import { kitCalendar } from './calendar';
+import { kitCalendar, planCalendar } from './calendar';
 import { gearTable, previewGear, readTable, suggestColumns } from './gear-csv';
 
 const preview = (text: string, existing: GearItem[] = []) => {
@@ -102,6 +102,44 @@ describe('the calendar', () => {
         ['Ends: hand-flare', '2026-08-01', true, '2026-08-02'],
       ]);
       expect(events[0].uid).toBe(`${list[0].item.id}-test@escale`);
+    },
+  );
+  check(
+    'run here',
+    { title: 'ical.js 2.2.1' },
+    'the hours of a plan are read back with an alarm at each; an hour that moved keeps its entry',
+    () => {
+      const H = 3_600_000;
+      const plan = {
+        id: 'p1',
+        title: 'Tern Holm, at dawn',
+        state: 'under-way' as const,
+        zone: 'Atlantic/Azores',
+        times: {
+          leave: NOW,
+          turnBack: NOW + H,
+          home: NOW + 2 * H,
+          overdue: NOW + 3 * H,
+          checkIns: [NOW + H / 2],
+        },
+      };
+      const read = (text: string) =>
+        new ICAL.Component(ICAL.parse(text) as unknown as string).getAllSubcomponents('vevent');
+      const events = read(planCalendar(plan, NOW));
+      expect(events.map((c) => new ICAL.Event(c).startDate.toJSDate().getTime() - NOW)).toEqual([
+        H / 2,
+        H,
+        2 * H,
+        3 * H,
+      ]);
+      for (const c of events) {
+        const [alarm] = c.getAllSubcomponents('valarm');
+        expect(alarm.getFirstPropertyValue('action')).toBe('DISPLAY');
+        expect(String(alarm.getFirstPropertyValue('trigger'))).toMatch(/^-?P/);
+      }
+      const later = read(planCalendar({ ...plan, times: { ...plan.times, home: NOW + 2.5 * H } }, NOW));
+      expect(later.map((c) => new ICAL.Event(c).uid)).toEqual(events.map((c) => new ICAL.Event(c).uid));
+      expect(read(planCalendar({ ...plan, state: 'closed' }, NOW))).toEqual([]);
     },
   );
   test('lines are no longer than 75 octets and end as they must', () => {

@@ -18,4 +18,4 @@ export {
   WHEN,
   type PackEntry,
 } from './pack-list';
-export { dueBy, dueOn, reminders, testPatch, type Due, type Reminder } from './inspect';
+export { dueBy, dueOn, lookPatch, reminders, testPatch, toLookAt, type Due, type Reminder } from './inspect';

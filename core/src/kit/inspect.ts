@@ -93,3 +93,16 @@ export function reminders(gear: GearItem[], catalogue: Catalogue, from: string, 
     })
     .sort((a, b) => a.on.localeCompare(b.on) || (a.item.id < b.item.id ? -1 : 1));
 }
+
+/** What nobody has looked at yet, or whose test is due again. */
+export function toLookAt(gear: readonly GearItem[]): GearItem[] {
+  return gear.filter((g) => g.count > 0 && (g.state === 'unknown' || g.state === 'due'));
+}
+
+/** It was looked at and is in order: where its kind has a test, that test was passed on that day. */
+export function lookPatch(item: GearItem, catalogue: Catalogue, on: string): Patch[] {
+  const kind = catalogue.kinds.find((k) => k.id === item.kind);
+  return kind?.test
+    ? testPatch(item, { on, passed: true })
+    : [{ op: 'set', pointer: '/state', value: 'ready' }];
+}

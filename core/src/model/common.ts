@@ -19,6 +19,8 @@ export interface FieldMeta {
   long?: true;
   /** Picked from a calendar or a clock. */
   picks?: 'day' | 'time';
+  /** A day that can't lie ahead. */
+  past?: true;
   /** Kept out of generated forms: set by the program or by a page of its own. */
   hidden?: true;
 }
@@ -37,6 +39,32 @@ export const THING_TYPES = [
 ] as const;
 export type ThingType = (typeof THING_TYPES)[number];
 
+/** What each kind of value is called where something else was given. */
+const KIND_WORDS: Record<string, string> = {
+  string: 'text',
+  number: 'a number',
+  boolean: 'a yes or a no',
+  array: 'a list',
+  object: 'a group of answers',
+  record: 'a group of answers',
+};
+
+/** What is wrong with a value, in plain words; undefined leaves it to the library. */
+function plainFault(issue: z.core.$ZodRawIssue): string | undefined {
+  if (issue.code === 'invalid_type')
+    return issue.input === undefined ? 'is needed' : `is not ${KIND_WORDS[issue.expected] ?? issue.expected}`;
+  if (issue.code === 'invalid_value')
+    return issue.input === undefined ? 'is needed' : `is none of: ${issue.values.join(', ')}`;
+  if (issue.code === 'unrecognized_keys') return `is not known here: ${issue.keys.join(', ')}`;
+  if (issue.code === 'invalid_union' && issue.input === undefined) return 'is needed';
+  if (issue.code === 'too_small')
+    return issue.origin === 'number' ? `is less than ${issue.minimum}` : `needs at least ${issue.minimum}`;
+  if (issue.code === 'too_big')
+    return issue.origin === 'number' ? `is more than ${issue.maximum}` : `is at most ${issue.maximum} long`;
+  return undefined;
+}
+z.config({ customError: plainFault });
+
 export const Id = z.uuidv7();
 export const Text = z.string().trim().min(1, 'needs a word or two').max(120, 'at most 120 characters');
 export const Note = z.string().max(4000, 'at most 4,000 characters');
@@ -48,12 +76,13 @@ export const PartialDate = z
   .regex(
     /^(19|20)\d\d(-(0[1-9]|1[0-2])(-(0[1-9]|[12]\d|3[01]))?)?$/,
     'a year, a month or a day: 2014, 2014-06 or 2014-06-30',
-  );
+  )
+  .refine((text) => text.length < 10 || isDay(text), 'there is no such day');
 export const WallTime = z
   .string()
   .regex(/^([01]\d|2[0-3]):[0-5]\d$/, 'a time such as 06:10')
   .meta({ picks: 'time' } satisfies FieldMeta);
-export const Zone = z.string().max(60).refine(isZone, 'an IANA zone such as Atlantic/Azores');
+export const Zone = z.string().max(60).refine(isZone, 'a time zone by its name, such as Atlantic/Azores');
 export const Position = z.strictObject({
   lat: z.number().min(-90).max(90),
   lon: z.number().min(-180).max(180),
@@ -61,6 +90,11 @@ export const Position = z.strictObject({
 
 /** How sure we are of a value, by JSON pointer, beside the values so that formulas see plain numbers. */
 export const Basis = z.record(z.string(), z.enum(['guessed', 'stated', 'measured']));
+
+function isDay(text: string): boolean {
+  const at = new Date(`${text}T00:00:00Z`);
+  return !Number.isNaN(at.getTime()) && at.toISOString().slice(0, 10) === text;
+}
 
 function isZone(zone: string): boolean {
   try {

@@ -35,6 +35,14 @@ export type ClothingKind = keyof typeof CLOTHING;
 /** Answers that people give of themselves and of a trip, and kinds of water: each label stands here and nowhere else. */
 export const SWIMMING = { none: 'Cannot swim', weak: 'Weak', fair: 'Fair', strong: 'Strong' } as const;
 export const IN_WATER = { never: 'Never tried it', once: 'Tried it once', often: 'Done it often' } as const;
+export const PLACE_KINDS = {
+  launch: 'Launch',
+  haven: 'Haven',
+  hazard: 'Hazard',
+  ground: 'Fishing ground',
+  waypoint: 'Waypoint',
+  parking: 'Parking',
+} as const;
 export const TODAY = { well: 'Well', tired: 'Tired', ill: 'Ill', 'hung-over': 'Hung over' } as const;
 export const ROLES = { skipper: 'Skipper', crew: 'Crew', driver: 'Second driver' } as const;
 export const SKILLED = { new: 'New to it', some: 'Knows it in calm', sure: 'Sure of it' } as const;

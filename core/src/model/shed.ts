@@ -14,7 +14,7 @@ import {
   type FieldMeta,
 } from './common';
 
-import { CRAFT, IN_WATER, SHORES, SKILLED, STOWAGE, SWIMMING, WATERS } from './lists';
+import { CRAFT, IN_WATER, PLACE_KINDS, SHORES, SKILLED, STOWAGE, SWIMMING, WATERS } from './lists';
 
 export const Skill = z.strictObject({
   craft: choice('Craft', CRAFT),
@@ -27,6 +27,7 @@ export const Person = z.strictObject({
   name: titled(Text, 'Name'),
   born: titled(PartialDate.optional(), 'Born', {
     help: 'A year is enough; a day settles the rules that turn on an age.',
+    past: true,
   }),
   mass: measure('mass', 'Weight', 2, 250, 'Decides which jacket fits and what the boat carries.').optional(),
   swimming: choice('Swimming', SWIMMING).optional(),
@@ -249,9 +250,9 @@ export const GearItem = z
     approval: titled(z.string().max(60).optional(), 'Approval on the label', {
       help: 'As printed, or "none".',
     }),
-    made: titled(CivilDate.optional(), 'Made'),
+    made: titled(CivilDate.optional(), 'Made', { past: true }),
     expires: titled(CivilDate.optional(), 'Ends'),
-    inspected: titled(CivilDate.optional(), 'Last tested'),
+    inspected: titled(CivilDate.optional(), 'Last tested', { past: true }),
     tests: titled(
       z
         .array(
@@ -296,14 +297,7 @@ export type GearItem = z.infer<typeof GearItem>;
 export const Place = z.strictObject({
   ...thing,
   name: titled(Text, 'Name'),
-  kind: choice('Kind', {
-    launch: 'Launch',
-    haven: 'Haven',
-    hazard: 'Hazard',
-    ground: 'Fishing ground',
-    waypoint: 'Waypoint',
-    parking: 'Parking',
-  }),
+  kind: choice('Kind', PLACE_KINDS),
   position: titled(Position, 'Position'),
   water: ref('water', 'On the water').optional(),
   launchFrom: choice('You launch from', {
@@ -321,7 +315,7 @@ export const Place = z.strictObject({
     'Above chart datum. Below it there is mud or no water.',
   ).optional(),
   rules: titled(Note.optional(), 'Rules of the place and who to ask', { long: true }),
-  confirmed: titled(CivilDate.optional(), 'Last confirmed'),
+  confirmed: titled(CivilDate.optional(), 'Last confirmed', { past: true }),
 });
 export type Place = z.infer<typeof Place>;
 

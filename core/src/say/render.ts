@@ -7,6 +7,8 @@ export interface Reader {
   units: UnitSystem;
   zone: string;
   locale: string;
+  /** Whose clock has twelve hours; else it has 24. */
+  hours?: 12 | 24;
 }
 
 /** What a placeholder takes, by how it is printed. */
@@ -81,8 +83,15 @@ function formatter(
   return made;
 }
 
-/** Wall clock of an instant (epoch ms) in a zone: `06:10`. */
-export function clock(at: number, reader: Pick<Reader, 'zone' | 'locale'>): string {
+/** Wall clock of an instant (epoch ms) in a zone: `06:10`, or `6:10 am` for whom the day has twice twelve hours. */
+export function clock(at: number, reader: Pick<Reader, 'zone' | 'locale' | 'hours'>): string {
+  if (reader.hours === 12)
+    return formatter(
+      reader.zone,
+      reader.locale,
+      { hour: 'numeric', minute: '2-digit', hourCycle: 'h12' },
+      'clock-12',
+    ).format(at);
   return formatter(
     reader.zone,
     reader.locale,

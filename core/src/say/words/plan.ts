@@ -56,16 +56,27 @@ export const PLAN_WORDS = {
   'sheet.read':
     'This is the float plan of {skipper}. {n#person|people} in a {boat}. They leave {launch} at {leave:clock} on {leave:day}, go to {route:list}, and mean to be home at {home:clock}. If you have heard nothing by {overdue:clock}, they are overdue.',
   'sheet.call':
-    'Ring {number}, {who}. Say: a {kind} with {n#person|people} is overdue from {launch} on {water}. They left at {leave:clock} for {route:list} and were due at {home:clock}. Then read this sheet.',
+    'Ring {number}, {who}. Say: a {kind} with {n#person|people} is overdue from {launch} on {water}. They left at {leave:clock} on {leave:day} for {route:list} and were due at {home:clock}. Then read this sheet.',
   'sheet.first': 'First ring {phones:list}. {car}',
   'sheet.first.nophone': 'No phone was given. {car}',
-  'sheet.worry': 'Nothing to worry about before {home:clock}. Being a little late is common.',
+  'sheet.worry': 'Nothing to worry about before {home:day} {home:clock}. Being a little late is common.',
   'sheet.page': 'These times stand here so that you can act even if no message reaches you.',
+  'sheet.filed': 'Float plan, written {at:day} {at:clock}. All times are of {zone}.',
+  'sheet.told.nobody':
+    'No machine tells you anything: these times are yours to watch. Put the overdue time in your own clock now.',
+  'sheet.told.contacts': 'You are told when they are overdue. Keep these times all the same.',
+  'sheet.head.expect': 'WHAT TO EXPECT',
+  'sheet.head.late': 'IF THEY ARE OVERDUE',
+  'sheet.head.read': 'TO READ ALOUD',
   'sheet.since': 'Since then',
   'sheet.with': '{line} {moved}',
   'sheet.moved':
     'At {at:clock} they said that they would be home at {home:clock}; overdue only from {overdue:clock}.',
   'sheet.norescue': 'No rescue number was entered. Ring the emergency number of your country.',
+  'remind.turn': '{title}: turn back now, to be home at {home:clock}',
+  'remind.check-in': '{title}: the check-in you promised is now',
+  'remind.home': '{title}: home is now. Say that you are, or how much later; others act at {overdue:clock}',
+  'remind.overdue': '{title}: overdue. Your contacts act now',
   'message.filed':
     '{skipper} filed a float plan with you: {title}. Home {home:clock}, overdue {overdue:clock}. Open and accept: {link}',
   'message.amended':

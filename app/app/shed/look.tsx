@@ -1,0 +1,1 @@
+export { LookPage as default } from '../../features/shed/look-page';
