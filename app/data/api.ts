@@ -1,3 +1,5 @@
+import { inDemo, MEMORY } from './memory';
+
 /** What the server answers when it will not: problem+json. */
 export class Refusal extends Error {
   constructor(
@@ -13,8 +15,8 @@ export class Refusal extends Error {
 /** The server can't be reached. A state, not an error. */
 export class NoSignal extends Error {}
 
-/** How long an answer may take before the page goes on with what it has, ms. */
-const PATIENCE = 12_000;
+/** How long an answer may take before the page goes on with what it has, ms. The demo is laid out when it is first asked for. */
+const PATIENCE = inDemo ? 60_000 : 12_000;
 /** Answers of a proxy or a server that is going down: it is as if there were none. */
 const GONE = new Set([502, 503, 504]);
 
@@ -50,10 +52,17 @@ export async function askAgain(path: string): Promise<unknown> {
   return body;
 }
 
-async function reach(path: string, init: RequestInit): Promise<Response> {
+async function reach(
+  path: string,
+  init: RequestInit & { headers?: Record<string, string> },
+): Promise<Response> {
   let answer: Response;
   try {
-    answer = await fetch(path, { ...init, signal: AbortSignal.timeout(PATIENCE) });
+    answer = await fetch(path, {
+      ...init,
+      headers: { ...init.headers, ...MEMORY },
+      signal: AbortSignal.timeout(PATIENCE),
+    });
   } catch (error) {
     throw new NoSignal('The server can’t be reached.', { cause: error });
   }

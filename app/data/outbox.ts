@@ -2,6 +2,7 @@ import { mutate } from 'swr';
 import { v7 as uuid } from 'uuid';
 import { schemaOf, type FileRequest, type Patch, type PlanDeed, type ThingType } from '@escale/core/model';
 import { ask, NoSignal, Refusal } from './api';
+import { keptAs } from './memory';
 import { dequeue, enqueue, outbox, requeue, setSetting, setting, type Queued, type Sending } from './store';
 import { COMMANDS, heldOf, withBasis, type Command, type Deed, type Held } from './things';
 
@@ -23,7 +24,7 @@ export async function deviceId(): Promise<string> {
 }
 
 /** Tabs tell each other that something was written. */
-const others = typeof BroadcastChannel === 'undefined' ? undefined : new BroadcastChannel('escale');
+const others = typeof BroadcastChannel === 'undefined' ? undefined : new BroadcastChannel(keptAs('escale'));
 others?.addEventListener('message', () => void refresh());
 
 /** Read again what the server may have changed. */
@@ -114,7 +115,7 @@ async function rounds(): Promise<void> {
 
 async function locked(work: () => Promise<void>): Promise<void> {
   if (typeof navigator === 'undefined' || !navigator.locks) return work();
-  await navigator.locks.request('escale-outbox', work);
+  await navigator.locks.request(keptAs('escale-outbox'), work);
 }
 
 async function sendAll(): Promise<void> {

@@ -1,4 +1,5 @@
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
+import { keptAs } from './memory';
 
 /** A write on its way to the server, in the order in which it was made. */
 export interface Sending {
@@ -28,7 +29,7 @@ let opening: Promise<IDBPDatabase<Store>> | undefined;
 
 /** The one store on this device. Two tabs share it. */
 export function store(): Promise<IDBPDatabase<Store>> {
-  opening ??= openDB<Store>('escale', 1, {
+  opening ??= openDB<Store>(keptAs('escale'), 1, {
     upgrade(db) {
       db.createObjectStore('kept');
       db.createObjectStore('outbox', { autoIncrement: true });

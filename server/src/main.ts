@@ -4,6 +4,7 @@ import { dirname, join, resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { pino } from 'pino';
 import { httpApp } from './api/app';
+import { demoKeeper } from './demo';
 import { simulatedClock, systemClock, type Clock } from './clock';
 import { addressFile } from './db/lock';
 import { openDb } from './db/open';
@@ -69,7 +70,8 @@ async function start(): Promise<void> {
   if (settings.demo && (await seedDemo(services)))
     log.info('demo data made: an invented coast, not for navigation');
   const watcher = watch(services);
-  const server = createServer(httpApp(services, { kick: watcher.kick, appFolder: settings.appFolder }));
+  const demo = demoKeeper(services, settings.seed);
+  const server = createServer(httpApp(services, { kick: watcher.kick, appFolder: settings.appFolder, demo }));
   await new Promise<void>((ready, failed) =>
     server.once('error', failed).listen(settings.port, '127.0.0.1', ready),
   );
@@ -86,6 +88,7 @@ async function start(): Promise<void> {
     const cut = setTimeout(() => server.closeAllConnections(), PATIENCE);
     await closed;
     clearTimeout(cut);
+    await demo.end();
     await watcher.stop();
     rmSync(addressFile(settings.folder), { force: true });
     await close();

@@ -5,6 +5,7 @@ import { mutate } from 'swr';
 import { Button, Row } from '../../ui/button';
 import { T } from '../../ui/text';
 import { ask, Refusal } from '../../data/api';
+import { addressed } from '../../data/memory';
 import { SHED } from './words';
 import { plainly } from '../../data/settings';
 
@@ -29,7 +30,7 @@ export function Exchange() {
     <View style={{ gap: 8 }}>
       <T as="label">The shed and trips as a file</T>
       <Row>
-        <Button onPress={() => window.open('/api/export', '_blank')}>Save a file</Button>
+        <Button onPress={() => window.open(addressed('/api/export'), '_blank')}>Save a file</Button>
         <Button busy={busy} onPress={() => void load()}>
           Load a file
         </Button>

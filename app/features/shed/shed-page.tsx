@@ -7,7 +7,7 @@ import { Choice, Tick } from '../../ui/choice';
 import { Empty, Page } from '../../ui/page';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
-import { useKind, useThings, useToday } from '../../data/hooks';
+import { useCalls, useKind, useThings, useToday } from '../../data/hooks';
 import { setSettings, useSettings, plainly } from '../../data/settings';
 import type { Held } from '../../data/things';
 import { Exchange } from './exchange';
@@ -16,7 +16,10 @@ import { thingHref, type ShedType } from '../../data/where';
 import { CATALOGUE, toLookAt } from '@escale/core/kit';
 import { CardLink, TextLink } from '../../ui/press';
 import { gearNote } from './gear-note';
+import { Button, Row } from '../../ui/button';
+import { enterDemo, inDemo } from '../../data/memory';
 import { RemindHere } from '../shell/install';
+import { DEMO } from '../shell/words';
 import { LOOK, SHED } from './words';
 
 const SHELVES: { type: ShedType; title: string; one: string; why: string }[] = [
@@ -187,6 +190,7 @@ function Line({ held, note }: { held: Held; note: string }) {
 /** What this device keeps for itself, and the whole shed as a file. */
 function Own() {
   const settings = useSettings();
+  const invented = useCalls()?.simulated === true;
   const p = usePalette();
   return (
     <View style={{ gap: 10, borderTopWidth: 2, borderColor: p.ink, paddingTop: 12, marginTop: 8 }}>
@@ -231,6 +235,14 @@ function Own() {
         onChange={(shortcuts) => void setSettings({ shortcuts })}
       />
       <RemindHere />
+      {inDemo || invented ? null : (
+        <View style={{ gap: 4 }}>
+          <Row>
+            <Button onPress={enterDemo}>{DEMO.open}</Button>
+          </Row>
+          <T as="small">{DEMO.why}</T>
+        </View>
+      )}
       <Exchange />
     </View>
   );

@@ -4,6 +4,7 @@ import { usePathname } from 'expo-router';
 import { useWide } from '../../ui/page';
 import { usePalette } from '../../ui/theme';
 import { useSending } from '../../data/hooks';
+import { DemoBar } from './demo-bar';
 import { Nav } from './nav';
 import { Shortcuts } from './shortcuts';
 import { Overdue } from './overdue';
@@ -23,6 +24,7 @@ export function Frame({ children }: { children: ReactNode }) {
     <View style={{ flex: 1, backgroundColor: p.paper }}>
       {wide && !alone ? <Nav /> : null}
       <Update />
+      <DemoBar />
       <Overdue />
       <Reminders />
       <SignalBar />

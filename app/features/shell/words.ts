@@ -50,3 +50,12 @@ export const INSTALL = {
   noReminders:
     'This browser has no reminders. Take the hours of a float plan into your calendar, from the watch.',
 } as const;
+
+/** A look at the demo, in a memory of its own. */
+export const DEMO = {
+  name: 'Demo',
+  is: 'Demo: an invented coast. Nothing here is yours, and nobody is told.',
+  leave: 'Leave it',
+  open: 'Look at the demo',
+  why: 'A made-up household on an invented coast, in a memory of its own. Try anything: it is thrown away when you leave.',
+} as const;

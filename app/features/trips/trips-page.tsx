@@ -14,7 +14,9 @@ import { CardLink } from '../../ui/press';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
 import { useCalls, useNow, usePlans, useThings } from '../../data/hooks';
+import { enterDemo, inDemo } from '../../data/memory';
 import { plainly, useReader } from '../../data/settings';
+import { DEMO } from '../shell/words';
 import { InstallHint } from '../shell/install';
 import { OPENS } from './opens';
 import { TRIPS } from './words';
@@ -80,6 +82,12 @@ export function TripsPage() {
           <Button kind="main" onPress={begin}>
             {TRIPS.begin}
           </Button>
+          {inDemo || invented ? null : (
+            <>
+              <Button onPress={enterDemo}>{DEMO.open}</Button>
+              <T as="small">{DEMO.why}</T>
+            </>
+          )}
         </Empty>
       ) : null}
       <View style={wide ? { flexDirection: 'row', gap: 24, alignItems: 'flex-start' } : { gap: 12 }}>

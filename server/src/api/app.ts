@@ -1,11 +1,12 @@
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 import compression from 'compression';
-import express, { type Express, type RequestHandler } from 'express';
+import express, { type Express, type Request, type RequestHandler } from 'express';
 import helmet from 'helmet';
 import { pinoHttp } from 'pino-http';
 import * as z from 'zod';
 import type { Services } from '../services';
+import { DEMO_PATH, type Demo, type DemoKeeper } from '../demo';
 import { contactPage } from './contact-page';
 import { exchange } from './exchange';
 import { openApi } from './openapi';
@@ -39,7 +40,7 @@ const writesAreJson: RequestHandler = (req, _res, next) => {
 /** The whole HTTP face: API, the contact's page, and the application's files from `appFolder`. */
 export function httpApp(
   services: Services,
-  { kick, appFolder }: { kick: () => Promise<void>; appFolder?: string },
+  { kick, appFolder, demo }: { kick: () => Promise<void>; appFolder?: string; demo?: DemoKeeper },
 ): Express {
   const app = express();
   app.disable('x-powered-by');
@@ -51,7 +52,7 @@ export function httpApp(
         req: (req: { id: unknown; method: string; url: string }) => ({
           id: req.id,
           method: req.method,
-          path: req.url.replace(/^\/c\/[^/?]+/, '/c/…').replace(/\?.*$/, ''),
+          path: req.url.replace(/^((?:\/demo)?\/c)\/[^/?]+/, '$1/…').replace(/\?.*$/, ''),
         }),
         res: (res: { statusCode: number }) => ({ status: res.statusCode }),
       },
@@ -74,7 +75,17 @@ export function httpApp(
   );
   app.use(compression());
   app.use(contactPage(services, kick));
+  if (demo) besides(app, demo);
+  app.use('/api', apiOf(services, kick));
 
+  if (appFolder) files(app, appFolder);
+  app.use(notFound);
+  app.use(onError);
+  return app;
+}
+
+/** The API over one memory. */
+function apiOf(services: Services, kick: () => Promise<void>): express.Router {
   const api = express.Router();
   api.use((_req, res, next) => {
     res.set('Cache-Control', 'no-store');
@@ -99,12 +110,39 @@ export function httpApp(
   api.use(things(services));
   api.use(plans(services, kick));
   api.use(notFound);
-  app.use('/api', api);
+  return api;
+}
 
-  if (appFolder) files(app, appFolder);
-  app.use(notFound);
-  app.use(onError);
-  return app;
+/** Who works in the demo says so with each request; a link that a browser follows says it behind the question mark. */
+export const MEMORY_HEADER = 'x-escale-memory';
+const wantsDemo = (req: Request) => req.get(MEMORY_HEADER) === 'demo' || req.query.memory === 'demo';
+
+/** The demo beside the household: the same API and the same contact's page over a memory that is thrown away. */
+function besides(app: Express, demo: DemoKeeper): void {
+  const made = new WeakMap<Demo, { api: express.Router; contact: express.Router }>();
+  const facesOf = (open: Demo) => {
+    const known = made.get(open);
+    if (known) return known;
+    const faces = {
+      api: apiOf(open.services, open.kick),
+      contact: contactPage(open.services, open.kick),
+    };
+    made.set(open, faces);
+    return faces;
+  };
+  app.post('/api/demo/end', writesAreJson, async (_req, res) => {
+    await demo.end();
+    res.json({});
+  });
+  app.use('/api', async (req, res, next) => {
+    if (!wantsDemo(req)) return next();
+    facesOf(await demo.open()).api(req, res, next);
+  });
+  app.use(DEMO_PATH, async (req, res, next) => {
+    const open = await demo.here();
+    if (!open) return next();
+    facesOf(open).contact(req, res, next);
+  });
 }
 
 function files(app: Express, folder: string): void {

@@ -56,7 +56,7 @@ export function contactPage(services: Services, kick: () => Promise<void>): Rout
     if (!found) return void send(res, 404, goneOf());
     await answerAs(services, found.link, kind);
     void kick();
-    res.redirect(303, `/c/${encodeURIComponent(token)}`);
+    res.redirect(303, `../${encodeURIComponent(token)}`);
   });
 
   return routes;
@@ -144,7 +144,8 @@ const STAND_DOWN =
   '<p class="urgent">If you have rung for help, ring the same number again now and say that nobody is missing.</p>';
 
 const form = (token: string, answer: string, inside: string) =>
-  `<form method="post" action="/c/${encodeURIComponent(token)}/${answer}">${inside}</form>`;
+  // Relative, so that the page works wherever it stands.
+  `<form method="post" action="${encodeURIComponent(token)}/${answer}">${inside}</form>`;
 
 /** What a contact is asked for who has not accepted yet. */
 const asking = (token: string, { name, declined }: PlanContact) =>

@@ -54,6 +54,16 @@ async function openFolder(folder: string): Promise<OpenDb> {
   }
 }
 
+/** A memory that lies in this process alone and goes with it. */
+export async function openInMemory(): Promise<OpenDb> {
+  const client = await PGlite.create();
+  const { drizzle } = await import('drizzle-orm/pglite');
+  const { migrate } = await import('drizzle-orm/pglite/migrator');
+  const db = drizzle(client, { schema });
+  await migrate(db, { migrationsFolder: migrationsFolder() });
+  return { db, close: () => client.close() };
+}
+
 /** Made beside its place and renamed, so that a kill while making leaves nothing half made. */
 async function makeFolder(folder: string): Promise<void> {
   const making = `${folder}.tmp`;
