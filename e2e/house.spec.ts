@@ -3,42 +3,8 @@ import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { gzipSync } from 'node:zlib';
 import { AxeBuilder } from '@axe-core/playwright';
+import { BOAT, ROUTES } from './routes';
 import { expect, test, TRIP, TRIP_ID } from './server';
-
-const BOAT = '/shed/boat/01890000-0000-7000-8000-000000000005';
-const ROUTES = [
-  '/trips',
-  `${TRIP}/plan`,
-  `${TRIP}/plan/boat`,
-  `${TRIP}/plan/water`,
-  `${TRIP}/plan/day`,
-  `${TRIP}/pack`,
-  `${TRIP}/pack/kit`,
-  `${TRIP}/pack/load`,
-  `${TRIP}/pack/ready`,
-  `${TRIP}/pack/float-plan`,
-  `${TRIP}/go`,
-  `${TRIP}/go/launch`,
-  `${TRIP}/go/under-way`,
-  `${TRIP}/go/trouble`,
-  `${TRIP}/home/close`,
-  `${TRIP}/home/debrief`,
-  TRIP,
-  `${TRIP}/run/hand-launch`,
-  `${TRIP}/check`,
-  '/shed',
-  BOAT,
-  '/shed/gear/new',
-  '/shed/packs',
-  '/shed/packs/us-federal',
-  '/shed/round?by=2026-05-12',
-  '/shed/boat/new',
-  '/shed/card?boat=01890000-0000-7000-8000-000000000007',
-  '/shed/handover?boat=01890000-0000-7000-8000-000000000006',
-  '/shed/table',
-  '/practice',
-  '/watch',
-];
 
 test.beforeAll(async ({ server }) => server.renew());
 

@@ -226,9 +226,10 @@ function List({ name, shape, label, onLeft }: Inner) {
   };
   return (
     <View style={{ gap: 10 }} id={fieldId(pointerOf(name))} tabIndex={-1} aria-label={label} role="group">
-      {fields.map((row, i) => (
+      {fields.map((_row, i) => (
         <View
-          key={row.id}
+          // By its place: a row that was made anew when an answer came back would lose the focus.
+          key={i}
           style={{ borderWidth: 1, borderColor: p.line, padding: 10, gap: 10, backgroundColor: p.raised }}
         >
           {fieldsOf(element).map(([key, field]) => (

@@ -63,8 +63,11 @@ export function ThingForm({ type, doc, only, onPatch, onCreate, createLabel = 'A
     await afterTap();
     if (!(await form.trigger(top)) || !onPatch) return;
     const value = form.getValues(top);
-    const read = (schema as unknown as { shape: Record<string, z.ZodType> }).shape[top].safeParse(value);
-    if (!read.success || JSON.stringify(read.data) === JSON.stringify(sent.current[top])) return;
+    const field = (schema as unknown as { shape: Record<string, z.ZodType> }).shape[top];
+    const read = field.safeParse(value);
+    // Both in the schema's own order of keys: a field that was only passed through has not changed.
+    const before = field.safeParse(sent.current[top]);
+    if (!read.success || JSON.stringify(read.data) === JSON.stringify(before.data)) return;
     sent.current = { ...sent.current, [top]: read.data };
     onPatch([
       read.data === undefined

@@ -3,7 +3,7 @@ export const LOAD = {
   undone: 'Undo: {what}',
   loaded: 'Loaded to {share:percent}',
   over: '{mass:mass} too much.',
-  left: '{mass:mass} left.',
+  left: '{mass:mass} under that limit.',
   people: 'People {is:mass} of {plate:mass} on the plate.',
   power: 'Power {is:power} of {plate:power} on the plate.',
   onTheRoad: 'On the road {total:mass}',

@@ -60,6 +60,9 @@ function Read({ pack, held }: { pack: RulePack; held: Held<'pack'> | undefined }
           ...pack,
           id: `${pack.id}-own`.slice(0, 40),
           title: plainly(SAID.ownCopy, { title: pack.title }),
+          // What was edited is nobody's word but its owner's.
+          authority: plainly(SAID.ownAfter, { authority: pack.authority }),
+          version: '1',
           replaces: pack.id,
         },
       } as OwnPack,

@@ -1,6 +1,7 @@
 // What the pages of rule packs say with a name or a figure in it.
 export const PACKS = {
   ownCopy: '{title}, own copy',
+  ownAfter: 'Your own, after {authority}',
   copyOf: 'a copy of {title}',
   removed: 'Removed {title}',
   putBack: 'Put {title} back',

@@ -26,7 +26,7 @@ export const DEADLINE: Record<string, string> = {
   'check-in': 'check-in',
   late: 'home',
   overdue: 'overdue',
-  alarm: 'the sheet goes out',
+  alarm: 'the alarm',
 };
 const urgent = (state: PlanState) => state === 'overdue' || state === 'alarm';
 

@@ -66,7 +66,7 @@ describe('watch', () => {
     expect(await within(calm).findByText('30 min')).toBeTruthy();
     expect(within(calm).getByText('Ada Tolley: not accepted yet')).toBeTruthy();
     const loud = screen.getByRole('link', { name: 'Lamp Rock, overdue' });
-    expect(within(loud).getByText(/until the sheet goes out/)).toBeTruthy();
+    expect(within(loud).getByText(/until the alarm/)).toBeTruthy();
   });
   test('nothing open: what belongs here and why', async () => {
     show(<WatchPage />);

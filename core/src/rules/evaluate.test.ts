@@ -147,7 +147,7 @@ describe('the sentence is made from the explanation', () => {
       (b) => `${b.truth}: ${render(b.phrase, { units: 'metric', zone: 'UTC', locale: 'en-GB' })}`,
     );
   test.each<[string, Expression, string[]]>([
-    ['always', { always: true }, ['yes: Holds for every boat.']],
+    ['always', { always: true }, ['yes: Asked on every trip.']],
     ['a yes', { fact: 'boat.motor', is: true }, ['yes: Has a motor: yes.']],
     ['a no', { fact: 'boat.sail', is: true }, ['no: Has a sail: no.']],
     ['a word of a list', { fact: 'boat.kind', in: ['canoe', 'raft'] }, ['yes: Kind of boat: Canoe.']],

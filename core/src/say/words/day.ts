@@ -190,7 +190,7 @@ export const DAY_WORDS = {
   'figure.latestTurn': 'turn at the latest',
   'figure.distance': 'both ways',
   'figure.water': 'water',
-  'figure.hands': 'hands',
+  'figure.hands': 'of useful hands',
   'figure.wind': 'wind',
   'figure.gust': 'gusts',
   'figure.daylight': 'daylight left',

@@ -152,7 +152,7 @@ export const KIT_WORDS = {
   'capability.pyro-not-smoke': 'flare that is not smoke',
   'capability.radar-reflector': 'radar reflector',
   'capability.signal-table': 'table of life-saving signals',
-  'capability.passage-plan': 'passage plan',
+  'capability.passage-plan': 'passage plan on paper',
   'capability.extinguisher-b1': 'extinguisher, old class B-I',
   'capability.operator-card': 'operator’s card',
   'capability.registration': 'registration papers',

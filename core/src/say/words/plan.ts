@@ -75,14 +75,16 @@ export const PLAN_WORDS = {
   'sheet.norescue': 'No rescue number was entered. Ring the emergency number of your country.',
   'remind.turn': '{title}: turn back now, to be home at {home:clock}',
   'remind.check-in': '{title}: the check-in you promised is now',
-  'remind.home': '{title}: home is now. Say that you are, or how much later; others act at {overdue:clock}',
-  'remind.overdue': '{title}: overdue. Your contacts act now',
+  'remind.home':
+    '{title}: home is now. Say that you are, or how much later; the alarm stands at {overdue:clock}',
+  'remind.overdue': '{title}: overdue. Say how you are',
   'message.filed':
     '{skipper} filed a float plan with you: {title}. Home {home:clock}, overdue {overdue:clock}. Open and accept: {link}',
   'message.amended':
     '{skipper} changed the plan {title}: home now {home:clock}, overdue {overdue:clock}. {reason} Open and accept: {link}',
   'message.late': '{title}: due home at {home:clock}, not closed yet. If you are home, close the plan.',
-  'message.check-in-missed': '{title}: a check-in at {at:clock} was not answered.',
+  'message.check-in-missed':
+    '{title}: the check-in promised for {at:clock} did not come. That is no alarm: try to reach {skipper}. Home is {home:clock}; act at {overdue:clock}, or at once if you know more.',
   'message.overdue': '{skipper} is overdue: {title}, due {home:clock}. {first} Sheet: {link}',
   'message.alarm': '{skipper} is still not back: {title}. {call} Sheet: {link}',
   'message.closed': '{skipper} is home. The plan {title} is closed.',
@@ -112,7 +114,7 @@ export const PLAN_WORDS = {
     'Mayday {name}. {position}. {kind} with {n#person|people} aboard, {colours}. We need help at once.',
   'mayday.gear': '{jackets}. Over.',
   'mayday.gear.signals': '{jackets}. We carry {signals:list}. Over.',
-  'procedure.twice': '{why} Looked at twice.',
+  'procedure.twice': '{why} To be looked at twice.',
   'procedure.forgotten': 'Hold it in your hand: {what}.',
   'procedure.forgotten.why': 'You forgot it before.',
   'landing.shore': 'what kind of shore it is, was not entered',

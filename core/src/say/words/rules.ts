@@ -26,7 +26,7 @@ export const RULE_WORDS = {
   'country.foreign.why':
     'Somebody said that none of the lists holds here. What the law asks is not known to Escale: ask the local authority.',
   'country.mend': 'Say whose rules hold',
-  'because.always': 'Holds for every boat.',
+  'because.always': 'Asked on every trip.',
   'because.unit': '{fact}: compared in “{unit}”, a unit that is not known here.',
   'because.too-much': 'Asks for more than can be looked at: not settled.',
   'when.always': 'always',

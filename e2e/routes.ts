@@ -1,0 +1,56 @@
+import { TRIP } from './server';
+
+export const BOAT = '/shed/boat/01890000-0000-7000-8000-000000000005';
+/** Every page of the application, each once. */
+export const ROUTES = [
+  '/trips',
+  `${TRIP}/plan`,
+  `${TRIP}/plan/boat`,
+  `${TRIP}/plan/water`,
+  `${TRIP}/plan/day`,
+  `${TRIP}/pack`,
+  `${TRIP}/pack/kit`,
+  `${TRIP}/pack/load`,
+  `${TRIP}/pack/ready`,
+  `${TRIP}/pack/float-plan`,
+  `${TRIP}/go`,
+  `${TRIP}/go/launch`,
+  `${TRIP}/go/under-way`,
+  `${TRIP}/go/trouble`,
+  `${TRIP}/home/close`,
+  `${TRIP}/home/debrief`,
+  TRIP,
+  `${TRIP}/run/hand-launch`,
+  `${TRIP}/check`,
+  '/shed',
+  BOAT,
+  '/shed/gear/new',
+  '/shed/packs',
+  '/shed/packs/us-federal',
+  '/shed/round?by=2026-05-12',
+  '/shed/boat/new',
+  '/shed/card?boat=01890000-0000-7000-8000-000000000007',
+  '/shed/handover?boat=01890000-0000-7000-8000-000000000006',
+  '/shed/table',
+  '/practice',
+  '/watch',
+  '/begin',
+  '/shed/look',
+  `${TRIP}/paper`,
+  `${TRIP}/home`,
+  '/shed/person/new',
+];
+
+/** Those that stand for the others where time is short. */
+export const SAMPLE = [
+  '/trips',
+  TRIP,
+  `${TRIP}/plan/boat`,
+  `${TRIP}/pack/kit`,
+  `${TRIP}/go/under-way`,
+  '/shed',
+  BOAT,
+  '/begin',
+];
+/** `npm run prove` walks all of them, `npm test` the sample. */
+export const WALKED = process.env.ESCALE_WHOLE === '1' ? ROUTES : SAMPLE;

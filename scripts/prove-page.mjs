@@ -1,0 +1,91 @@
+// How quickly a trip's page answers, at full speed and at four times slowdown. Prints one line a figure; part of `npm run prove`.
+import { spawn } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { chromium as browserHere, ROOT } from './setup.mjs';
+
+await browserHere();
+const { chromium } = createRequire(new URL('../e2e/package.json', import.meta.url))('@playwright/test');
+const PORT = 4288,
+  base = `http://localhost:${PORT}`,
+  TRIP = '/trips/01890000-0000-7000-8000-000000000056';
+const folder = mkdtempSync(join(tmpdir(), 'escale-page-'));
+const server = spawn(process.execPath, ['server/dist/main.js'], {
+  cwd: ROOT,
+  stdio: ['ignore', 'pipe', 'inherit'],
+  env: {
+    ...process.env,
+    NODE_ENV: 'production',
+    PORT: String(PORT),
+    ESCALE_DEMO: '1',
+    ESCALE_DATA: join(folder, 'memory'),
+    ESCALE_CLOCK: '2026-05-11T15:00:00Z',
+  },
+});
+await new Promise((ready) =>
+  server.stdout.on('data', (chunk) => String(chunk).includes('Escale is ready') && ready()),
+);
+const browser = await chromium.launch({
+  executablePath: '/usr/bin/chromium',
+  args: [
+    '--no-sandbox',
+    '--disable-gpu',
+    '--disable-quic',
+    '--no-first-run',
+    '--disable-background-networking',
+  ],
+});
+
+/** Median of three visits, each with nothing in the browser's memory. */
+const VISITS = 3;
+const median = (all) => all.toSorted((a, b) => a - b)[Math.floor(all.length / 2)];
+
+async function visit(slow) {
+  const context = await browser.newContext({
+    viewport: { width: 390, height: 844 },
+    serviceWorkers: 'block',
+  });
+  const page = await context.newPage();
+  const devtools = await context.newCDPSession(page);
+  await devtools.send('Emulation.setCPUThrottlingRate', { rate: slow });
+  await page.addInitScript(() => {
+    globalThis.tasks = [];
+    new PerformanceObserver((list) =>
+      globalThis.tasks.push(...list.getEntries().map((entry) => entry.duration)),
+    ).observe({ type: 'longtask', buffered: true });
+  });
+  const began = Date.now();
+  await page.goto(base + TRIP, { waitUntil: 'commit' });
+  await page.getByRole('heading', { level: 2, name: /^Not / }).first().waitFor();
+  const verdict = Date.now() - began;
+  await page.waitForLoadState('networkidle');
+  const longest = Math.max(0, ...(await page.evaluate(() => globalThis.tasks)));
+  // A tap: from the press to the next frame in which what it opens is there.
+  const why = page.getByRole('button', { name: /^Why: / }).first();
+  await why.scrollIntoViewIfNeeded();
+  const tap = await why.evaluate(async (button) => {
+    const from = performance.now();
+    button.click();
+    await new Promise((frame) => requestAnimationFrame(() => setTimeout(frame, 0)));
+    return performance.now() - from;
+  });
+  await context.close();
+  return { verdict, longest, tap };
+}
+
+try {
+  for (const slow of [1, 4]) {
+    const all = [];
+    for (let i = 0; i < VISITS; i += 1) all.push(await visit(slow));
+    const of = (what) => Math.round(median(all.map((one) => one[what])));
+    console.log(
+      `${slow === 1 ? 'at full speed' : `${slow} times slower`}: verdict after ${of('verdict')} ms, longest task ${of('longest')} ms, a tap answered in ${of('tap')} ms`,
+    );
+  }
+} finally {
+  await browser.close();
+  server.kill();
+  rmSync(folder, { recursive: true, force: true });
+}
