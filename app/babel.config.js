@@ -1,8 +1,11 @@
-// Only Jest reads this; Metro uses the preset by itself. Jest has no dynamic import without a flag that the preset can't bear.
+// Jest has no dynamic import without a flag that the preset can't bear.
 module.exports = (api) => {
   api.cache(true);
   return {
     presets: ['babel-preset-expo'],
-    ...(process.env.JEST_WORKER_ID ? { plugins: ['@babel/plugin-transform-dynamic-import'] } : {}),
+    // Of Paper only the parts that are used come along.
+    plugins: process.env.JEST_WORKER_ID
+      ? ['@babel/plugin-transform-dynamic-import']
+      : ['react-native-paper/babel'],
   };
 };

@@ -46,6 +46,26 @@ for (const line of heavy.stdout.trim().split('\n')) note(`- ${line}`);
 let failed = heavy.status !== 0 || bench.status !== 0;
 if (heavy.status !== 0) console.error(heavy.stderr);
 
+lines.push('', '## How quickly a trip’s page answers', '');
+const quick = node(['scripts/prove-page.mjs']);
+for (const line of quick.stdout
+  .trim()
+  .split('\n')
+  .filter((l) => l.includes('verdict')))
+  note(`- ${line}`);
+failed ||= quick.status !== 0;
+
+lines.push('', '## Every page, every width, every theme', '');
+const everyone = node(
+  ['node_modules/.bin/playwright', 'test', '-c', 'e2e/playwright.config.ts', 'e2e/everyone.spec.ts'],
+  { ESCALE_WHOLE: '1' },
+);
+note(
+  `- ${everyone.status === 0 ? 'nothing too small, beyond the edge or covered; all reached by hand' : 'A PAGE FAILED'}`,
+);
+if (everyone.status !== 0) console.error(everyone.stdout);
+failed ||= everyone.status !== 0;
+
 lines.push('', '## Checks', '');
 const checks = node(['scripts/checks.mjs']);
 for (const line of checks.stdout.trim().split('\n').slice(-3)) note(`- ${line}`);

@@ -90,11 +90,10 @@ await shoot(phone, 'begin', '/begin', async (page) => {
   await page.getByRole('radio', { name: 'Inflatable', exact: true }).click();
   await page.getByRole('radio', { name: /3.4 m/ }).click();
 });
-await shoot(phone, 'card', '/shed/card?boat=01890000-0000-7000-8000-000000000007');
 await shoot(phone, 'practice', '/practice');
 await shoot(wide, 'wide-water', `${TRIP}/plan/water`);
 await shoot(wide, 'wide-load', `${FOUR}/pack/load`, toPlan);
-await shoot(wide, 'wide-answer', TRIP);
+await shoot(wide, 'wide-trips', '/trips');
 await shoot(phone, 'float-plan', `${TRIP}/pack/float-plan`);
 const plan = await ask('/api/plans', { id: '01990000-0000-7000-8000-000000000001', trip: TRIP.slice(7) });
 await shoot(phone, 'launch', `${TRIP}/run/hand-launch`, async (page) => {
@@ -111,6 +110,9 @@ await ask(`/api/plans/${plan.id}/deeds`, {
   madeAt: new Date(plan.times.leave).toISOString(),
 });
 await shoot(phone, 'under-way', `${TRIP}/go/under-way`);
+await shoot(phone, 'fine', `${TRIP}/go/under-way`, (page) =>
+  page.getByRole('button', { name: 'I’m fine' }).click(),
+);
 await shoot(phone, 'trouble', `${TRIP}/go/trouble`);
 await ask('/api/clock', { at: new Date(plan.times.overdue + 60_000).toISOString() });
 await shoot(phone, 'watch', '/watch');

@@ -12,7 +12,7 @@ import { dequeue, outbox } from '../data/store';
 import type { Command, Held } from '../data/things';
 
 // The first render of a screen is slow where every module is transformed.
-configure({ asyncUtilTimeout: 6000 });
+configure({ asyncUtilTimeout: 20_000 });
 
 export const NOW = Date.UTC(2026, 4, 11, 15);
 export const TRIP = '01890000-0000-7000-8000-000000000055';

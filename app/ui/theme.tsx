@@ -1,5 +1,7 @@
 import { createContext, useContext, useEffect, useMemo, type ReactNode } from 'react';
-import { configureFonts, MD3LightTheme, PaperProvider } from 'react-native-paper';
+import { configureFonts, PaperProvider } from 'react-native-paper';
+// By its own path: the package's index would bring all of its parts.
+import { MD3LightTheme } from 'react-native-paper/lib/module/styles/themes/v3/LightTheme';
 import Svg, { Path } from 'react-native-svg';
 import { ICON_PATHS } from './icon-paths';
 import { FONT, PALETTES, type Palette, type ThemeName } from './tokens';

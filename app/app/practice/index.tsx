@@ -1,1 +1,3 @@
-export { PracticePage as default } from '../../features/practice/practice-page';
+import { later } from '../../ui/later';
+
+export default later(() => import('../../features/practice/practice-page').then((m) => m.PracticePage));

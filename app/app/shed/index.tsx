@@ -1,1 +1,3 @@
-export { ShedPage as default } from '../../features/shed/shed-page';
+import { later } from '../../ui/later';
+
+export default later(() => import('../../features/shed/shed-page').then((m) => m.ShedPage));

@@ -1,1 +1,3 @@
-export { LookPage as default } from '../../features/shed/look-page';
+import { later } from '../../ui/later';
+
+export default later(() => import('../../features/shed/look-page').then((m) => m.LookPage));

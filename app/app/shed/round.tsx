@@ -1,1 +1,3 @@
-export { RoundPage as default } from '../../features/shed/round-page';
+import { later } from '../../ui/later';
+
+export default later(() => import('../../features/shed/round-page').then((m) => m.RoundPage));

@@ -1,1 +1,3 @@
-export { PlanPage as default } from '../../features/watch/plan-page';
+import { later } from '../../ui/later';
+
+export default later(() => import('../../features/watch/plan-page').then((m) => m.PlanPage));

@@ -1,1 +1,3 @@
-export { WatchPage as default } from '../../features/watch/watch-page';
+import { later } from '../../ui/later';
+
+export default later(() => import('../../features/watch/watch-page').then((m) => m.WatchPage));

@@ -7,6 +7,7 @@ import { Button, Row } from '../../ui/button';
 import { Empty, Page } from '../../ui/page';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
+import { TOUCH } from '../../ui/tokens';
 import { useKind, useNow, useThings } from '../../data/hooks';
 import { change } from '../../data/outbox';
 import { save } from './save';
@@ -112,7 +113,8 @@ function OneTest({
         mode="outlined"
         dense
         accessibilityLabel="Note"
-        label="Note"
+        placeholder="Note"
+        style={{ minHeight: TOUCH }}
         value={note}
         onChangeText={setNote}
         maxLength={400}

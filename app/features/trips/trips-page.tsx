@@ -13,6 +13,7 @@ import { Empty, Page, useWide } from '../../ui/page';
 import { CardLink } from '../../ui/press';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
+import { TOUCH } from '../../ui/tokens';
 import { useCalls, useNow, usePlans, useThings } from '../../data/hooks';
 import { enterDemo, inDemo } from '../../data/memory';
 import { plainly, useReader } from '../../data/settings';
@@ -48,7 +49,8 @@ export function TripsPage() {
         <TextInput
           mode="outlined"
           dense
-          label={TRIPS.find}
+          placeholder={TRIPS.find}
+          style={{ minHeight: TOUCH }}
           accessibilityLabel={TRIPS.find}
           value={find}
           onChangeText={setFind}

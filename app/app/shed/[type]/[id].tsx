@@ -1,1 +1,3 @@
-export { ThingPage as default } from '../../../features/shed/thing-page';
+import { later } from '../../../ui/later';
+
+export default later(() => import('../../../features/shed/thing-page').then((m) => m.ThingPage));

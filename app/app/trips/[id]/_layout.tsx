@@ -1,2 +1,5 @@
-export { TripLayout as default } from '../../../features/trip/trip-layout';
+import { later } from '../../../ui/later';
+
 export { Broken as ErrorBoundary } from '../../../features/shell/broken';
+
+export default later(() => import('../../../features/trip/trip-layout').then((m) => m.TripLayout));

@@ -1,1 +1,3 @@
-export { OfficerPage as default } from '../../../features/pack/officer-page';
+import { later } from '../../../ui/later';
+
+export default later(() => import('../../../features/pack/officer-page').then((m) => m.OfficerPage));

@@ -1,1 +1,3 @@
-export { AnswerPage as default } from '../../../features/trip/answer-page';
+import { later } from '../../../ui/later';
+
+export default later(() => import('../../../features/trip/answer-page').then((m) => m.AnswerPage));

@@ -1,1 +1,3 @@
-export { PaperPage as default } from '../../../features/paper/paper-page';
+import { later } from '../../../ui/later';
+
+export default later(() => import('../../../features/paper/paper-page').then((m) => m.PaperPage));

@@ -1,1 +1,3 @@
-export { SectionPage as default } from '../../../../features/trip/phase-page';
+import { later } from '../../../../ui/later';
+
+export default later(() => import('../../../../features/trip/phase-page').then((m) => m.SectionPage));

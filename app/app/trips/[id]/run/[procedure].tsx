@@ -1,1 +1,3 @@
-export { RunPage as default } from '../../../../features/go/run-page';
+import { later } from '../../../../ui/later';
+
+export default later(() => import('../../../../features/go/run-page').then((m) => m.RunPage));
