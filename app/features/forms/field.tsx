@@ -166,7 +166,12 @@ function YesNo({ name, label, shape, onLeft }: Inner) {
 const nameOf = (doc: object) => ('name' in doc ? String(doc.name) : 'title' in doc ? String(doc.title) : '?');
 
 function Ref({ type, ...props }: Inner & { type: ThingType }) {
-  const things = useKind(type);
+  const { field } = useController({ name: props.name });
+  const { without } = props.shape.meta;
+  // What was chosen before stays to be seen.
+  const things = useKind(type).filter(
+    (h) => h.id === field.value || !without?.includes(String((h.doc as { kind?: unknown }).kind)),
+  );
   return <Choose {...props} options={things.map((h) => ({ value: h.id, label: nameOf(h.doc) }))} />;
 }
 

@@ -3,7 +3,7 @@ import userEvent from '@testing-library/user-event';
 import { THINGS, type ThingType } from '@escale/core/model';
 import { CRAFT } from '@escale/core/model/lists';
 import { CATALOGUE } from '@escale/core/kit';
-import { fresh, show } from '../../test/world';
+import { fresh, show, TRIP } from '../../test/world';
 import { SHED_TYPES } from '../../data/where';
 import { ThingForm as ThingFormPart } from './form';
 import { groupsOf } from './groups';
@@ -130,4 +130,37 @@ test('a field that a finding points at is in sight, also where its group is fold
     screen.getByRole('button', { name: /^Motor and fuel, 0 of 8 said/ }).getAttribute('aria-expanded'),
   ).toBe('true');
   expect(screen.queryByRole('radiogroup', { name: 'Bottom' })).toBeNull();
+});
+
+test('a hazard is not offered as a halt; one that was chosen before stays to be seen', async () => {
+  const halts = (place: string) => ({
+    id: TRIP,
+    title: 'x',
+    crew: [],
+    halts: [{ place, minutes: 10 }],
+    leave: { date: '2026-05-12', time: '06:20' },
+    load: [],
+    limits: {},
+    contacts: [],
+    graceMinutes: 60,
+    stow: [],
+    status: 'planned',
+  });
+  const { things } = await fresh();
+  const named = (name: string) => things.find((h) => (h.doc as { name?: string }).name === name)!.id;
+  const calm = show(
+    <ThingFormPart type="trip" doc={halts(named('Tern Holm'))} only={['halts']} onPatch={() => undefined} />,
+  );
+  expect(await screen.findByRole('radio', { name: 'Tern Holm' })).toBeTruthy();
+  expect(screen.queryByRole('radio', { name: 'The Knuckles' })).toBeNull();
+  calm.unmount();
+  show(
+    <ThingFormPart
+      type="trip"
+      doc={halts(named('The Knuckles'))}
+      only={['halts']}
+      onPatch={() => undefined}
+    />,
+  );
+  expect(await screen.findByRole('radio', { name: 'The Knuckles' })).toBeTruthy();
 });

@@ -7,6 +7,7 @@ import { figuresNamed } from '@escale/core/verdict';
 import { format, fromSI, spanText, unitOf } from '@escale/core/units';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
+import { MEANING } from './meaning';
 import { useTrip } from './use-trip';
 import { Press } from '../../ui/press';
 import { FIGURE } from './words';
@@ -69,6 +70,7 @@ export function FigureView({ figure, small }: { figure: Figure; small?: boolean 
       </Press>
       {open ? (
         <View style={{ borderLeftWidth: 2, borderColor: p.water1, paddingLeft: 8, gap: 2, maxWidth: 340 }}>
+          {MEANING[figure.label] ? <T as="strong">{MEANING[figure.label]}</T> : null}
           <T as="small">{word(figure.formula, reader)}</T>
           {Object.entries(figure.inputs).map(([input, value]) => (
             <T key={input} as="small">

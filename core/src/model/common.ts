@@ -11,6 +11,8 @@ export interface FieldMeta {
   quantity?: Quantity;
   /** The field holds the id of a thing of this type. */
   ref?: ThingType;
+  /** Of a `ref`: things of these kinds are not offered. */
+  without?: readonly string[];
   /** The field holds the id of a gear kind in the catalogue. */
   catalogue?: true;
   /** Words for the values of an enumeration. */

@@ -159,7 +159,7 @@ export const Boat = z.strictObject({
     15,
     'Straight line, bow to stern, without motor or rudder.',
   ).optional(),
-  beam: measure('length', 'Beam', 0.2, 6).optional(),
+  beam: measure('length', 'Beam', 0.2, 6, 'Her greatest width.').optional(),
   depth: measure(
     'length',
     'Depth of the hull',
@@ -219,7 +219,13 @@ export const Boat = z.strictObject({
     foam: 'Foam and skin',
   }).optional(),
   bottom: choice('Bottom', { flat: 'Flat, hard chines', other: 'Any other' }).optional(),
-  transom: measure('length', 'Transom, height', 0.1, 1.5).optional(),
+  transom: measure(
+    'length',
+    'Transom, height',
+    0.1,
+    1.5,
+    'The board at the stern that a motor hangs on, from the keel up to its edge.',
+  ).optional(),
   transomWidth: measure('length', 'Transom, width', 0.2, 4).optional(),
   controls: titled(Controls.optional(), 'How she is started and stopped'),
   trailer: titled(Trailer.optional(), 'Trailer'),

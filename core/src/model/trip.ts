@@ -39,7 +39,8 @@ export const CrewMember = z.strictObject({
 });
 
 export const Halt = z.strictObject({
-  place: ref('place', 'Where'),
+  // One does not halt at a rock or a bar.
+  place: titled(ref('place', 'Where'), 'Where', { without: ['hazard'] }),
   minutes: measure('count', 'Minutes there', 0, 2880).int(),
   doing: titled(z.string().max(60).optional(), 'What for'),
 });
