@@ -109,7 +109,7 @@ test('kit: a test that fails takes the jacket out of the count, and a copied pac
   await page.getByRole('button', { name: 'Edit a copy' }).click();
   await expect(page.getByRole('heading', { name: /own copy/ })).toBeVisible();
   await page.goto(`${server.base}/shed/packs`);
-  await expect(page.getByText('Your own')).toBeVisible();
+  await expect(page.getByText('Your own', { exact: true })).toBeVisible();
 });
 
 test('two tabs on the same field: the second is told, and neither word is lost', async ({

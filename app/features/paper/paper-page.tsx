@@ -5,6 +5,7 @@ import { PROCEDURES, proceduresFor } from '@escale/core/procedure';
 import { clock, phrase, render } from '@escale/core/say';
 import { MS } from '@escale/core/units';
 import { Button, Row } from '../../ui/button';
+import { Themed } from '../../ui/theme';
 import { useNow } from '../../data/hooks';
 import { plainly } from '../../data/settings';
 import { draftSheet } from '../pack/draft-sheet';
@@ -41,12 +42,15 @@ export function PaperPage() {
   return (
     <main data-paper style={SHEET}>
       <div data-screen>
-        <Row>
-          <Button kind="main" onPress={() => window.print()}>
-            {PAPER.print}
-          </Button>
-          <Button onPress={() => router.push(`/trips/${trip.id}/pack/float-plan`)}>{PAPER.back}</Button>
-        </Row>
+        {/* On white paper the buttons are those of the day. */}
+        <Themed theme="day">
+          <Row>
+            <Button kind="main" onPress={() => window.print()}>
+              {PAPER.print}
+            </Button>
+            <Button onPress={() => router.push(`/trips/${trip.id}/pack/float-plan`)}>{PAPER.back}</Button>
+          </Row>
+        </Themed>
       </div>
       <h1 style={{ fontSize: 24, margin: '12px 0 4px' }}>{trip.title}</h1>
       <p style={{ margin: 0 }}>{says(PAPER.lead, { at: now })}</p>
