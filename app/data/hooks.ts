@@ -1,5 +1,6 @@
 import { useEffect, useMemo, useSyncExternalStore } from 'react';
 import useSWR, { mutate } from 'swr';
+import { civilDate } from '@escale/core/earth';
 import {
   Conditions,
   evolve,
@@ -190,5 +191,6 @@ export function useNow(step = 1000): number {
   return served?.simulated ? (served.now ?? own) : own;
 }
 
-/** Today, as a civil date in UTC: for ages of notes, never for a limit. */
-export const useToday = () => new Date(useNow(3_600_000)).toISOString().slice(0, 10);
+/** Today by the calendar of whoever holds this device, as a civil date: for what they do and note, never for a limit of a trip. */
+export const useToday = () => civilDate(useNow(MINUTE), Intl.DateTimeFormat().resolvedOptions().timeZone);
+const MINUTE = 60_000;

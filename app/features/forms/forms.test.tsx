@@ -104,6 +104,19 @@ describe('a new thing', () => {
     expect(onCreate).not.toHaveBeenCalled();
     expect(screen.getByLabelText<HTMLInputElement>(label).value).toBe(typed);
   });
+  test('today is the day of whoever holds the device: east of Greenwich it has begun', async () => {
+    // 15:00 UTC on the 11th is the 12th in Auckland.
+    const zone = jest
+      .spyOn(Intl.DateTimeFormat.prototype, 'resolvedOptions')
+      .mockReturnValue({ timeZone: 'Pacific/Auckland' } as Intl.ResolvedDateTimeFormatOptions);
+    show(<ThingFormPart type="person" doc={{ ...blank, name: 'Lena' }} onCreate={onCreate} />);
+    await user.type(await screen.findByLabelText('Born'), '2026-05-12');
+    await user.click(screen.getByRole('button', { name: 'Add' }));
+    await waitFor(() =>
+      expect(onCreate).toHaveBeenCalledWith(expect.objectContaining({ born: '2026-05-12' })),
+    );
+    zone.mockRestore();
+  });
   test('an error comes after the finger is up, so that the tap that leaves a field is not lost', async () => {
     show(<ThingFormPart type="person" doc={{ ...blank, name: 'Lena' }} onCreate={onCreate} />);
     await user.type(await screen.findByLabelText('Weight, kg'), 'heavy');

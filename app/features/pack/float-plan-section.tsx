@@ -92,7 +92,7 @@ function Draft({ amends }: { amends: string | undefined }) {
       {sheet ? (
         <>
           <SheetView sheet={sheet} />
-          <ShareSheet sheet={sheet} channel={view.plan?.channel} trip={trip.id} />
+          <ShareSheet sheet={sheet} trip={trip.id} />
         </>
       ) : (
         <T as="soft">

@@ -1,16 +1,13 @@
 import { lazy, Suspense, useState } from 'react';
 import { View } from 'react-native';
-import { sheetShort, sheetText, type Told } from '@escale/core/floatplan';
-import type { PlanView, Sheet } from '@escale/core/model';
+import { sheetShort, sheetText } from '@escale/core/floatplan';
+import type { Sheet } from '@escale/core/model';
 import { Button, Row } from '../../ui/button';
 import { TextLink } from '../../ui/press';
 import { T } from '../../ui/text';
 import { SHARE } from './words';
 
 const Code = lazy(() => import('./code'));
-
-/** Nothing that this machine has reaches anybody yet: neither the simulated telephone nor none. */
-const TOLD: Record<NonNullable<PlanView['channel']>, Told> = { 'stand-in': 'nobody', none: 'nobody' };
 
 /**
  * The sheet goes out as text, by whatever the phone has: its own sharing, the clipboard, a code to photograph, paper. A link to
@@ -19,17 +16,14 @@ const TOLD: Record<NonNullable<PlanView['channel']>, Told> = { 'stand-in': 'nobo
 export function ShareSheet({
   sheet,
   trip,
-  channel = 'none',
 }: {
   sheet: Sheet;
   /** Id of its trip, which can be printed whole. */
   trip: string;
-  channel?: PlanView['channel'] | undefined;
 }) {
   const [said, setSaid] = useState<string>();
   const [code, setCode] = useState(false);
-  const told = TOLD[channel];
-  const text = sheetText(sheet, told);
+  const text = sheetText(sheet);
   const share = async () => {
     try {
       await navigator.share({ title: sheet.title, text });
@@ -69,7 +63,7 @@ export function ShareSheet({
       ) : null}
       {code ? (
         <Suspense fallback={<T as="soft">One moment</T>}>
-          <Code text={sheetShort(sheet, told)} />
+          <Code text={sheetShort(sheet)} />
         </Suspense>
       ) : null}
     </View>

@@ -2,22 +2,21 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { TextInput } from 'react-native-paper';
+import { plusDays } from '@escale/core/earth';
 import { dueBy, reminders, testPatch, type Due, CATALOGUE } from '@escale/core/kit';
 import { Button, Row } from '../../ui/button';
 import { Empty, Page } from '../../ui/page';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
 import { TOUCH } from '../../ui/tokens';
-import { useKind, useNow, useThings } from '../../data/hooks';
+import { useKind, useNow, useThings, useToday } from '../../data/hooks';
 import { change } from '../../data/outbox';
 import { save } from './save';
 import { SHED } from './words';
 import { plainly } from '../../data/settings';
 
-const DAY = 86_400_000,
-  MONTH = 31 * DAY,
+const MONTH = 31,
   MONTHS_AHEAD = 12;
-const dayOf = (at: number) => new Date(at).toISOString().slice(0, 10);
 
 /** One test at a time: how it is done, what passes, and the result on record. */
 export function RoundPage() {
@@ -25,10 +24,11 @@ export function RoundPage() {
   const { by, trip } = useLocalSearchParams<{ by?: string; trip?: string }>();
   const { ready, shed } = useThings();
   const now = useNow(60_000);
+  const today = useToday();
   const held = useKind('gear');
   const [done, setDone] = useState<{ name: string; passed: boolean }[]>([]);
   const [later, setLater] = useState<ReadonlySet<string>>(new Set());
-  const until = by && /^\d{4}-\d\d-\d\d$/.test(by) ? by : dayOf(now + MONTH);
+  const until = by && /^\d{4}-\d\d-\d\d$/.test(by) ? by : plusDays(today, MONTH);
   const due = dueBy(shed.gear, CATALOGUE, until);
   const next = due.find((d) => !later.has(d.item.id));
   const record = (d: Due, passed: boolean, note: string) => {
@@ -36,7 +36,7 @@ export function RoundPage() {
     if (thing)
       void change(
         thing,
-        testPatch(thing.doc, { on: dayOf(now), passed, ...(note.trim() ? { note: note.trim() } : {}) }),
+        testPatch(thing.doc, { on: today, passed, ...(note.trim() ? { note: note.trim() } : {}) }),
         plainly(SHED.testOf, { name: d.item.name }),
       );
     setDone([...done, { name: d.item.name, passed }]);
@@ -77,7 +77,7 @@ export function RoundPage() {
         </View>
       ) : null}
       <Row>
-        <Button onPress={() => void calendar(shed.gear, now)}>Dates for the calendar</Button>
+        <Button onPress={() => void calendar(shed.gear, today, now)}>Dates for the calendar</Button>
       </Row>
       <T as="small">Tests that fall due and things that end in the next twelve months, as a calendar file.</T>
     </Page>
@@ -135,11 +135,7 @@ function OneTest({
 }
 
 /** The calendar's writer is loaded when it is asked for. */
-async function calendar(gear: Parameters<typeof reminders>[0], now: number): Promise<void> {
+async function calendar(gear: Parameters<typeof reminders>[0], today: string, now: number): Promise<void> {
   const { kitCalendar } = await import('@escale/core/formats/calendar');
-  save(
-    'escale-kit.ics',
-    'text/calendar',
-    kitCalendar(reminders(gear, CATALOGUE, dayOf(now), MONTHS_AHEAD), now),
-  );
+  save('escale-kit.ics', 'text/calendar', kitCalendar(reminders(gear, CATALOGUE, today, MONTHS_AHEAD), now));
 }

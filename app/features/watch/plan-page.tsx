@@ -161,7 +161,7 @@ export function PlanPage() {
         ))}
       </View>
       <SheetView sheet={plan.sheet} />
-      <ShareSheet sheet={plan.sheet} channel={plan.channel} trip={plan.trip} />
+      <ShareSheet sheet={plan.sheet} trip={plan.trip} />
     </Page>
   );
 }

@@ -165,11 +165,11 @@ describe('home later', () => {
     expect(now.read).toMatch(/overdue only from 13:25/);
     expect(sheetNow(sheet, [filed])).toBe(sheet);
     // As text it stands by itself: days with the hours, whom to ring, and that no machine tells.
-    const text = sheetText(now, 'nobody');
+    const text = sheetText(now);
     for (const part of ['No machine tells you anything', 'Tue 12 May 12:25', '555', 'TO READ ALOUD'])
       expect(text).toContain(part);
     expect(text).not.toMatch(/https?:|undefined|\[link\]/);
-    expect(new TextEncoder().encode(sheetShort(now, 'nobody')).length).toBeLessThan(2000);
+    expect(new TextEncoder().encode(sheetShort(now)).length).toBeLessThan(2000);
   });
 });
 

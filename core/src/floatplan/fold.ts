@@ -34,8 +34,9 @@ export interface Folded {
 /** A version is what was filed or changed with its sheet; a later time home is said within one. */
 const isVersion = ({ kind, times }: PlanEvent) =>
   (kind === 'filed' || kind === 'amended') && times !== undefined;
-/** What a person aboard said, which tells that they were well then. */
+/** What tells that they have left. */
 const LEFT: ReadonlySet<EventKind> = new Set(['check-in', 'under-way', 'later']);
+/** What a person aboard said, which tells that they were well then. */
 const SAID: ReadonlySet<EventKind> = new Set(['check-in', 'under-way', 'later', 'closed', 'reopened']);
 
 /** Times that hold: those of the last filing or change, or the time home that was said since. */
@@ -92,9 +93,9 @@ export function fold(events: PlanEvent[], now: number): Folded {
       declined.add(contact);
       accepted.delete(contact);
     }
-    if (event.times) {
-      // A later home than the one agreed to has to be agreed to again, but for one that the crew say themselves under way.
-      if (kind !== 'later' && event.times.home > home && home > -Infinity) accepted.clear();
+    // A later home than the one agreed to has to be agreed to again; one that the crew put off under way was agreed to by nobody.
+    if (isVersion(event) && event.times) {
+      if (event.times.home > home && home > -Infinity) accepted.clear();
       home = event.times.home;
     }
   }

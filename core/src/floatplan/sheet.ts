@@ -135,7 +135,7 @@ export function sheetNow(sheet: Sheet, events: PlanEvent[]): Sheet {
   const reader: Reader = { units: 'metric', zone: sheet.zone, locale: 'en-GB' };
   const say: Say = (what) => render(what, reader);
   const { home, overdue } = last.times;
-  const moved = say(phrase('sheet.moved', { at: last.at, home, overdue }));
+  const moved = say(phrase('sheet.moved', { at: Math.min(last.madeAt ?? last.at, last.at), home, overdue }));
   return {
     ...sheet,
     lines: sheet.lines.map((part) =>

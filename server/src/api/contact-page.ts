@@ -5,6 +5,7 @@ import { isOpen } from '@escale/core/floatplan';
 import type { EventKind, PlanContact, PlanEvent, PlanState, PlanView } from '@escale/core/model';
 import { clock, dayOf } from '@escale/core/say';
 import { plan } from '../db/schema';
+import { CLOCK_SKEW } from '../plans/deeds';
 import { answerAs, type Answer } from '../plans/answers';
 import { findLink } from '../plans/tokens';
 import { viewPlan } from '../plans/view';
@@ -131,7 +132,9 @@ const heardOf = (events: PlanEvent[], when: (at: number) => string) =>
   events.flatMap((e) => {
     const what = HEARD[e.kind];
     const home = e.kind === 'later' && e.times ? ` ${when(e.times.home)}` : '';
-    return what ? [`${when(e.at)}: ${what}${home}${e.note ? `: ${e.note}` : ''}`] : [];
+    // What waited for signal is as old as when it was said.
+    const said = e.madeAt !== undefined && e.at - e.madeAt > CLOCK_SKEW ? `, said ${when(e.madeAt)}` : '';
+    return what ? [`${when(e.at)}${said}: ${what}${home}${e.note ? `: ${e.note}` : ''}`] : [];
   });
 
 const was = (time: string) => `<dd class="was">it was ${time}</dd>`;

@@ -2,6 +2,7 @@ import { and, eq } from 'drizzle-orm';
 import { v7 as uuidv7 } from 'uuid';
 import {
   endedWith,
+  filedTimes,
   fold,
   homeAt,
   isOpen,
@@ -9,7 +10,15 @@ import {
   LATER_WITHIN,
   timesLater,
 } from '@escale/core/floatplan';
-import { schemaOf, type EventKind, type PlanDeed, type PlanEvent, type Trip } from '@escale/core/model';
+import {
+  schemaOf,
+  type EventKind,
+  type Phrase,
+  type PlanDeed,
+  type PlanEvent,
+  type Trip,
+} from '@escale/core/model';
+import { phrase } from '@escale/core/say';
 import { MS } from '@escale/core/units';
 import { Problem } from '../api/problem';
 import { doCommand } from '../api/things';
@@ -72,7 +81,9 @@ export async function doDeed(services: Services, id: string, deed: PlanDeed): Pr
     if (open ? deed.kind === 'reopened' : deed.kind === 'closed') return;
     if (!open && deed.kind !== 'reopened') throw new Problem(409, 'This plan has ended.');
     const { kind } = deed;
-    const moved = kind === 'later' ? homeAt(times, homeOf(deed, events, now)) : undefined;
+    // Check-ins are those that were filed: one that an earlier home let fall away is promised again by a later one.
+    const { checkIns } = filedTimes(events) ?? times;
+    const moved = kind === 'later' ? homeAt({ ...times, checkIns }, homeOf(deed, events, now)) : undefined;
     if (kind === 'reopened') await refuseReopening(tx, row, events, now);
     await appendEvent(tx, {
       id: deed.id,
@@ -113,6 +124,14 @@ async function contactsOf(tx: Db, row: Row) {
   return (await storedVersion(tx, row.id, row.version))?.contacts ?? [];
 }
 
+/** A sign of life is as old as when it was made: what waited for signal must not sound as if it were said now. */
+function heardOf({ madeAt }: PlanDeed, { skipper, now }: MessageContext): Phrase {
+  const said = Date.parse(madeAt);
+  return now - said > CLOCK_SKEW
+    ? phrase('heard.waited', { skipper, said, now })
+    : phrase('heard.now', { skipper, now });
+}
+
 /** Home is put off: the alarm moves, the plan and who accepted it stay. */
 async function putOff(tx: Db, { row, deed, events, context }: Doing): Promise<void> {
   await tx
@@ -122,7 +141,7 @@ async function putOff(tx: Db, { row, deed, events, context }: Doing): Promise<vo
   await setDeadlines(tx, row.id, context.times, context.now);
   const kind = wereTold(events) ? 'later.alarmed' : 'later';
   await writeMessages(tx, kind, await contactsOf(tx, row), context, {
-    now: context.now,
+    heard: heardOf(deed, context),
     was: fold(events, context.now).times.home,
     reason: deed.note ?? '',
   });

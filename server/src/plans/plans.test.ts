@@ -178,7 +178,7 @@ describe('the watch', () => {
     await world.watchOnce();
     expect((await world.calls())[0]).toMatchObject({
       to: 'Ada Tolley',
-      text: expect.stringMatching(/all well, home 10:35 instead of 10:05/),
+      text: expect.stringMatching(/^Heard from Rowan Pike at 06:20: all well\. Home 10:35 instead of 10:05/),
     });
     const { text } = await page(await linkFor('Ada Tolley'));
     expect(text).toMatch(/Home<\/dt><dd>[^<]*10:35<\/dd><dd class="was">it was [^<]*10:05/);
@@ -191,7 +191,7 @@ describe('the watch', () => {
     // Told that they are missing, the contact is told to stand the search down.
     expect((await later(6)).status).toBe(200);
     await world.watchOnce();
-    expect((await world.calls())[0].text).toMatch(/ring again and say that you have heard from them/);
+    expect((await world.calls())[0].text).toMatch(/ring again and say what you have heard/);
     expect((await later(7)).status).toBe(200);
     const fourth = await later(8);
     expect(fourth.status).toBe(422);
@@ -201,6 +201,43 @@ describe('the watch', () => {
     const past = { home: new Date(world.clock.now() - MIN).toISOString(), note: 'x' };
     expect((await world.deed(plan.id, 'later', past)).status).toBe(422);
     expect((await world.deed(plan.id, 'later', { note: 'no hour' })).status).toBe(422);
+  });
+  test('what waited for signal says when it was said, and never sounds as if it were said now', async () => {
+    const plan = await world.file();
+    await world.watchOnce();
+    const said = plan.times.home - 20 * MIN;
+    await silentUntil(plan.times.overdue + MIN);
+    await world.deed(plan.id, 'later', {
+      madeAt: new Date(said).toISOString(),
+      home: new Date(plan.times.overdue + H).toISOString(),
+    });
+    await world.watchOnce();
+    const { text } = (await world.calls())[0];
+    expect(text).toMatch(
+      /^Rowan Pike said on Tue 12 May at 09:45 that all was well\. It waited for signal and came only at 11:06/,
+    );
+    expect(text).not.toMatch(/Heard from/);
+    const contact = (await page(await linkFor('Ada Tolley'))).text;
+    expect(contact).toMatch(/11:06, said Tue 12 May 09:45: all well/);
+    expect(contact).toMatch(/At 09:45 they said that they would be home/);
+  });
+  test('a check-in that an earlier home let fall away is promised again by a later one; a change is agreed to by what was filed', async () => {
+    const plan = await world.file();
+    await world.watchOnce();
+    await accept();
+    const home = (at: number) => world.deed(plan.id, 'later', { home: new Date(at).toISOString() });
+    world.set(plan.times.leave);
+    expect((await home(plan.times.checkIns[0] - MIN)).body).toMatchObject({ times: { checkIns: [] } });
+    expect((await home(plan.times.home + 2 * H)).body).toMatchObject({
+      times: { checkIns: plan.times.checkIns },
+    });
+    await world.command(TRIP, 'trip', 1, {
+      kind: 'patch',
+      patch: [{ op: 'set', pointer: '/halts/0/minutes', value: 170 }],
+    });
+    // Later than what was agreed to, though earlier than what the crew said since.
+    const changed = await world.file({ amends: plan.id });
+    expect(changed.contacts[0].accepted).toBe(false);
   });
   test('an ending can be taken back for an hour: the watch goes on with its times and links, and the contact hears of it', async () => {
     const plan = await world.file();

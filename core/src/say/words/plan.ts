@@ -62,9 +62,8 @@ export const PLAN_WORDS = {
   'sheet.worry': 'Nothing to worry about before {home:day} {home:clock}. Being a little late is common.',
   'sheet.page': 'These times stand here so that you can act even if no message reaches you.',
   'sheet.filed': 'Float plan, written {at:day} {at:clock}. All times are of {zone}.',
-  'sheet.told.nobody':
+  'sheet.told':
     'No machine tells you anything: these times are yours to watch. Put the overdue time in your own clock now.',
-  'sheet.told.contacts': 'You are told when they are overdue. Keep these times all the same.',
   'sheet.head.expect': 'WHAT TO EXPECT',
   'sheet.head.late': 'IF THEY ARE OVERDUE',
   'sheet.head.read': 'TO READ ALOUD',
@@ -93,10 +92,13 @@ export const PLAN_WORDS = {
   'message.declined': '{contact} can’t be the contact for {title}. Choose somebody else and send the change.',
   'message.rung':
     '{contact} has rung for help for {title}. If you are well, ring them and the number they rang.',
+  'heard.now': 'Heard from {skipper} at {now:clock}: all well.',
+  'heard.waited':
+    '{skipper} said on {said:day} at {said:clock} that all was well. It waited for signal and came only at {now:clock}.',
   'message.later':
-    'Heard from {skipper} at {now:clock}: all well, home {home:clock} instead of {was:clock}. Overdue only from {overdue:clock}. {reason} Plan: {link}',
+    '{heard} Home {home:clock} instead of {was:clock}, overdue only from {overdue:clock}. {reason} Plan: {link}',
   'message.later.alarmed':
-    'Heard from {skipper} at {now:clock}: all well, home {home:clock} instead of {was:clock}. If you have rung for help, ring again and say that you have heard from them. Overdue only from {overdue:clock}. {reason} Plan: {link}',
+    '{heard} Home {home:clock} instead of {was:clock}, overdue only from {overdue:clock}. {reason} If you have rung for help, ring again and say what you have heard, and when it was said. Plan: {link}',
   'message.reopened':
     '{skipper} took that back: the watch over {title} goes on. Home {home:clock}, overdue {overdue:clock}. Plan: {link}',
   'message.cancelled': '{skipper} did not go. The plan {title} is cancelled.',
