@@ -90,7 +90,8 @@ test('the load is dragged, moved by keys and by list; she lies as it says, quick
   const long = await page.evaluate(() => (window as unknown as { long: number[] }).long);
   await page.mouse.up();
   process.stdout.write(
-    `  a move of the drag takes ${each.toFixed(1)} ms of script; ${long.length} tasks over 50 ms; ${(((await frames()) - firstFrame) / ((Date.now() - clock) / 1000)).toFixed(0)} frames a second\n`,
+    `  a move of the drag takes ${each.toFixed(1)} ms of script; ${long.length} tasks over 50 ms; ` +
+      `${(((await frames()) - firstFrame) / ((Date.now() - clock) / 1000)).toFixed(0)} frames a second\n`,
   );
   await expect.poll(async () => (await seat(3))?.x).toBeGreaterThan(0.6);
   expect(await live.innerText()).not.toBe(before);

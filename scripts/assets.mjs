@@ -46,5 +46,6 @@ const mdi = createRequire(import.meta.url)('@mdi/js');
 const rows = Object.entries(ICONS).map(([name, key]) => `  '${name}': '${mdi[key]}',`);
 writeFileSync(
   new URL('app/ui/icon-paths.ts', root),
-  `/** Made by \`npm run assets\` from @mdi/js (Apache 2.0): only the icons that are used. */\nexport const ICON_PATHS: Record<string, string> = {\n${rows.join('\n')}\n};\n`,
+  '/** Made by `npm run assets` from @mdi/js (Apache 2.0): only the icons that are used. */\n' +
+    `export const ICON_PATHS: Record<string, string> = {\n${rows.join('\n')}\n};\n`,
 );

@@ -1,42 +1,9 @@
 // How quickly a trip's page answers, at full speed and at four times slowdown. Prints one line a figure; part of `npm run prove`.
-import { spawn } from 'node:child_process';
-import { mkdtempSync, rmSync } from 'node:fs';
-import { createRequire } from 'node:module';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
-import { chromium as browserHere, ROOT } from './setup.mjs';
+import { openBrowser, openDemo } from './look.mjs';
 
-await browserHere();
-const { chromium } = createRequire(new URL('../e2e/package.json', import.meta.url))('@playwright/test');
-const PORT = 4288,
-  base = `http://localhost:${PORT}`,
-  TRIP = '/trips/01890000-0000-7000-8000-000000000056';
-const folder = mkdtempSync(join(tmpdir(), 'escale-page-'));
-const server = spawn(process.execPath, ['server/dist/main.js'], {
-  cwd: ROOT,
-  stdio: ['ignore', 'pipe', 'inherit'],
-  env: {
-    ...process.env,
-    NODE_ENV: 'production',
-    PORT: String(PORT),
-    ESCALE_DEMO: '1',
-    ESCALE_DATA: join(folder, 'memory'),
-    ESCALE_CLOCK: '2026-05-11T15:00:00Z',
-  },
-});
-await new Promise((ready) =>
-  server.stdout.on('data', (chunk) => String(chunk).includes('Escale is ready') && ready()),
-);
-const browser = await chromium.launch({
-  executablePath: '/usr/bin/chromium',
-  args: [
-    '--no-sandbox',
-    '--disable-gpu',
-    '--disable-quic',
-    '--no-first-run',
-    '--disable-background-networking',
-  ],
-});
+const TRIP = '/trips/01890000-0000-7000-8000-000000000056';
+const browser = await openBrowser();
+const { base, end } = await openDemo(4288);
 
 /** Median of three visits, each with nothing in the browser's memory. */
 const VISITS = 3;
@@ -80,12 +47,12 @@ try {
     const all = [];
     for (let i = 0; i < VISITS; i += 1) all.push(await visit(slow));
     const of = (what) => Math.round(median(all.map((one) => one[what])));
+    const how = slow === 1 ? 'at full speed' : `${slow} times slower`;
     console.log(
-      `${slow === 1 ? 'at full speed' : `${slow} times slower`}: verdict after ${of('verdict')} ms, longest task ${of('longest')} ms, a tap answered in ${of('tap')} ms`,
+      `${how}: verdict after ${of('verdict')} ms, longest task ${of('longest')} ms, a tap answered in ${of('tap')} ms`,
     );
   }
 } finally {
   await browser.close();
-  server.kill();
-  rmSync(folder, { recursive: true, force: true });
+  end();
 }

@@ -93,12 +93,16 @@ const { db, close } = await openDb({ folder: join(root, 'many') });
 await db.execute(sql.raw(`INSERT INTO household (id, name, created_at) VALUES ('${HOME}', 'h', now())`));
 await db.execute(
   sql.raw(
-    `INSERT INTO plan (id, household, trip, title, zone, version, is_open, created_at, updated_at) SELECT gen_random_uuid(), '${HOME}', gen_random_uuid(), 'plan ' || n, 'UTC', 1, true, now(), now() FROM generate_series(1, 100000) n`,
+    `INSERT INTO plan (id, household, trip, title, zone, version, is_open, created_at, updated_at)
+     SELECT gen_random_uuid(), '${HOME}', gen_random_uuid(), 'plan ' || n, 'UTC', 1, true, now(), now()
+     FROM generate_series(1, 100000) n`,
   ),
 );
 await db.execute(
   sql.raw(
-    `INSERT INTO deadline (id, plan, kind, due_at, is_open) SELECT gen_random_uuid(), id, 'late', '2030-01-01'::timestamptz + (row_number() OVER ()) * interval '1 second', true FROM plan`,
+    `INSERT INTO deadline (id, plan, kind, due_at, is_open)
+     SELECT gen_random_uuid(), id, 'late',
+       '2030-01-01'::timestamptz + (row_number() OVER ()) * interval '1 second', true FROM plan`,
   ),
 );
 await db.execute(sql.raw('ANALYZE'));

@@ -37,7 +37,8 @@ for (const row of bench.stdout
   .split('\n')
   .map((l) => JSON.parse(l)))
   lines.push(
-    `| ${row.name} | ${row.median.toFixed(3)} | ${row.p95.toFixed(3)} | ${row.ratio === undefined ? '' : row.ratio.toFixed(2)} | ${row.reference ?? ''} |`,
+    `| ${row.name} | ${row.median.toFixed(3)} | ${row.p95.toFixed(3)} | ` +
+      `${row.ratio === undefined ? '' : row.ratio.toFixed(2)} | ${row.reference ?? ''} |`,
   );
 
 lines.push('', '## Crashes and many plans', '');
@@ -136,7 +137,8 @@ function scoresOf(room, files) {
 
 writeFileSync(
   new URL('../docs/measured.md', import.meta.url),
-  `# Measured\n\nWritten by \`npm run prove\`. This kind of machine swings 1.8 times between runs: ratios count, milliseconds don’t.\n\n${lines.join('\n')}\n`,
+  '# Measured\n\nWritten by `npm run prove`. This kind of machine swings 1.8 times between runs: ratios count, ' +
+    `milliseconds don’t.\n\n${lines.join('\n')}\n`,
 );
 console.log(failed ? 'FAILED' : 'proved; see docs/measured.md');
 process.exit(failed ? 1 : 0);

@@ -1,35 +1,13 @@
 // `npm run screenshots`: one current picture of each main view, from the demo on a fixed day. Look at each before committing it.
-import { spawn } from 'node:child_process';
-import { mkdtempSync, readdirSync, rmSync } from 'node:fs';
-import { createRequire } from 'node:module';
-import { tmpdir } from 'node:os';
+import { readdirSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
-import { buildApp, buildServer, chromium as browserHere, install, ROOT, say } from './setup.mjs';
+import { openBrowser, openDemo } from './look.mjs';
+import { buildApp, buildServer, install, ROOT, say } from './setup.mjs';
 
 await install();
-await browserHere();
 await buildApp();
 await buildServer();
-const { chromium } = createRequire(new URL('../e2e/package.json', import.meta.url))('@playwright/test');
-
-const PORT = 4287,
-  base = `http://localhost:${PORT}`;
-const folder = mkdtempSync(join(tmpdir(), 'escale-pictures-'));
-const server = spawn(process.execPath, ['server/dist/main.js'], {
-  cwd: ROOT,
-  stdio: ['ignore', 'pipe', 'inherit'],
-  env: {
-    ...process.env,
-    NODE_ENV: 'production',
-    PORT: String(PORT),
-    ESCALE_DEMO: '1',
-    ESCALE_DATA: join(folder, 'memory'),
-    ESCALE_CLOCK: '2026-05-11T15:00:00Z',
-  },
-});
-await new Promise((ready) =>
-  server.stdout.on('data', (chunk) => String(chunk).includes('Escale is ready') && ready()),
-);
+const { base, end } = await openDemo(4287);
 const ask = async (path, body) =>
   (
     await fetch(
@@ -42,18 +20,7 @@ const ask = async (path, body) =>
 
 const TRIP = '/trips/01890000-0000-7000-8000-000000000055',
   FOUR = '/trips/01890000-0000-7000-8000-000000000056';
-const browser = await chromium.launch({
-  executablePath: '/usr/bin/chromium',
-  args: [
-    '--no-sandbox',
-    '--disable-gpu',
-    '--disable-quic',
-    '--no-first-run',
-    '--disable-background-networking',
-    '--disable-component-update',
-    '--disable-sync',
-  ],
-});
+const browser = await openBrowser();
 const phone = await (
   await browser.newContext({ viewport: { width: 390, height: 844 }, serviceWorkers: 'block' })
 ).newPage();
@@ -124,5 +91,4 @@ await shoot(
 );
 
 await browser.close();
-server.kill();
-rmSync(folder, { recursive: true, force: true });
+end();

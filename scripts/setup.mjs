@@ -112,7 +112,8 @@ export async function chromium() {
   const may = process.getuid?.() === 0 && spawnSync('apt-get', ['--version']).status === 0;
   if (!may)
     throw new Error(
-      'The end-to-end tests need Debian’s Chromium at /usr/bin/chromium. Install the package "chromium" (as root: apt-get install chromium) and start again.',
+      'The end-to-end tests need Debian’s Chromium at /usr/bin/chromium. ' +
+        'Install the package "chromium" (as root: apt-get install chromium) and start again.',
     );
   say('browser: installing Debian’s Chromium …');
   await run('apt-get', ['update', '-qq'], { quiet: true });

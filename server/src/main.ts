@@ -33,7 +33,8 @@ function settingsFrom(env: NodeJS.ProcessEnv): Settings {
   const host = env.HOST ?? '127.0.0.1';
   if (!['127.0.0.1', 'localhost', '::1'].includes(host))
     throw new Error(
-      `Escale answers on this machine only for now (HOST=${host} was asked for). Off it the application needs TLS, and that is not built yet.`,
+      `Escale answers on this machine only for now (HOST=${host} was asked for). ` +
+        `Off it the application needs TLS, and that is not built yet.`,
     );
   return {
     port: Number(env.PORT ?? 4280),

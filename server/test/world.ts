@@ -59,7 +59,8 @@ export async function makeWorld({ standIns = true }: { standIns?: boolean } = {}
     reset: async () => {
       clock.set?.(NOW);
       await db.execute(
-        sql`TRUNCATE thing, command, tick, plan, plan_version, plan_event, deadline, message, contact_token, phone_call, device, trip_conditions`,
+        sql`TRUNCATE thing, command, tick, plan, plan_version, plan_event, deadline, message, contact_token,
+          phone_call, device, trip_conditions`,
       );
       await db.transaction((tx) => importBundle(tx, demoBundle(NOW), HOME, NOW));
     },

@@ -107,7 +107,8 @@ test.each<[string, number, Partial<Draft>, RegExp | undefined]>([
 
 test('a GPX file: points by name; a document type, or no XML at all, is nothing', () => {
   const file =
-    '<gpx><wpt lat="50.1" lon="-4.5"><name>Slip</name></wpt><trk><trkseg><trkpt lat="1" lon="2"/><trkpt lat="3" lon="4"/><trkpt lat="95" lon="4"/></trkseg></trk></gpx>';
+    '<gpx><wpt lat="50.1" lon="-4.5"><name>Slip</name></wpt><trk><trkseg><trkpt lat="1" lon="2"/>' +
+    '<trkpt lat="3" lon="4"/><trkpt lat="95" lon="4"/></trkseg></trk></gpx>';
   expect(pointsOf(file)).toEqual([
     { name: 'Slip', lat: 50.1, lon: -4.5 },
     { name: '1.0000, 2.0000', lat: 1, lon: 2 },

@@ -99,11 +99,7 @@ function Drawing({ boat, p }: { boat: Boat; p: Palette }) {
   const half = (hull.beam / 2) * per,
     fullest = hull.form.plan.fullest * hull.length;
   return (
-    <View
-      role="img"
-      aria-label="Where to measure: A from bow to stern, B across the widest place, C amidships from the lowest point up to the edge, D on a scale"
-      onLayout={(e) => setWidth(e.nativeEvent.layout.width)}
-    >
+    <View role="img" aria-label={BOAT.whereToMeasure} onLayout={(e) => setWidth(e.nativeEvent.layout.width)}>
       <Svg width={width} height={HIGH} aria-hidden>
         <HullShape hull={hull} scale={top} p={p} />
         <Tape x1={x(0)} y1={112} x2={x(hull.length)} y2={112} letter="A" p={p} />

@@ -1,5 +1,7 @@
 // What the pages of a boat say with her name or a figure in it.
 export const BOAT = {
+  whereToMeasure:
+    'Where to measure: A from bow to stern, B across the widest place, C amidships from the lowest point up, D on a scale',
   like: '{title}. {note}',
   how: 'How {what} is known',
   changed: 'how {field} is known',

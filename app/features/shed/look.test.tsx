@@ -14,7 +14,7 @@ beforeEach(async () => {
 const user = userEvent.setup({ delay: null });
 const gear = () => server.things.filter((h) => h.type === 'gear').map((h) => h.doc as unknown as GearItem);
 
-test('a set is put in the locker, and all of it is looked at on one page: what is ticked counts from today, the rest stays open', async () => {
+test('a set is put in the locker and looked at on one page: what is ticked counts from today, the rest stays open', async () => {
   const rest = server.things.filter((h) => h.type !== 'gear');
   server.things.splice(0, server.things.length, ...rest);
   const set = show(<StartingSet />);

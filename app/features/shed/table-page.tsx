@@ -94,7 +94,7 @@ export function TablePage() {
   return (
     <Page
       title="The locker as a table"
-      lead="Out to any spreadsheet and back. What would change is shown before anything is taken in; a row that can’t be taken is named with why."
+      lead={SHED.table}
       aside={
         <Button kind="quiet" onPress={() => router.push('/shed')}>
           The shed

@@ -1,5 +1,7 @@
 // What the shed says with a name or a figure in it.
 export const SHED = {
+  table:
+    'Out to any spreadsheet and back. What would change is shown first; a row that can’t be taken is named with why.',
   onTrip: '{name} on {trip}',
   back: 'back',
   line: '{name}. {note}',

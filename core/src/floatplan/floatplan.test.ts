@@ -101,7 +101,7 @@ test.each([
   [{ lat: -0.5, lon: 179.99999999 }, '0° 30.000′ S, 180° 00.000′ E'],
 ])('%j is said %s', (position, text) => expect(positionText(position)).toBe(text));
 
-test('a crew is reminded of turning, of each check-in, of home and of overdue, in the order of the hours; never of a plan that has ended', () => {
+test('a crew is reminded of turning, check-ins, home and overdue, in their order; never of a plan that has ended', () => {
   const plan = {
     id: 'p',
     title: 'Tern Holm',

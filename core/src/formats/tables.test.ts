@@ -24,7 +24,15 @@ describe('a table in', () => {
   });
   test('each bad row is refused with its number and what is wrong; the others stand', () => {
     const rows = preview(
-      'name,kind,count,expires,minMass,maxMass\nHorn,horn,1,,,\nFlare,hand-flare,2,August,,\nVest,foam-jacket,1,,90,40\nThing,warp drive,1,,,\nHorn,horn,1,,,\nBig,horn,many,,,\n',
+      [
+        'name,kind,count,expires,minMass,maxMass',
+        'Horn,horn,1,,,',
+        'Flare,hand-flare,2,August,,',
+        'Vest,foam-jacket,1,,90,40',
+        'Thing,warp drive,1,,,',
+        'Horn,horn,1,,,',
+        'Big,horn,many,,,\n',
+      ].join('\n'),
     );
     expect(rows.map((r) => [r.row, r.what])).toEqual([
       [2, 'new'],

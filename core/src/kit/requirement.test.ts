@@ -270,7 +270,7 @@ describe('a requirement as it stands', () => {
       ),
     ).toEqual(['Put B on the body', 'Take A']);
   });
-  test('a new one: replaced by its like, bought, borrowed, and what is dear borrowed first; papers are one’s own; without a kind there is no way', () => {
+  test('a new one: replaced, bought, borrowed; what is dear borrowed first; papers are one’s own; no kind, no way', () => {
     const short = { missing: [{ capability: 'sound' as const, need: 1, have: 0 }] },
       kinds = (id: string) => ({ kindFor: (): GearKind | undefined => kindOf(id) });
     const ended = one({ ...short, nearMisses: [near(old, ['expired'])] }, { gear: [old], ...kinds('horn') });

@@ -84,9 +84,16 @@ const NOUNS: Record<string, Asked> = {
 const NUMBERS: Record<string, number> = { two: 2, three: 3, six: 6, twelve: 12 };
 /** Words that promise nothing to carry: what kind of thing it is, where and when the rule speaks, and the joints of a sentence. */
 const JOINTS = new Set(
-  'a an the and or of for to on in with by under over from until is be if it can when where no are all that then m years old ready day night too up look theirs aboard children wear worn jackets lifejackets high risk bylaw after its one large another power sail small slow fitted sealed spare throw floating distress electric white all-round flotation buoyant heaving watertight fire engine cut-off link kill life person drinking warm sheathed throwable sound radar passage life-saving navigation aids buoyancy stove radio safety back move bulkheads landing launch sunset beyond sixteen younger watercraft october november september may april mid-september mid-may'.split(
-    ' ',
-  ),
+  (
+    'a an the and or of for to on in with by under over from until is be if it can when where no are ' +
+    'all that then m years old ready day night too up look theirs aboard children wear worn jackets ' +
+    'lifejackets high risk bylaw after its one large another power sail small slow fitted sealed ' +
+    'spare throw floating distress electric white all-round flotation buoyant heaving watertight fire ' +
+    'engine cut-off link kill life person drinking warm sheathed throwable sound radar passage ' +
+    'life-saving navigation aids buoyancy stove radio safety back move bulkheads landing launch ' +
+    'sunset beyond sixteen younger watercraft october november september may april mid-september ' +
+    'mid-may'
+  ).split(' '),
 );
 /** Nouns that a declared deed keeps. */
 const DEEDS: Record<string, (keyof NonNullable<Rule['declared']>)[]> = {

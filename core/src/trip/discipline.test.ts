@@ -30,7 +30,8 @@ describe('a fact taken away', () => {
   );
   for (const n of proving ? kinds : kinds.slice(0, 2)) {
     for (const guessed of [false, true]) {
-      test(`of a household with a ${STARTING_POINTS[n].title.toLowerCase()}, ${guessed ? 'guessed' : 'stated'}: each alone${proving ? ', and pairs' : ''}`, () => {
+      const boat = `${STARTING_POINTS[n].title.toLowerCase()}, ${guessed ? 'guessed' : 'stated'}`;
+      test(`of a household with a ${boat}: each alone${proving ? ', and pairs' : ''}`, () => {
         const input = household(n, { guessed });
         const fields = fieldsOf(input);
         expect(

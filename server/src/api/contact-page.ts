@@ -153,7 +153,8 @@ const form = (token: string, answer: string, inside: string) =>
 /** What a contact is asked for who has not accepted yet. */
 const asking = (token: string, { name, declined }: PlanContact) =>
   declined
-    ? `<p><strong>You said that you can’t.</strong> They were told to find somebody else.</p>${form(token, 'accept', '<button>I can after all: I accept</button>')}`
+    ? '<p><strong>You said that you can’t.</strong> They were told to find somebody else.</p>' +
+      form(token, 'accept', '<button>I can after all: I accept</button>')
     : form(
         token,
         'accept',

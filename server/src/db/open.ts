@@ -84,7 +84,8 @@ async function openPglite(folder: string): Promise<PGlite> {
       ? readFileSync(join(folder, 'PG_VERSION'), 'utf8').trim()
       : 'none';
     throw new Error(
-      `The database in ${folder} could not be opened (version file: ${made}). Nothing was changed. Put it aside, copy a backup in its place or start with an empty folder.`,
+      `The database in ${folder} could not be opened (version file: ${made}). Nothing was changed. ` +
+        `Put it aside, copy a backup in its place or start with an empty folder.`,
       { cause: error },
     );
   }

@@ -154,7 +154,7 @@ describe('the watch', () => {
     await silentUntil(plan.times.overdue + 2 * H);
     expect((await world.deed(plan.id, 'closed')).body).toMatchObject({ state: 'found' });
   });
-  test('home later moves the alarm and nothing else: the contact hears old and new, who accepted stays, three times without a word', async () => {
+  test('home later moves the alarm and nothing else: old and new are told, who accepted stays, three times without a word', async () => {
     const plan = await world.file();
     await world.watchOnce();
     await accept();
@@ -221,7 +221,7 @@ describe('the watch', () => {
     expect(contact).toMatch(/11:06, said Tue 12 May 09:45: all well/);
     expect(contact).toMatch(/At 09:45 they said that they would be home/);
   });
-  test('a check-in that an earlier home let fall away is promised again by a later one; a change is agreed to by what was filed', async () => {
+  test('a check-in that fell away is promised again by a later home; a change is agreed to by what was filed', async () => {
     const plan = await world.file();
     await world.watchOnce();
     await accept();
