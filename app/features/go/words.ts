@@ -30,7 +30,7 @@ export const GO = {
 
 export const TURN = {
   none: 'No limit could be reckoned: set a time to be home.',
-  before: 'leave {leave:clock}, turn by {turn:clock} at the latest',
+  before: 'leave {leave:day} {leave:clock}, turn by {turn:clock} at the latest',
   limits: 'at {turn:clock}, the latest that brings you home inside your limits',
   filed: 'at {turn:clock}, to be home at {home:clock} as you filed',
   later: 'Your limits would allow {limit:clock}: send a change first.',

@@ -4,7 +4,7 @@ export const CLOSE = {
   saidStayed: 'You said that nobody went.',
   ended: 'The plan ended {at:day} {at:clock}.',
   none: 'No float plan is open for this trip.',
-  due: 'Due home {home:clock}; your contacts act at {overdue:clock}.',
+  due: 'Due home {home:day} {home:clock}; the alarm stands at {overdue:day} {overdue:clock}.',
 } as const;
 
 /** What ends a watch is asked for once more: a cold thumb must not end it. */

@@ -70,7 +70,7 @@ export function TripsPage() {
   return (
     <Page
       title="Trips"
-      {...(wide ? { style: { maxWidth: 1240 } } : {})}
+      {...(wide && trips.length > 0 ? { style: { maxWidth: 1240 } } : {})}
       aside={
         ready && trips.length > 0 ? (
           <Button kind="main" onPress={begin}>

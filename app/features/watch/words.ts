@@ -2,7 +2,7 @@ import type { PlanContact } from '@escale/core/model';
 // What the pages of the watch say with figures in it.
 export const WATCH = {
   stands: '{state}, version {version}',
-  until: 'until {what}, {at:clock}',
+  until: 'until {what}, {at:day} {at:clock}',
   homeWas: 'home was {at:day} {at:clock}',
   home: 'home {at:day}',
   card: '{title}, {state}',

@@ -85,9 +85,12 @@ export const WallTime = z
   .regex(/^([01]\d|2[0-3]):[0-5]\d$/, 'a time such as 06:10')
   .meta({ picks: 'time' } satisfies FieldMeta);
 export const Zone = z.string().max(60).refine(isZone, 'a time zone by its name, such as Atlantic/Azores');
+export const titled = <S extends z.ZodType>(schema: S, title: string, more: FieldMeta = {}): S =>
+  schema.meta({ ...schema.meta(), title, ...more }) as S;
+
 export const Position = z.strictObject({
-  lat: z.number().min(-90).max(90),
-  lon: z.number().min(-180).max(180),
+  lat: titled(z.number().min(-90).max(90), 'Latitude in degrees, south of the equator negative'),
+  lon: titled(z.number().min(-180).max(180), 'Longitude in degrees, west of Greenwich negative'),
 });
 
 /** How sure we are of a value, by JSON pointer, beside the values so that formulas see plain numbers. */
@@ -122,8 +125,6 @@ export function choice<const W extends Record<string, string>>(title: string, wo
   return z.enum(keys).meta({ title, words, ...(help ? { help } : {}) } satisfies FieldMeta);
 }
 
-export const titled = <S extends z.ZodType>(schema: S, title: string, more: FieldMeta = {}): S =>
-  schema.meta({ ...schema.meta(), title, ...more }) as S;
 export const ref = (type: ThingType, title: string) => Id.meta({ title, ref: type } satisfies FieldMeta);
 
 /** What every stored thing carries. */
