@@ -1,4 +1,4 @@
-import { useRef } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { Pressable, View, type GestureResponderEvent, type ViewStyle } from 'react-native';
 import { T } from './text';
 import { usePalette } from './theme';
@@ -10,7 +10,8 @@ interface Props {
   /** `main` is filled ink, `plain` outlined, `onCall` white on the call colour, `quiet` a word with a line under it. */
   kind?: 'main' | 'plain' | 'onCall' | 'quiet' | 'call';
   wet?: boolean;
-  disabled?: boolean;
+  /** Why it can't act now, said when it is pressed all the same; `false` where it can. */
+  cant?: string | false;
   busy?: boolean;
   /** Takes one press: no second one, nor the second half of a double press that was meant for what stood here before. */
   once?: boolean;
@@ -20,13 +21,13 @@ interface Props {
   style?: ViewStyle;
 }
 
-/** A button: 48 px, 64 on the water. While busy it can't be pressed twice. */
+/** A button: 48 px, 64 on the water. While busy it can't be pressed twice; where it can't act, a press says why. */
 export function Button({
   children,
   onPress,
   kind = 'plain',
   wet,
-  disabled,
+  cant,
   busy,
   once,
   label,
@@ -34,9 +35,19 @@ export function Button({
   style,
 }: Props) {
   const p = usePalette();
-  const off = disabled === true || busy === true;
+  const no = typeof cant === 'string' ? cant : undefined;
+  const off = no !== undefined || busy === true;
   const taken = useRef(false);
+  const [told, setTold] = useState<string>();
+  const node = useRef<View>(null);
+  // Not the native attribute: what can't act is still come to by Tab, and answers.
+  useEffect(() => {
+    const element = node.current as unknown as Element | null;
+    if (no !== undefined) element?.setAttribute('aria-disabled', 'true');
+    else if (busy !== true) element?.removeAttribute('aria-disabled');
+  }, [no, busy]);
   const press = (event: GestureResponderEvent) => {
+    if (no !== undefined) return setTold(no);
     if (once && (taken.current || repeats(event))) return;
     taken.current = true;
     onPress();
@@ -50,13 +61,16 @@ export function Button({
   }[kind];
   // What can't be pressed now is an outline, never a filled block.
   const pale = kind === 'onCall' ? p.onCall : p.ink;
-  return (
+  // Where it can't act for now, the reason comes under it; there the button's share of its row is its frame's.
+  const { flex, ...own } = style ?? {};
+  const wide = wet === true || flex !== undefined;
+  const button = (
     <Pressable
+      ref={node}
       role="button"
       aria-label={label ?? children}
-      aria-disabled={off}
       aria-busy={busy}
-      disabled={off}
+      disabled={busy === true}
       onPress={press}
       style={({ pressed }) => [
         {
@@ -72,7 +86,7 @@ export function Button({
           opacity: pressed ? 0.7 : 1,
         },
         off ? { borderStyle: 'dashed', backgroundColor: 'transparent', borderColor: pale } : null,
-        style,
+        cant === undefined ? style : { alignSelf: wide ? 'stretch' : 'flex-start', ...own },
       ]}
     >
       <T
@@ -87,6 +101,13 @@ export function Button({
         {busy ? `${children} …` : children}
       </T>
     </Pressable>
+  );
+  if (cant === undefined) return button;
+  return (
+    <View style={[{ maxWidth: '100%', gap: 4 }, flex === undefined ? null : { flex }]}>
+      {button}
+      <View role="status">{no !== undefined && told === no ? <T as="soft">{no}</T> : null}</View>
+    </View>
   );
 }
 

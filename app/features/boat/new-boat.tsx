@@ -66,7 +66,11 @@ export function NewBoat({ add: keep, blank }: { add: (boat: Boat) => void; blank
         />
       ) : null}
       <Row>
-        <Button kind="main" disabled={!point || name.trim() === ''} onPress={add}>
+        <Button
+          kind="main"
+          cant={!point ? BOAT.kindFirst : name.trim() === '' && BOAT.nameFirst}
+          onPress={add}
+        >
           Add her
         </Button>
         <Button kind="quiet" onPress={blank}>

@@ -178,7 +178,7 @@ function StepView({
         <Button
           once
           onPress={() => void run.mark({ step: step.id, at, skipped: true })}
-          disabled={open.length === 1}
+          cant={open.length === 1 && GO.onlyStep}
           style={{ flex: 1 }}
         >
           Not now
@@ -194,7 +194,14 @@ function StepView({
             </Button>
           ))
         : null}
-      <Button kind="main" wet once disabled={early} onPress={() => tick()} style={{ minHeight: 88 }}>
+      <Button
+        kind="main"
+        wet
+        once
+        cant={early && GO.tooEarly}
+        onPress={() => tick()}
+        style={{ minHeight: 88 }}
+      >
         {second ? 'Seen again' : 'Done'}
       </Button>
     </Stage>

@@ -11,6 +11,8 @@ export const GO = {
   steps: '{n#step|steps} for this boat and this hour',
   locked: 'Until then this stays locked: {steps}',
   early: 'Your own eye looks again in {seconds} s; another’s may now.',
+  tooEarly: 'Your own eye has just looked: wait, or let another look.',
+  onlyStep: 'It is the last one open: it is done, or it stays open when you leave.',
   looked: '{name} looked',
   goOn: 'Go on, {done} of {all}',
   start: 'Start',

@@ -107,7 +107,13 @@ describe('a new boat', () => {
     show(<ThingPage />);
     await user.click(await screen.findByRole('radio', { name: 'Canoe' }));
     await user.click(screen.getByRole('radio', { name: /^Canoe for two/ }));
-    expect(screen.getByRole('button', { name: 'Add her' }).getAttribute('aria-disabled')).toBe('true');
+    const add = screen.getByRole('button', { name: 'Add her' });
+    expect(add.getAttribute('aria-disabled')).toBe('true');
+    // It is come to by Tab, and says why it can't act.
+    add.focus();
+    await user.keyboard('{Enter}');
+    expect(screen.getByText('First give her a name.')).toBeTruthy();
+    expect(server.sent).toHaveLength(0);
     await user.type(screen.getByLabelText('Her name'), 'Heron');
     await user.click(screen.getByRole('button', { name: 'Add her' }));
     await waitFor(() =>

@@ -95,9 +95,7 @@ function Draft({ amends }: { amends: string | undefined }) {
           <ShareSheet sheet={sheet} trip={trip.id} />
         </>
       ) : (
-        <T as="soft">
-          A boat, a crew, a water, a contact and a time home are needed before anything can be filed.
-        </T>
+        <T as="soft">{PLAN.lacks}</T>
       )}
       {amends ? (
         <TextInput
@@ -110,7 +108,7 @@ function Draft({ amends }: { amends: string | undefined }) {
         />
       ) : null}
       <Row>
-        <Button kind="main" disabled={lacks} busy={waiting} onPress={send}>
+        <Button kind="main" cant={lacks && PLAN.lacks} busy={waiting} onPress={send}>
           {amends ? 'Send the change' : 'File'}
         </Button>
         {waiting ? <T as="soft">Waiting for signal: nothing is filed until it is through.</T> : null}

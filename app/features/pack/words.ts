@@ -30,6 +30,7 @@ export const BEFOREHAND = {
 } as const;
 
 export const PLAN = {
+  lacks: 'A boat, a crew, a water, a contact and a time home are needed before anything can be filed.',
   filed: 'Filed, version {version}',
   times:
     'Home {home:clock}, overdue {overdue:clock} on {overdue:day}. The server acts then, whatever becomes of this phone.',

@@ -69,7 +69,7 @@ export function LookPage() {
       ))}
       {open.length > 0 ? (
         <View style={{ gap: 6 }}>
-          <Button kind="main" wet disabled={said.size === 0} onPress={() => void send()}>
+          <Button kind="main" wet cant={said.size === 0 && LOOK.oneFirst} onPress={() => void send()}>
             {plainly(LOOK.say, { n: looked.length })}
           </Button>
           <T as="small">{LOOK.means}</T>

@@ -60,7 +60,11 @@ export function StartingSet() {
         </T>
       ) : null}
       <Row>
-        <Button kind="main" disabled={missing.length === 0} onPress={() => void add()}>
+        <Button
+          kind="main"
+          cant={missing.length === 0 && (chosen ? SHED.allHere : SHED.setFirst)}
+          onPress={() => void add()}
+        >
           {plainly(SHED.add, { n: missing.length })}
         </Button>
         <Button onPress={() => setOpen(false)}>Close</Button>

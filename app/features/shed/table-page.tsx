@@ -144,7 +144,7 @@ export function TablePage() {
             What would change
           </T>
           <Preview rows={rows} />
-          <Button kind="main" disabled={good.length === 0} onPress={() => void takeIn()}>
+          <Button kind="main" cant={good.length === 0 && SHED.noRow} onPress={() => void takeIn()}>
             {plainly(SHED.takeIn, { n: good.length, all: rows.length })}
           </Button>
         </>

@@ -38,7 +38,7 @@ function WhichDay({ trip, onClose }: { trip: Trip; onClose: () => void }) {
     <Sheet title={REPEAT.title} onClose={onClose}>
       <T>{REPEAT.follows}</T>
       <Moment kind="date" label={REPEAT.title} value={date} onChange={setDate} />
-      <Button kind="main" once disabled={date === ''} onPress={plan}>
+      <Button kind="main" once cant={date === '' && REPEAT.dayFirst} onPress={plan}>
         {REPEAT.plan}
       </Button>
     </Sheet>

@@ -69,4 +69,5 @@ export const REPEAT = {
     'Boat, crew, places, load and contacts come along. What was said of that one day does not: the forecast, who feels how, what each wears.',
   said: '{title} on another day',
   plan: 'Plan it',
+  dayFirst: 'First choose a day.',
 } as const;

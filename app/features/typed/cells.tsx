@@ -1,21 +1,12 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { TextInput } from 'react-native-paper';
-import { civilDate, wallTime } from '@escale/core/earth';
 import type { Faults } from '@escale/core/water/typed';
 import { Button, Row } from '../../ui/button';
 import { T } from '../../ui/text';
 import { TOUCH } from '../../ui/tokens';
 import { plainly } from '../../data/settings';
 import { FORECAST } from './words';
-
-/** An hour as it would be typed again: with its day where that is not the first row’s. */
-export function timeOf(at: string, first: string, zone: string): string {
-  const [ms, begin] = [Date.parse(at), Date.parse(first)];
-  const clock = wallTime(ms, zone);
-  const day = civilDate(ms, zone);
-  return day === civilDate(begin, zone) ? clock : plainly('{day} {clock}', { day, clock });
-}
 
 /** One cell of a row: small, with its name for who does not see the column. */
 export function Cell({

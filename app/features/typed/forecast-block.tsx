@@ -4,8 +4,9 @@ import { civilDate, wallTime, wallToInstant } from '@escale/core/earth';
 import { readForecastText } from '@escale/core/formats/forecast-text';
 import type { Forecast } from '@escale/core/model';
 import { render } from '@escale/core/say';
-import { KNOT, MS } from '@escale/core/units';
+import { MS } from '@escale/core/units';
 import { typedForecast, VISIBILITY, type Faults, type ForecastRow } from '@escale/core/water/typed';
+import { forecastRows } from '@escale/core/water/typed-rows';
 import { TextInput } from 'react-native-paper';
 import { Button, Row } from '../../ui/button';
 import { Check } from '../../ui/mark';
@@ -19,7 +20,8 @@ import { plainly } from '../../data/settings';
 import { fieldId } from '../../data/where';
 import { useTrip } from '../trip/use-trip';
 import { KeepOrLeave, TypedFrame } from './frame';
-import { Cell, FaultLines, Paste, timeOf } from './cells';
+import { Cell, FaultLines, Paste } from './cells';
+import { ForecastHour } from './forecast-hour';
 import { FORECAST } from './words';
 
 const SIGHTS = VISIBILITY.map(({ id, title }) => ({ value: id, label: title }));
@@ -83,9 +85,10 @@ function ForecastForm({ onKeep, onLeave }: { onKeep: (forecast: Forecast) => voi
   const kept = trip.forecast;
   const leave = assessment.leave ?? now;
   const [date] = useState(() => civilDate(kept ? Date.parse(kept.hours[0].at) : leave, zone));
+  const days = { date, zone };
   const [rows, setRows] = useState<ForecastRow[]>(() =>
     kept
-      ? kept.hours.map((hour) => rowOf(hour, kept.hours[0].at, zone))
+      ? forecastRows(kept, days)
       : Array.from({ length: FIRST_ROWS }, (_, i) => ({
           ...BLANK,
           time: wallTime(wholeHour(leave) + i * EVERY, zone),
@@ -105,7 +108,7 @@ function ForecastForm({ onKeep, onLeave }: { onKeep: (forecast: Forecast) => voi
   const keep = () => {
     const wall = wallToInstant(day, time, zone);
     const issuedAt = 'gap' in wall ? '' : new Date(wall.at).toISOString();
-    const read = typedForecast({ ...head, date, zone, issuedAt }, rows);
+    const read = typedForecast({ ...head, ...days, issuedAt }, rows);
     if ('ok' in read) onKeep(read.ok);
     else setFaults(read.faults);
   };
@@ -124,6 +127,7 @@ function ForecastForm({ onKeep, onLeave }: { onKeep: (forecast: Forecast) => voi
         <Moment kind="date" label={FORECAST.issuedDay} value={day} onChange={setDay} />
         <Moment kind="time" label={FORECAST.issuedTime} value={time} onChange={setTime} />
       </Row>
+      <ForecastHour rows={rows} days={days} onRows={setRows} />
       <T as="small">{says(FORECAST.lead, { zone, day: date })}</T>
       {rows.map((row, i) => (
         <View key={i} style={{ borderBottomWidth: 1, borderColor: p.line, paddingBottom: 8, gap: 4 }}>
@@ -205,19 +209,3 @@ const TEMPERATURES = [
 
 const HOUR = 60 * MS.minute;
 const wholeHour = (at: number) => Math.floor(at / HOUR) * HOUR;
-const one = (value: number) => String(Number(value.toFixed(1)));
-
-/** An hour of a forecast as it would be typed. */
-function rowOf(hour: Forecast['hours'][number], first: string, zone: string): ForecastRow {
-  const { visibility, waves } = hour;
-  return {
-    time: timeOf(hour.at, first, zone),
-    wind: one(hour.wind / KNOT),
-    gust: one(hour.gust / KNOT),
-    from: one(hour.from),
-    waves: waves === undefined ? '' : one(waves),
-    visibility:
-      visibility === undefined ? '' : (VISIBILITY.find((term) => visibility >= term.atLeast)?.id ?? ''),
-    thunder: hour.thunder === true,
-  };
-}

@@ -3,9 +3,10 @@ import { View } from 'react-native';
 import { TextInput } from 'react-native-paper';
 import { civilDate } from '@escale/core/earth';
 import { readTideText } from '@escale/core/formats/forecast-text';
-import type { TideStation } from '@escale/core/model';
+import type { TideStation, Water } from '@escale/core/model';
 import { render } from '@escale/core/say';
 import { typedTide, type Faults, type TideRow } from '@escale/core/water/typed';
+import { tideRows } from '@escale/core/water/typed-rows';
 import { Button, Row } from '../../ui/button';
 import { Choice } from '../../ui/choice';
 import { T } from '../../ui/text';
@@ -15,8 +16,9 @@ import type { Held } from '../../data/things';
 import { plainly } from '../../data/settings';
 import { useTrip } from '../trip/use-trip';
 import { KeepOrLeave, TypedFrame } from './frame';
-import { Cell, FaultLines, Paste, timeOf } from './cells';
+import { Cell, FaultLines, Paste } from './cells';
 import { DATUMS } from './datums';
+import { TideTurn } from './tide-turn';
 import { FORECAST, TIDE } from './words';
 
 const TURNS = [
@@ -58,6 +60,7 @@ export function TideBlock() {
       }
       form={(close) => (
         <TideForm
+          water={held.doc}
           kept={table}
           onLeave={close}
           onKeep={(next) => {
@@ -71,10 +74,12 @@ export function TideBlock() {
 }
 
 function TideForm({
+  water,
   kept,
   onKeep,
   onLeave,
 }: {
+  water: Water;
   kept: Table | undefined;
   onKeep: (table: Table) => void;
   onLeave: () => void;
@@ -82,22 +87,15 @@ function TideForm({
   const { trip, reader, says } = useTrip();
   const { zone } = reader;
   const [date] = useState(() => (kept ? civilDate(Date.parse(kept.rows[0].at), zone) : trip.leave.date));
-  const [rows, setRows] = useState<TideRow[]>(() =>
-    kept
-      ? kept.rows.map(({ at, height, turn = 'high' }) => ({
-          time: timeOf(at, kept.rows[0].at, zone),
-          height: String(height),
-          turn,
-        }))
-      : BLANK,
-  );
+  const days = { date, zone };
+  const [rows, setRows] = useState<TideRow[]>(() => (kept ? tideRows(kept, days) : BLANK));
   const [name, setName] = useState(kept?.name ?? '');
   const [datum, setDatum] = useState(kept?.datum ?? DATUMS[0].value);
   const [faults, setFaults] = useState<Faults>({});
   const set = (i: number, next: Partial<TideRow>) =>
     setRows(rows.map((row, n) => (n === i ? { ...row, ...next } : row)));
   const keep = () => {
-    const read = typedTide({ date, zone, name, datum }, rows);
+    const read = typedTide({ ...days, name, datum }, rows);
     if ('ok' in read) onKeep(read.ok);
     else setFaults(read.faults);
   };
@@ -114,6 +112,7 @@ function TideForm({
       />
       <T as="label">{TIDE.datum}</T>
       <Choice label={TIDE.datum} options={DATUMS} value={datum} onChange={(next) => next && setDatum(next)} />
+      <TideTurn rows={rows} days={days} water={water} onRows={setRows} />
       <T as="small">{says(TIDE.lead, { zone, day: date })}</T>
       {rows.map((row, i) => (
         <View key={i} style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 6, alignItems: 'center' }}>

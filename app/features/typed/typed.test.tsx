@@ -1,6 +1,6 @@
-import { screen, waitFor } from '@testing-library/react';
+import { fireEvent, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { KNOT } from '@escale/core/units';
+import { KNOT, MS } from '@escale/core/units';
 import { at } from '../../test/router';
 import { fakeServer, fresh, show, TRIP } from '../../test/world';
 import { ForecastBlock } from './forecast-block';
@@ -57,6 +57,46 @@ describe('a forecast by hand', () => {
     expect((screen.getByLabelText('Gust, row 2') as HTMLInputElement).value).toBe('24');
     expect(screen.queryByLabelText('Gust, row 3')).toBeNull();
   });
+});
+
+test('on the strip: an hour chosen, added and changed by steps, and kept', async () => {
+  show(<ForecastBlock />, { trip: TRIP });
+  await user.click(await screen.findByRole('button', { name: 'Type it in' }));
+  const hour = screen.getByRole('slider', { name: 'Hour on the strip' });
+  expect(hour.getAttribute('aria-valuetext')).toBe('06:00: wind not said, gusts not said, from not said');
+  await write('Wind, row 1', '12');
+  await write('Gust, row 1', '12');
+  await write('From, row 1', 'N');
+  await user.click(screen.getByRole('button', { name: 'More wind' }));
+  expect((screen.getByLabelText('Wind, row 1') as HTMLInputElement).value).toBe('13');
+  expect((screen.getByLabelText('Gust, row 1') as HTMLInputElement).value).toBe('13');
+  await user.click(screen.getByRole('button', { name: 'From further left' }));
+  expect(hour.getAttribute('aria-valuetext')).toBe('06:00: wind 13.0 kn, gusts 13.0 kn, from NNW');
+  fireEvent.change(hour, { target: { value: Number((hour as HTMLInputElement).value) + MS.hour } });
+  expect(hour.getAttribute('aria-valuetext')).toBe('07:00: no row');
+  await user.click(screen.getByRole('button', { name: 'Add 07:00' }));
+  expect((screen.getByLabelText('Hour, row 2') as HTMLInputElement).value).toBe('07:00');
+  expect((screen.getByLabelText('Wind, row 2') as HTMLInputElement).value).toBe('13');
+  await user.click(screen.getByRole('button', { name: 'More gust' }));
+  await write('Where it comes from', 'Radio');
+  await user.click(screen.getByRole('button', { name: 'Keep it' }));
+  await waitFor(() =>
+    expect(doc(TRIP).forecast).toMatchObject({ hours: [{ gust: 13 * KNOT }, { gust: 14 * KNOT }] }),
+  );
+});
+
+test('a turn of the tide on the strip: its time and height by steps', async () => {
+  const water = doc(TRIP).water as string;
+  delete doc(water).tide;
+  show(<TideBlock />, { trip: TRIP });
+  await user.click(await screen.findByRole('button', { name: 'Type it in' }));
+  const time = screen.getByRole('slider', { name: 'Time on the strip' });
+  expect(time.getAttribute('aria-valuetext')).toBe('06:15: no turn near');
+  await user.click(screen.getByRole('button', { name: 'Add 06:15' }));
+  expect(time.getAttribute('aria-valuetext')).toBe('High 06:15, not said');
+  await user.click(screen.getByRole('button', { name: 'Higher' }));
+  await user.click(screen.getByRole('button', { name: 'Later' }));
+  expect(time.getAttribute('aria-valuetext')).toBe('High 06:20, 0.1 m');
 });
 
 test('a tide table by hand: kept with the water, in the order of its turns', async () => {

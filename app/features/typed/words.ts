@@ -52,3 +52,31 @@ export const TIDE = {
   pasted: 'Text: high or low, hour, height',
   noWater: 'Choose the water first: a tide belongs to it.',
 } as const;
+
+/** Rows that are typed, on the hours of the strip. */
+export const ON_STRIP = {
+  title: 'On the strip',
+  lead: 'Press an hour on the strip, then change what it says. A ring stands where a row is.',
+  pick: 'Hour on the strip',
+  at: 'At {at:clock}',
+  hour: '{at:clock}: wind {wind}, gusts {gust}, from {from}',
+  noHour: '{at:clock}: no row',
+  unsaid: 'not said',
+  add: 'Add {at:clock}',
+  lessWind: 'Less wind',
+  moreWind: 'More wind',
+  lessGust: 'Less gust',
+  moreGust: 'More gust',
+  leftOf: 'From further left',
+  rightOf: 'From further right',
+  pickTurn: 'Time on the strip',
+  turn: '{turn} {at:clock}, {height}',
+  noTurn: '{at:clock}: no turn near',
+  turnHeight: '{height:height}',
+  clock: '{at:clock}',
+  lower: 'Lower',
+  higher: 'Higher',
+  earlier: 'Earlier',
+  later: 'Later',
+  turnLead: 'Press a turn on the strip, then change its height or its time. A ring stands where a turn is.',
+} as const;

@@ -78,7 +78,7 @@ function WhenHome({ plan, now, onClose }: { plan: PlanView; now: number; onClose
           />
         </>
       ) : null}
-      <Button wet once disabled={owed} onPress={() => say(half)}>
+      <Button wet once cant={owed && FINE.needed} onPress={() => say(half)}>
         {says(FINE.half, { home: half })}
       </Button>
       {time === undefined ? (
@@ -96,7 +96,7 @@ function WhenHome({ plan, now, onClose }: { plan: PlanView; now: number; onClose
             kind="main"
             wet
             once
-            disabled={other === undefined || owed}
+            cant={other === undefined ? FINE.noTime : owed && FINE.needed}
             onPress={() => {
               if (other !== undefined) say(other);
             }}
@@ -105,7 +105,6 @@ function WhenHome({ plan, now, onClose }: { plan: PlanView; now: number; onClose
           </Button>
         </>
       )}
-      {owed ? <T as="soft">{FINE.needed}</T> : null}
       <Button wet onPress={onClose}>
         {FINE.not}
       </Button>

@@ -139,6 +139,7 @@ describe('under way with a plan', () => {
     await user.click(await screen.findByRole('button', { name: 'I’m fine' }));
     const half = await screen.findByRole('button', { name: 'Half an hour later, 17:30' });
     expect(half.getAttribute('aria-disabled')).toBe('true');
+    await user.click(half);
     expect(screen.getByText('First say why, above.')).toBeTruthy();
     await user.type(screen.getByLabelText('Why, for your contacts'), 'towing a friend');
     await user.click(screen.getByRole('button', { name: 'Home by another time' }));

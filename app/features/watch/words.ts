@@ -34,6 +34,7 @@ export const FINE = {
   why: 'Why, for your contacts',
   whyAsked: 'Home was put off {n} times. Your contacts are owed a word why.',
   needed: 'First say why, above.',
+  noTime: 'First say by what time.',
   send: 'Say so',
   not: 'Say nothing',
   said: 'a check-in',

@@ -32,7 +32,7 @@ export type Faults = Record<string, Phrase>;
 export type Read<T> = { ok: T } | { faults: Faults };
 
 export const VISIBILITY = WORDS.visibility.terms;
-const POINTS = [
+export const POINTS = [
   'N',
   'NNE',
   'NE',
@@ -80,8 +80,8 @@ export function readDirection(text: string): number | undefined {
   return degrees === undefined || degrees < 0 || degrees > TURN ? undefined : degrees % TURN;
 }
 
-/** A height of waves, metres unless feet are named. */
-function readWaves(text: string): number | undefined {
+/** A height of waves or of the tide, metres unless feet are named. */
+export function readHeight(text: string): number | undefined {
   const feet = /^(\d+(?:[.,]\d+)?)\s*(?:ft|feet|′)$/i.exec(text.trim());
   return feet ? Number(feet[1].replace(',', '.')) * FOOT : numberOf(text.replace(/\s*m$/i, ''));
 }
@@ -124,10 +124,59 @@ function instantsOf(times: string[], date: string, zone: string): (number | unde
   });
 }
 
+/** The day and the clock that rows stand on: the first row’s day, a civil date. */
+export type Days = Pick<ForecastHead, 'date' | 'zone'>;
+type TimedRow = { time: string };
+type Fault = (field: string, say: Phrase) => void;
+
+/**
+ * When each row stands, epoch ms; undefined where its hour can't be read. A row that says nothing but its hour moves no
+ * other row to the next day.
+ */
+export const momentsOf = <R extends TimedRow>(
+  rows: readonly R[],
+  { date, zone }: Days,
+  says: (row: R) => boolean,
+): (number | undefined)[] =>
+  rows.map((_, i) => {
+    const told = rows.filter((row, other) => other === i || (other < i && says(row)));
+    return instantsOf(
+      told.map((row) => row.time),
+      date,
+      zone,
+    ).at(-1);
+  });
+
+/** Does a row say more than its hour? */
+export const saysWeather = ({ wind, gust, from, waves, visibility, thunder }: ForecastRow): boolean =>
+  thunder || [wind, gust, from, waves, visibility].some((text) => text.trim() !== '');
+
+type Hour = Forecast['hours'][number];
+/** What a row says, SI; undefined while something of it can't be read, which is told field by field. */
+export function readHour(row: ForecastRow, fault: Fault = () => undefined): Omit<Hour, 'at'> | undefined {
+  const [wind, gust, from] = [readWind(row.wind), readWind(row.gust), readDirection(row.from)];
+  const waves = row.waves.trim() === '' ? undefined : readHeight(row.waves);
+  if (wind === undefined) fault('wind', phrase('typed.wind'));
+  if (gust === undefined) fault('gust', phrase('typed.gust'));
+  else if (wind !== undefined && gust < wind) fault('gust', phrase('typed.gust.less'));
+  if (from === undefined) fault('from', phrase('typed.from'));
+  if (row.waves.trim() !== '' && waves === undefined) fault('waves', phrase('typed.waves'));
+  if (wind === undefined || gust === undefined || from === undefined) return undefined;
+  const sight = VISIBILITY.find((term) => term.id === row.visibility)?.atLeast;
+  return {
+    wind,
+    gust,
+    from,
+    thunder: row.thunder,
+    ...(waves === undefined ? {} : { waves }),
+    ...(sight === undefined ? {} : { visibility: sight }),
+  };
+}
+
 /** A forecast out of what was typed, SI; or what of it can't be read, field by field. */
 export function typedForecast(head: ForecastHead, rows: readonly ForecastRow[]): Read<Forecast> {
   const faults: Faults = {};
-  const fault = (where: string, say: Phrase) => void (faults[where] = say);
+  const fault: Fault = (where, say) => void (faults[where] = say);
   const issued = Date.parse(head.issuedAt);
   if (Number.isNaN(issued)) fault('issuedAt', phrase('typed.issued'));
   if (head.source.trim() === '') fault('source', phrase('typed.source'));
@@ -136,38 +185,18 @@ export function typedForecast(head: ForecastHead, rows: readonly ForecastRow[]):
     if (head[name].trim() !== '' && value === undefined) fault(name, phrase('typed.degrees'));
     return value;
   });
-  const filled = rows.filter(
-    ({ wind, gust, from, waves, visibility, thunder }) =>
-      thunder || [wind, gust, from, waves, visibility].some((text) => text.trim() !== ''),
-  );
-  if (filled.length === 0) fault('rows', phrase('typed.rows'));
-  const instants = instantsOf(
-    filled.map((row) => row.time),
-    head.date,
-    head.zone,
-  );
-  const hours = filled.flatMap((row, i): Forecast['hours'] => {
-    const at = instants[i];
-    const where = `rows/${rows.indexOf(row)}`;
-    const [wind, gust, from] = [readWind(row.wind), readWind(row.gust), readDirection(row.from)];
-    const waves = row.waves.trim() === '' ? undefined : readWaves(row.waves);
-    if (at === undefined) fault(`${where}/time`, phrase('typed.time'));
-    if (wind === undefined) fault(`${where}/wind`, phrase('typed.wind'));
-    if (gust === undefined) fault(`${where}/gust`, phrase('typed.gust'));
-    else if (wind !== undefined && gust < wind) fault(`${where}/gust`, phrase('typed.gust.less'));
-    if (from === undefined) fault(`${where}/from`, phrase('typed.from'));
-    if (row.waves.trim() !== '' && waves === undefined) fault(`${where}/waves`, phrase('typed.waves'));
-    if (at === undefined || wind === undefined || gust === undefined || from === undefined) return [];
-    const sight = VISIBILITY.find((term) => term.id === row.visibility)?.atLeast;
+  if (!rows.some(saysWeather)) fault('rows', phrase('typed.rows'));
+  const moments = momentsOf(rows, head, saysWeather);
+  const hours = rows.flatMap((row, i): Forecast['hours'] => {
+    if (!saysWeather(row)) return [];
+    const at = moments[i];
+    const told = readHour(row, (field, say) => fault(`rows/${i}/${field}`, say));
+    if (at === undefined) fault(`rows/${i}/time`, phrase('typed.time'));
+    if (at === undefined || !told) return [];
     return [
       {
         at: new Date(at).toISOString(),
-        wind,
-        gust,
-        from,
-        thunder: row.thunder,
-        ...(waves === undefined ? {} : { waves }),
-        ...(sight === undefined ? {} : { visibility: sight }),
+        ...told,
         ...(air === undefined ? {} : { air }),
         ...(water === undefined ? {} : { water }),
       },
@@ -184,38 +213,41 @@ export interface TideRow {
   turn: 'high' | 'low';
 }
 
+/** Does a row of a tide table say anything? */
+export const saysTide = ({ time, height }: TideRow): boolean => height.trim() !== '' || time.trim() !== '';
+
 /** A tide table out of what was typed: high and low waters of one day and what follows, metres over its datum. */
 export function typedTide(
-  head: { date: string; zone: string; name: string; datum: string },
+  head: Days & { name: string; datum: string },
   rows: readonly TideRow[],
 ): Read<Extract<TideStation, { kind: 'table' }>> {
   const faults: Faults = {};
   if (head.name.trim() === '') faults.name = phrase('typed.station');
-  const filled = rows.filter((row) => row.height.trim() !== '' || row.time.trim() !== '');
-  if (filled.length < LEAST_TURNS) faults.rows = phrase('typed.turns');
-  const instants = instantsOf(
-    filled.map((row) => row.time),
-    head.date,
-    head.zone,
-  );
-  const turns = filled.flatMap((row, i) => {
-    const where = `rows/${rows.indexOf(row)}`;
-    const at = instants[i],
-      height = readWaves(row.height);
-    if (at === undefined) faults[`${where}/time`] = phrase('typed.time');
-    if (height === undefined) faults[`${where}/height`] = phrase('typed.height');
-    return at === undefined || height === undefined
-      ? []
-      : [{ at: new Date(at).toISOString(), height, turn: row.turn }];
+  if (rows.filter(saysTide).length < LEAST_TURNS) faults.rows = phrase('typed.turns');
+  const moments = momentsOf(rows, head, saysTide);
+  const turns = rows.flatMap((row, i) => {
+    if (!saysTide(row)) return [];
+    const at = moments[i],
+      height = readHeight(row.height);
+    if (at === undefined) faults[`rows/${i}/time`] = phrase('typed.time');
+    if (height === undefined) faults[`rows/${i}/height`] = phrase('typed.height');
+    return at === undefined || height === undefined ? [] : [{ i, at, height, turn: row.turn }];
   });
-  turns.slice(1).forEach((row, i) => {
-    const before = turns[i];
+  turns.slice(1).forEach((row, n) => {
+    const before = turns[n];
     const wrong = before.turn === row.turn || before.height > row.height !== (before.turn === 'high');
-    if (wrong) faults[`rows/${rows.indexOf(filled[i + 1])}/height`] ??= phrase('typed.turn');
+    if (wrong) faults[`rows/${row.i}/height`] ??= phrase('typed.turn');
   });
   return Object.keys(faults).length > 0
     ? { faults }
-    : { ok: { kind: 'table', name: head.name.trim(), datum: head.datum, rows: turns } };
+    : {
+        ok: {
+          kind: 'table',
+          name: head.name.trim(),
+          datum: head.datum,
+          rows: turns.map(({ at, height, turn }) => ({ at: new Date(at).toISOString(), height, turn })),
+        },
+      };
 }
 const LEAST_TURNS = 2;
 

@@ -1,0 +1,39 @@
+import { View } from 'react-native';
+import { Button } from './button';
+import { T } from './text';
+
+/** A figure that goes up and down by steps: what it is, what it says now, and a button either side. */
+export function Stepper({
+  what,
+  said,
+  less,
+  more,
+  onLess,
+  onMore,
+}: {
+  what: string;
+  said: string;
+  /** Names of the two buttons for who does not see where they stand. */
+  less: string;
+  more: string;
+  onLess: () => void;
+  onMore: () => void;
+}) {
+  return (
+    <View role="group" aria-label={what} style={{ flexDirection: 'row', alignItems: 'center', gap: 8 }}>
+      <T as="label" style={{ width: 52 }}>
+        {what}
+      </T>
+      <Button label={less} onPress={onLess} style={SQUARE}>
+        −
+      </Button>
+      <View aria-live="polite" style={{ minWidth: 84, alignItems: 'center' }}>
+        <T as="strong">{said}</T>
+      </View>
+      <Button label={more} onPress={onMore} style={SQUARE}>
+        +
+      </Button>
+    </View>
+  );
+}
+const SQUARE = { width: 48, paddingHorizontal: 0 };
