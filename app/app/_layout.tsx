@@ -7,10 +7,8 @@ import { UndoProvider } from '../features/shell/undo';
 import { Themed } from '../ui/theme';
 import '../features/shell/said-instead';
 import { startWorker } from '../workers/start';
-import { warm } from '../features/shell/warm';
 
 startWorker();
-warm();
 
 /** Where all else failed: nothing takes the words for help away. */
 export { Broken as ErrorBoundary } from '../features/shell/broken';

@@ -1,5 +1,5 @@
 import { useEffect, useMemo, useSyncExternalStore } from 'react';
-import useSWR, { mutate } from 'swr';
+import useSWR, { mutate, preload } from 'swr';
 import { civilDate } from '@escale/core/earth';
 import {
   Conditions,
@@ -8,11 +8,12 @@ import {
   type MessageView,
   type PlanView,
   type ThingType,
+  type Trip,
 } from '@escale/core/model';
 import { askAgain, NoSignal } from './api';
 import { deviceId, flush, settle } from './outbox';
 import { keep, kept, outbox, type Queued } from './store';
-import { overlay, readThings, shedOf, type Held } from './things';
+import { hereOf, readThings, shedOf, type Held, type Here } from './things';
 
 /** The one place in which screens are given data. Reads come from the server, and from this device's store when there is no signal. */
 
@@ -42,6 +43,32 @@ async function read(path: string): Promise<Answer<unknown>> {
   }
 }
 
+/**
+ * Asks for what nearly every page reads before a page is there that reads it, and for the weather of the trip whose page is
+ * opened, so that such a page is drawn once and whole.
+ */
+export function readAhead(trip: string | undefined): void {
+  ahead('outbox', outbox);
+  ahead(PLANS, read);
+  ahead(THINGS, read, ({ body }) => {
+    const held = readThings(body as object).things.find(({ id }) => id === trip);
+    if (held?.type === 'trip') ahead(conditionsOf(held.id, (held.doc as Trip).leave.date), read);
+  });
+}
+
+function ahead<T>(key: string, from: (key: string) => Promise<T>, then?: (answer: T) => void): void {
+  preload(key, from).then(
+    (answer) => {
+      void mutate(key, answer, { revalidate: false });
+      then?.(answer);
+    },
+    // Whoever reads it hears that there was no answer; here it is nobody's yet.
+    () => undefined,
+  );
+}
+const PLANS = '/api/plans';
+const conditionsOf = (trip: string, date: string) => `/api/conditions/${trip}?date=${date}`;
+
 /** Watched things are asked for this often, ms. */
 const OFTEN = 4000,
   NOW_AND_THEN = 30_000;
@@ -65,13 +92,14 @@ export function useOutbox(): Queued[] {
   return useMemo(() => queue.filter((s) => !s.sent), [queue]);
 }
 
+const NONE_HERE: Here = { things: [], ...shedOf([]) };
+
 /** Everything the household owns and plans, with what waits in the outbox already done. */
 export function useThings() {
-  const { answer, error, again } = useRead<unknown>(THINGS);
+  const { answer, error, again } = useRead<object>(THINGS);
   const queue = useQueue();
-  const base = useMemo(() => (answer ? readThings(answer.body) : undefined), [answer]);
-  const things = useMemo(() => (base ? overlay(base, queue) : []), [base, queue]);
-  const { shed, trips } = useMemo(() => shedOf(things), [things]);
+  const base = answer && readThings(answer.body);
+  const { things, shed, trips } = base ? hereOf(base, queue) : NONE_HERE;
   return {
     ready: base !== undefined,
     error,
@@ -96,7 +124,7 @@ export function useKind<T extends ThingType>(type: T): Held<T>[] {
 }
 
 export function usePlans(every = NOW_AND_THEN): PlanView[] | undefined {
-  return useRead<{ plans: PlanView[] }>('/api/plans', every).answer?.body.plans;
+  return useRead<{ plans: PlanView[] }>(PLANS, every).answer?.body.plans;
 }
 export const useWatchedPlans = () => usePlans(OFTEN);
 
@@ -116,7 +144,7 @@ export function useCalls(): Calls | undefined {
 
 /** Weather for a trip's day. Undefined while it is asked for; `{}` when there is none. */
 export function useConditions(trip: string | undefined, date: string | undefined): Conditions | undefined {
-  const { answer, error } = useRead<unknown>(trip && date ? `/api/conditions/${trip}?date=${date}` : null);
+  const { answer, error } = useRead<unknown>(trip && date ? conditionsOf(trip, date) : null);
   return useMemo(() => {
     if (!answer) return error ? {} : undefined;
     const parsed = Conditions.safeParse(answer.body);

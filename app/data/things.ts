@@ -46,8 +46,20 @@ export interface ThingsAnswer {
   things: Held[];
 }
 
-/** What came from the server or from this device's store passes its schema once; a document that does not is left out and counted. */
-export function readThings(body: unknown): ThingsAnswer & { unreadable: number } {
+export type ReadThings = ThingsAnswer & { unreadable: number };
+const read = new WeakMap<object, ReadThings>();
+
+/**
+ * What came from the server or from this device's store passes its schema once, however many parts of a page ask for it; a
+ * document that does not is left out and counted.
+ */
+export function readThings(body: object): ReadThings {
+  let known = read.get(body);
+  if (!known) read.set(body, (known = readOnce(body)));
+  return known;
+}
+
+function readOnce(body: object): ReadThings {
   const { now, simulated, done, things } = body as ThingsAnswer;
   const good = things.flatMap((held) => {
     const read = THINGS[held.type]?.safeParse(grown(held));
@@ -118,6 +130,22 @@ function done(held: Held | undefined, { type, thing, schema = FIRST, deed }: Com
       doc: evolve(type, applyPatch(held.doc, deed.patch), schema),
     };
   return { ...held, version: held.version + 1, deleted: deed.kind === 'remove' };
+}
+
+export interface Here {
+  things: Held[];
+  shed: Shed;
+  trips: Trip[];
+}
+let here: { base: ReadThings; queue: Queued[]; all: Here } | undefined;
+
+/** Everything as the person has it: reckoned again only when what was read or what waits is another. */
+export function hereOf(base: ReadThings, queue: Queued[]): Here {
+  if (here?.base !== base || here.queue !== queue) {
+    const things = overlay(base, queue);
+    here = { base, queue, all: { things, ...shedOf(things) } };
+  }
+  return here.all;
 }
 
 export function shedOf(things: Held[]): { shed: Shed; trips: Trip[] } {

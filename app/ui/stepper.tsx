@@ -8,6 +8,7 @@ export function Stepper({
   said,
   less,
   more,
+  signs = ['−', '+'],
   onLess,
   onMore,
 }: {
@@ -16,6 +17,8 @@ export function Stepper({
   /** Names of the two buttons for who does not see where they stand. */
   less: string;
   more: string;
+  /** What stands on them. */
+  signs?: readonly [string, string];
   onLess: () => void;
   onMore: () => void;
 }) {
@@ -25,13 +28,13 @@ export function Stepper({
         {what}
       </T>
       <Button label={less} onPress={onLess} style={SQUARE}>
-        −
+        {signs[0]}
       </Button>
       <View aria-live="polite" style={{ minWidth: 84, alignItems: 'center' }}>
         <T as="strong">{said}</T>
       </View>
       <Button label={more} onPress={onMore} style={SQUARE}>
-        +
+        {signs[1]}
       </Button>
     </View>
   );

@@ -9,7 +9,7 @@ import { SHARE } from './words';
 const QUIET = 4;
 
 /** A text as a code that another phone reads off the screen: black on white in every theme. */
-export default function Code({ text }: { text: string }) {
+export function Code({ text }: { text: string }) {
   const drawn = useMemo(() => {
     const { size, data } = create(text, { errorCorrectionLevel: 'L' }).modules;
     const squares = Array.from({ length: size * size }, (_, i) =>

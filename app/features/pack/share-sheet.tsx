@@ -1,13 +1,14 @@
-import { lazy, Suspense, useState } from 'react';
+import { useState } from 'react';
 import { View } from 'react-native';
 import { sheetShort, sheetText } from '@escale/core/floatplan';
 import type { Sheet } from '@escale/core/model';
 import { Button, Row } from '../../ui/button';
+import { later } from '../../ui/later';
 import { TextLink } from '../../ui/press';
 import { T } from '../../ui/text';
 import { SHARE } from './words';
 
-const Code = lazy(() => import('./code'));
+const Code = later(() => import('./code').then((m) => m.Code));
 
 /**
  * The sheet goes out as text, by whatever the phone has: its own sharing, the clipboard, a code to photograph, paper. A link to
@@ -61,11 +62,7 @@ export function ShareSheet({
           {said}
         </T>
       ) : null}
-      {code ? (
-        <Suspense fallback={<T as="soft">One moment</T>}>
-          <Code text={sheetShort(sheet)} />
-        </Suspense>
-      ) : null}
+      {code ? <Code text={sheetShort(sheet)} /> : null}
     </View>
   );
 }

@@ -13,6 +13,7 @@ import { Figures } from '../trip/figure-view';
 import { useTrip } from '../trip/use-trip';
 import { SketchChart } from './sketch-chart';
 import { useTripChange } from './trip-form';
+import { Stepper } from '../../ui/stepper';
 import { HALT } from './words';
 import { TextLink } from '../../ui/press';
 import { later } from '../../ui/later';
@@ -79,16 +80,14 @@ export function WaterSection() {
               onChange={(place) => place && edit(i, { place })}
             />
             <Row>
-              <Button
-                label="Shorter halt"
-                onPress={() => edit(i, { minutes: Math.max(0, halt.minutes - MINUTES_STEP) })}
-              >
-                −
-              </Button>
-              <T as="strong">{says(HALT.minutes, { n: halt.minutes })}</T>
-              <Button label="Longer halt" onPress={() => edit(i, { minutes: halt.minutes + MINUTES_STEP })}>
-                +
-              </Button>
+              <Stepper
+                what={HALT.stay}
+                said={says(HALT.minutes, { n: halt.minutes })}
+                less="Shorter halt"
+                more="Longer halt"
+                onLess={() => edit(i, { minutes: Math.max(0, halt.minutes - MINUTES_STEP) })}
+                onMore={() => edit(i, { minutes: halt.minutes + MINUTES_STEP })}
+              />
               {arrives(i) === undefined ? null : <T as="soft">{says(HALT.there, { at: arrives(i)! })}</T>}
               {i > 0 ? (
                 <Button

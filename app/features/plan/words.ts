@@ -5,6 +5,7 @@ export const HALT = {
   earlier: 'Halt {n} earlier',
   leaveOut: 'Leave out halt {n}',
   minutes: '{n} min',
+  stay: 'Stay',
   there: 'there at {at:clock}',
   leg: '{from} to {to}: {far:distance} on {bearing:bearing} true',
   sketch: 'Sketch of the way: {places}',

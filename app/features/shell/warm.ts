@@ -1,5 +1,5 @@
-/** What a trip needs on the water, fetched once the first page stands: a tap on it then waits for nothing. */
-const PARTS = [
+/** What a trip needs on the water. */
+export const PARTS = [
   () => import('../trip/trip-layout'),
   () => import('../trip/answer-page'),
   () => import('../trip/phase-page'),
@@ -8,17 +8,20 @@ const PARTS = [
 /** The first page is drawn and settled by then, ms. */
 const SETTLED = 2500;
 
-/** Addresses that need them at once: then they come side by side and not one after the other. */
-const NEEDED = /^\/trips\/./;
+/** Addresses that need those parts at once: then they come side by side and not one after the other. */
+const NEEDED = /^\/trips\/([^/]+)/;
 
-export function warm(): void {
-  if (typeof window === 'undefined') return;
-  if (NEEDED.test(window.location.pathname)) return fetchParts();
-  window.addEventListener('load', () => setTimeout(fetchParts, SETTLED));
-}
+/** The trip whose page is being opened. */
+export const tripHere = (): string | undefined => NEEDED.exec(window.location.pathname)?.[1];
 
-function fetchParts(): void {
-  for (const part of PARTS)
-    // Without signal it is fetched when it is wanted; the service worker has it by then.
-    part().catch((error: unknown) => console.warn('a part could not be fetched yet:', error));
-}
+/** The parts of a trip are fetched once another first page stands: a tap on a trip then waits for nothing. */
+export const fetchPartsLater = () =>
+  window.addEventListener('load', () =>
+    setTimeout(() => {
+      for (const part of PARTS) fetchPart(part);
+    }, SETTLED),
+  );
+
+export const fetchPart = (part: () => Promise<unknown>): void =>
+  // Without signal it is fetched when it is wanted; the service worker has it by then.
+  void part().catch((error: unknown) => console.warn('a part could not be fetched yet:', error));

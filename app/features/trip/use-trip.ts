@@ -1,4 +1,4 @@
-import { createContext, useContext, useMemo, useState } from 'react';
+import { createContext, useContext, useDeferredValue, useMemo, useState } from 'react';
 import { isOpen } from '@escale/core/floatplan';
 import type { Assessment, PlanView, Shed, Trip } from '@escale/core/model';
 import { saysTo, type Reader, type Says } from '@escale/core/say';
@@ -70,7 +70,9 @@ export function useTripView(id: string): TripView | 'loading' | 'gone' {
     [trip, shed, conditions, water, asOf, ticks, plan],
   );
   const prepared = useMemo(() => input && prepare(input), [input]);
-  const assessment = useMemo(() => prepared?.whole(), [prepared]);
+  // The first time, one task reckons what never changes with the hour and the next one the day: neither holds a tap up for long.
+  const begun = useDeferredValue(prepared !== undefined, false);
+  const assessment = useMemo(() => (begun ? prepared?.whole() : undefined), [begun, prepared]);
   const axis = useMemo(() => input && assessment && stripAxis(input, assessment), [input, assessment]);
 
   // Core is told the time again when going on would change what it says: an idle page reckons nothing.
@@ -82,7 +84,7 @@ export function useTripView(id: string): TripView | 'loading' | 'gone' {
     const more = { ...(plan ? { plan } : {}), ...(axis ? { axis } : {}) };
     return { held, trip, shed, input, prepared, assessment, reader, says, ticks, ...more };
   }, [held, trip, shed, input, prepared, assessment, reader, says, ticks, plan, axis]);
-  return view ?? (ready || error ? 'gone' : 'loading');
+  return view ?? ((ready || error) && !input ? 'gone' : 'loading');
 }
 
 export const TripContext = createContext<TripView | undefined>(undefined);

@@ -74,6 +74,7 @@ export function ForecastHour({
           <Stepper
             what={FORECAST.from}
             said={from ?? ''}
+            signs={['‹', '›']}
             less={ON_STRIP.leftOf}
             more={ON_STRIP.rightOf}
             onLess={() => put(fromBy(row, -1))}
