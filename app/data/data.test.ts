@@ -7,9 +7,18 @@ import { assess } from '@escale/core/trip';
 import { fresh, type fakeServer, NOW, TRIP } from '../test/world';
 import { SECTIONS } from '../features/trip/sections';
 import { askAgain } from './api';
-import { outbox } from './store';
+import { outbox, type Queued } from './store';
 import { change, create, deed, flush, giveUp, insist, newId, remove, settle, tick } from './outbox';
-import { heldOf, inverseOf, overlay, readThings, withBasis, type Held, type ThingsAnswer } from './things';
+import {
+  heldOf,
+  hereOf,
+  inverseOf,
+  overlay,
+  readThings,
+  withBasis,
+  type Held,
+  type ThingsAnswer,
+} from './things';
 import { fieldHref, mendHref } from './where';
 import { CATALOGUE } from '@escale/core/kit';
 import { packsFor } from '@escale/core/rules';
@@ -273,6 +282,15 @@ describe('what this device kept from before an update', () => {
 });
 
 describe('reading again', () => {
+  test('an answer is parsed once for all who read it, and laid over with what waits once', () => {
+    const body = { simulated: false, done: [], things: server.things };
+    const base = readThings(body);
+    expect(readThings(body)).toBe(base);
+    const queue: Queued[] = [];
+    expect(hereOf(base, queue)).toBe(hereOf(base, queue));
+    expect(hereOf(base, []).things).toHaveLength(base.things.length);
+    expect(readThings({ ...body })).not.toBe(base);
+  });
   test('what has not changed is the very object of before: nothing is parsed or reckoned anew', async () => {
     const asked: (string | undefined)[] = [];
     let body = '{"a":1}',

@@ -69,11 +69,12 @@ function ahead<T>(key: string, from: (key: string) => Promise<T>, then?: (answer
 const PLANS = '/api/plans';
 const conditionsOf = (trip: string, date: string) => `/api/conditions/${trip}?date=${date}`;
 
-/** Watched things are asked for this often, ms. */
+/** What another device of the household may change is asked for this often, ms; the weather is a matter of hours. */
 const OFTEN = 4000,
   NOW_AND_THEN = 30_000;
 
-function useRead<T>(path: string | null, every = NOW_AND_THEN) {
+/** @param every how often it is asked for again, ms; 0 where somebody else does that */
+function useRead<T>(path: string | null, every = OFTEN) {
   const swr = useSWR<Answer<unknown>, Error>(path, read, {
     refreshInterval: every,
     keepPreviousData: true,
@@ -96,7 +97,7 @@ const NONE_HERE: Here = { things: [], ...shedOf([]) };
 
 /** Everything the household owns and plans, with what waits in the outbox already done. */
 export function useThings() {
-  const { answer, error, again } = useRead<object>(THINGS);
+  const { answer, error, again } = useRead<object>(THINGS, 0);
   const queue = useQueue();
   const base = answer && readThings(answer.body);
   const { things, shed, trips } = base ? hereOf(base, queue) : NONE_HERE;
@@ -123,13 +124,12 @@ export function useKind<T extends ThingType>(type: T): Held<T>[] {
   return useMemo(() => things.filter((held): held is Held<T> => held.type === type), [things, type]);
 }
 
-export function usePlans(every = NOW_AND_THEN): PlanView[] | undefined {
-  return useRead<{ plans: PlanView[] }>(PLANS, every).answer?.body.plans;
+export function usePlans(): PlanView[] | undefined {
+  return useRead<{ plans: PlanView[] }>(PLANS, 0).answer?.body.plans;
 }
-export const useWatchedPlans = () => usePlans(OFTEN);
 
 export function useMessages(): MessageView[] {
-  return useRead<{ messages: MessageView[] }>('/api/messages', OFTEN).answer?.body.messages ?? [];
+  return useRead<{ messages: MessageView[] }>('/api/messages').answer?.body.messages ?? [];
 }
 
 export interface Calls {
@@ -139,12 +139,12 @@ export interface Calls {
 }
 
 export function useCalls(): Calls | undefined {
-  return useRead<Calls>('/api/standins/telephone', OFTEN).answer?.body;
+  return useRead<Calls>('/api/standins/telephone').answer?.body;
 }
 
 /** Weather for a trip's day. Undefined while it is asked for; `{}` when there is none. */
 export function useConditions(trip: string | undefined, date: string | undefined): Conditions | undefined {
-  const { answer, error } = useRead<unknown>(trip && date ? conditionsOf(trip, date) : null);
+  const { answer, error } = useRead<unknown>(trip && date ? conditionsOf(trip, date) : null, NOW_AND_THEN);
   return useMemo(() => {
     if (!answer) return error ? {} : undefined;
     const parsed = Conditions.safeParse(answer.body);
@@ -160,7 +160,7 @@ interface Ticks {
 
 /** What is ticked on a list and when (epoch ms), with ticks that wait already counted. */
 export function useTicks(list: string): ReadonlyMap<string, number> {
-  const { answer } = useRead<Ticks>(`/api/ticks/${encodeURIComponent(list)}`, OFTEN);
+  const { answer } = useRead<Ticks>(`/api/ticks/${encodeURIComponent(list)}`);
   const waiting = useOutbox();
   return useMemo(() => {
     const { items } = answer ? evolve('ticks', answer.body, answer.body.schema ?? FIRST) : { items: [] };
@@ -178,6 +178,9 @@ export function useTicks(list: string): ReadonlyMap<string, number> {
 
 /** Things on the server are read again and the outbox is sent: at the start, when the signal is back, and now and then. */
 export function useSending(): void {
+  // One asks for all: things and plans stand on every page in a dozen parts.
+  useRead(THINGS);
+  useRead(PLANS);
   const { served, offlineSince } = useThings();
   useEffect(() => {
     if (served && offlineSince === undefined) void settle(served.done);

@@ -106,7 +106,7 @@ export function Button({
   return (
     <View style={[{ maxWidth: '100%', gap: 4 }, flex === undefined ? null : { flex }]}>
       {button}
-      <View role="status">{no !== undefined && told === no ? <T as="soft">{no}</T> : null}</View>
+      <View aria-live="polite">{no !== undefined && told === no ? <T as="soft">{no}</T> : null}</View>
     </View>
   );
 }

@@ -9,7 +9,7 @@ import { Button, Row } from '../../ui/button';
 import { Page } from '../../ui/page';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
-import { useNow, useOutbox, useWatchedPlans } from '../../data/hooks';
+import { useNow, useOutbox, usePlans } from '../../data/hooks';
 import { deed, newId } from '../../data/outbox';
 import { SheetView } from '../pack/float-plan-section';
 import { ShareSheet } from '../pack/share-sheet';
@@ -49,7 +49,7 @@ export function PlanPage() {
   const router = useRouter();
   const undo = useUndo();
   const now = useNow();
-  const plans = useWatchedPlans();
+  const plans = usePlans();
   const waiting = useOutbox().some((s) => s.thing === id && !s.refused);
   const plan = plans?.find((pl) => pl.id === id);
   const says = saysTo(useReader(plan?.zone ?? 'UTC'));

@@ -6,7 +6,7 @@ import { MS, spanText } from '@escale/core/units';
 import { Empty, Page } from '../../ui/page';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
-import { useCalls, useMessages, useNow, useWatchedPlans, type Calls } from '../../data/hooks';
+import { useCalls, useMessages, useNow, usePlans, type Calls } from '../../data/hooks';
 import { plainly, useReader } from '../../data/settings';
 import { answered, EMPTY, WATCH } from './words';
 import { CardLink } from '../../ui/press';
@@ -32,7 +32,7 @@ const urgent = (state: PlanState) => state === 'overdue' || state === 'alarm';
 
 /** Open float plans, soonest first, and what was sent about them. */
 export function WatchPage() {
-  const plans = useWatchedPlans();
+  const plans = usePlans();
   const calls = useCalls();
   const open = plans?.filter((pl) => isOpen(pl.state)) ?? [],
     ended = plans?.filter((pl) => !isOpen(pl.state)) ?? [];
