@@ -64,6 +64,8 @@ function Read({ pack, held }: { pack: RulePack; held: Held<'pack'> | undefined }
           authority: plainly(SAID.ownAfter, { authority: pack.authority }),
           version: '1',
           replaces: pack.id,
+          // Who held the rule against the law did not hold what it becomes.
+          rules: pack.rules.map((rule) => ({ ...rule, verified: false })),
         },
       } as OwnPack,
       plainly(SAID.copyOf, { title: pack.title }),
