@@ -21,7 +21,7 @@ const LAYERS: { id: Requirement['layer']; title: string; lead: string }[] = [
   {
     id: 'law',
     title: 'Law here',
-    lead: 'What the rule list asks for. It is a least, written from memory: ask the local authority.',
+    lead: 'What the rule list asks for at the least, written from memory: ask the local authority.',
   },
   { id: 'advice', title: 'Advised for this trip', lead: 'What practice carries, and why.' },
   { id: 'own', title: 'Your own', lead: 'What you noted yourself.' },
@@ -76,8 +76,8 @@ export function KitSection() {
       )}
       {assessment.leastProved ? null : (
         <T as="small">
-          Not proved least: so many things could serve that the search was cut off. What is asked for is met
-          all the same.
+          Whether fewer things would do was not settled: so many could serve that the search was cut off. What
+          is asked for is met all the same.
         </T>
       )}
       <JacketsBlock />

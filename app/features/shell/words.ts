@@ -4,7 +4,7 @@ export const SIGNAL = {
   none: 'No signal. What you see is kept on this device.',
   waiting: 'No signal, {n} waiting. What you see is kept on this device.',
   nothingKept: 'The server can’t be reached, and this device has nothing kept yet.',
-  unreadable: '{n#kept thing|kept things} could not be read by this version and stays as it is.',
+  unreadable: '{n#kept thing|kept things} could not be read by this version. Nothing of that is lost.',
 } as const;
 
 export const BROKEN = {

@@ -46,7 +46,7 @@ describe('how she lies', () => {
   test('what rests on a guess, or leaves somebody out, is said and is no pass', () => {
     const guessed = world(skiff({ depth: undefined, mass: undefined }), [aPerson()]).find('lie/edge')!;
     expect(guessed.level).toBe('know');
-    expect(guessed.assumed.map((a) => render(a, reader))).toEqual(['2 measures of her only guessed.']);
+    expect(guessed.assumed.map((a) => render(a, reader))).toEqual(['Of her measures only guessed: 2.']);
     const unweighed = world(skiff(), [aPerson(), aPerson({ name: 'Bo', mass: undefined })]).find('lie/edge')!;
     expect([unweighed.level, unweighed.assumed.map((a) => render(a, reader))]).toEqual([
       'know',

@@ -20,16 +20,16 @@ export const BOAT_WORDS = {
   'crew.swim.unknown.title': 'How {person} swims is not known',
   'crew.swim.unknown.why': 'Who swims weakly sits next to whoever leads, and lowers the wind you go in.',
   'crew.swim.mend': 'Say how they swim',
-  'crew.swims.none': '{person} swims not at all',
+  'crew.swims.none': '{person} does not swim',
   'crew.swims.weak': '{person} swims weakly',
   'load.total.title': 'Load',
   'load.within': 'You carry {total:mass} of {limit:mass}: people {people:mass}, kit {gear:mass}.',
   'load.plate.over.title': 'Over the capacity plate',
-  'load.advised.over.title': 'Over what its maker names',
+  'load.advised.over.title': 'Over what her maker names',
   'load.over': 'You carry {total:mass}; the limit is {limit:mass}. That is {over:mass} too much.',
   'load.share.over.title': 'Deep in the water',
   'load.share.over':
-    'You carry {total:mass}, {share:percent} of the {limit:mass} its maker names. Makers’ figures stand near swamping; plan for {most:percent}.',
+    'You carry {total:mass}, {share:percent} of the {limit:mass} her maker names. Makers’ figures stand near swamping; plan for {most:percent}.',
   'load.unknown.title': 'The load can’t be added up',
   'load.unknown.why': 'No weight for {who:list}.',
   'load.unknown.mend': 'Enter the weight',
@@ -39,7 +39,7 @@ export const BOAT_WORDS = {
   'load.limit.estimate':
     'By the federal formula and her measures about {most:mass}, {n#person|people}: an estimate, keep a margin.',
   'load.limit.estimate.mass':
-    'By the federal formula and her measures about {most:mass}; how many people, hangs on the motor’s weight. An estimate, keep a margin.',
+    'By the federal formula and her measures about {most:mass}; how many people depends on the motor’s weight. An estimate, keep a margin.',
   'load.limit.mend': 'Enter plate or greatest load',
   'load.persons.over.title': 'Too many people',
   'load.persons.plate': '{n#person|people} aboard; the plate says {most:count}.',
@@ -100,7 +100,7 @@ export const BOAT_WORDS = {
   'lie.measures.title': 'How she lies can’t be reckoned',
   'lie.measures.why': 'Length or beam of {boat} is missing: freeboard, trim and heel hang on them.',
   'lie.measures.mend': 'Enter her measures',
-  'lie.assumed': '{n#measure|measures} of her only guessed.',
+  'lie.assumed': 'Of her measures only guessed: {n:count}.',
   'lie.unweighed': '{people:list} left out: no weight was entered.',
   'lie.contradiction.title': 'Plate and measures contradict each other',
   'lie.contradiction.why':

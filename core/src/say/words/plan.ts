@@ -21,7 +21,7 @@ export const PLAN_WORDS = {
   'plan.changed.why': 'You filed home at {filed:clock}; the trip now says {home:clock}.',
   'plan.changed.mend': 'Send the change',
   'plan.filed.title': 'Float plan filed',
-  'plan.filed.why': '{contacts:list} will act at {overdue:clock}.',
+  'plan.filed.why': 'If nobody has heard from you by {overdue:clock}, it is for {contacts:list} to act.',
   'plan.rescue.title': 'No rescue number for {water}',
   'plan.rescue.why': 'Your contact needs one number to ring. Ask locally and enter it.',
   'plan.rescue.mend': 'Enter the number',
@@ -119,7 +119,7 @@ export const PLAN_WORDS = {
   'procedure.twice': '{why} To be looked at twice.',
   'procedure.forgotten': 'Hold it in your hand: {what}.',
   'procedure.forgotten.why': 'You forgot it before.',
-  'landing.shore': 'what kind of shore it is, was not entered',
+  'landing.shore': 'its kind of shore was not entered',
   'landing.tide': 'whether there is water at this tide is not known',
-  'landing.water': 'on which water it lies was not entered',
+  'landing.water': 'its water was not entered',
 } as const;
