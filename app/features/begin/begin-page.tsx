@@ -17,7 +17,7 @@ import { AskPlace } from './ask-place';
 import { AskWhen } from './ask-when';
 import { EMPTY, madeFrom, useDraft, type Draft } from './draft';
 import { faultOf } from './faults';
-import { whereIs } from './where-is';
+import { whereIs } from '../where/where-is';
 import { ASK_BOAT, ASK_PEOPLE, ASK_PLACE, ASK_WHEN, BEGIN } from './words';
 
 const STEPS: { title: string; Ask: ComponentType<Asking> }[] = [

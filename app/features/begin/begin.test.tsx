@@ -8,7 +8,7 @@ import { setting, setSetting } from '../../data/store';
 import { BeginPage } from './begin-page';
 import { EMPTY, madeFrom, type Draft } from './draft';
 import { faultOf } from './faults';
-import { pointsOf } from './gpx';
+import { pointsOf } from '../where/gpx';
 
 const user = userEvent.setup({ delay: null });
 let server: ReturnType<typeof fakeServer>;

@@ -2,6 +2,7 @@ import type { Place } from '@escale/core/model';
 import { readPosition } from '@escale/core/earth/read-position';
 import type { Draft } from './draft';
 import { ASK_BOAT, ASK_PEOPLE, ASK_PLACE, ASK_WHEN } from './words';
+import { WHERE } from '../where/words';
 
 const GROWN_AT = 18;
 
@@ -26,7 +27,7 @@ function people({ people: all }: Draft): string | undefined {
 function place({ place: { id, name = '', where = '', water } }: Draft, places: readonly Pick<Place, 'id'>[]) {
   if (id !== undefined && places.some((known) => known.id === id)) return undefined;
   if (name.trim() === '') return ASK_PLACE.lacksName;
-  if (where.trim() !== '' && !readPosition(where)) return ASK_PLACE.unread;
+  if (where.trim() !== '' && !readPosition(where)) return WHERE.unread;
   return water ? undefined : ASK_PLACE.lacksWater;
 }
 

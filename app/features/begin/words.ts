@@ -42,18 +42,9 @@ export const ASK_PLACE = {
   another: 'Another place',
   name: 'What is it called',
   where: 'Its position',
-  help: 'As you have it: 50.1234, −4.5678 or 50°07.4′N 4°34.1′W. It may be left open.',
-  here: 'Where this device is',
-  file: 'From a GPX file',
-  read: 'Read as {lat}, {lon}',
-  zone: 'Time zone {zone}.',
-  zoneCountry: 'Time zone {zone}. Whose rules hold is guessed from it: {country:list}.',
-  unread: 'That is not read as a position. Degrees north and east, or with letters.',
-  noPoint: 'No position stands in that file.',
   water: 'What water is it?',
   lacksName: 'Give the place a name.',
   lacksWater: 'Say what kind of water it is.',
-  picked: 'Points of the file',
 } as const;
 
 export const ASK_WHEN = {

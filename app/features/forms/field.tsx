@@ -14,6 +14,7 @@ import { useSettings, plainly } from '../../data/settings';
 import { fieldId } from '../../data/where';
 import { DateField } from './date-field';
 import { Measure } from './measure';
+import { PositionField } from './position-field';
 import { Fault, pointerOf, type FieldProps, type Inner } from './parts';
 import { blankOf, fieldsOf, shapeOf, type Shape } from './schema';
 import { CATALOGUE } from '@escale/core/kit';
@@ -59,7 +60,9 @@ function Labelled({ shape, ...props }: FieldProps & { shape: Shape }) {
           </Button>
         ) : null}
       </View>
-      {kind === 'group' ? (
+      {meta.position ? (
+        <PositionField shape={shape} label={title} {...props} />
+      ) : kind === 'group' ? (
         <Group shape={shape} {...props} />
       ) : kind === 'none-or-group' ? (
         <NoneOrGroup shape={shape} label={title} {...props} />

@@ -61,6 +61,46 @@ describe('what a form asks', () => {
   });
 });
 
+describe('a position', () => {
+  const onCreate = jest.fn();
+  const blank = { id: '01890000-0000-7000-8000-0000000000f2', name: 'Slip', kind: 'launch' };
+  test('is typed as people have it; what can’t be read is not kept, and the one of before neither', async () => {
+    show(<ThingFormPart type="place" doc={blank} onCreate={onCreate} />);
+    const add = await screen.findByRole('button', { name: 'Add' });
+    await user.click(add);
+    expect(await screen.findByRole('button', { name: 'Look at Position' })).toBeTruthy();
+    const field = screen.getByLabelText('Position');
+    await user.type(field, '50°07.4′N 4°34.1′W');
+    expect(await screen.findByText('Read as 50.12333, -4.56833')).toBeTruthy();
+    await user.clear(field);
+    await user.type(field, 'behind the church');
+    expect(screen.getByText(/not read as a position/)).toBeTruthy();
+    await user.click(add);
+    expect(onCreate).not.toHaveBeenCalled();
+    await user.clear(field);
+    await user.type(field, '38,53 -28,65');
+    await user.click(add);
+    // 50°07.4′ is 50 + 7.4 / 60; the comma is a decimal one, as nothing else parts the halves but a blank.
+    await waitFor(() => expect(onCreate).toHaveBeenCalledTimes(1));
+    expect(onCreate.mock.calls[0][0]).toMatchObject({ position: { lat: 38.53, lon: -28.65 } });
+  });
+  test('a kept one is changed in place', async () => {
+    const onPatch = jest.fn();
+    const doc = { ...blank, position: { lat: 38.5, lon: -28.6 } };
+    show(<ThingFormPart type="place" doc={doc} onPatch={onPatch} />);
+    const field = await screen.findByLabelText<HTMLInputElement>('Position');
+    expect(field.value).toBe('38.50000, -28.60000');
+    await user.clear(field);
+    await user.type(field, '38.51 N, 28.6 W');
+    await user.tab();
+    await waitFor(() =>
+      expect(onPatch).toHaveBeenCalledWith([
+        { op: 'set', pointer: '/position', value: { lat: 38.51, lon: -28.6 } },
+      ]),
+    );
+  });
+});
+
 describe('a new thing', () => {
   const onCreate = jest.fn();
   beforeEach(() => onCreate.mockReset());

@@ -49,7 +49,7 @@ export function shapeOf(schema: z.ZodType): Shape {
 /** The smallest value that a new entry of a list or a new group starts from: lists empty, choices their first, the rest to be filled in. */
 export function blankOf(schema: z.ZodType): unknown {
   const shape = shapeOf(schema);
-  if (shape.optional) return undefined;
+  if (shape.optional || shape.meta.position) return undefined;
   if (shape.kind === 'list') return [];
   if (shape.kind === 'group')
     return Object.fromEntries(

@@ -21,6 +21,8 @@ export interface FieldMeta {
   long?: true;
   /** Picked from a calendar or a clock. */
   picks?: 'day' | 'time';
+  /** Two numbers that are one position: written, read from the device or out of a file as one. */
+  position?: true;
   /** A day that can't lie ahead. */
   past?: true;
   /** Kept out of generated forms: set by the program or by a page of its own. */
@@ -88,10 +90,12 @@ export const Zone = z.string().max(60).refine(isZone, 'a time zone by its name, 
 export const titled = <S extends z.ZodType>(schema: S, title: string, more: FieldMeta = {}): S =>
   schema.meta({ ...schema.meta(), title, ...more }) as S;
 
-export const Position = z.strictObject({
-  lat: titled(z.number().min(-90).max(90), 'Latitude in degrees, south of the equator negative'),
-  lon: titled(z.number().min(-180).max(180), 'Longitude in degrees, west of Greenwich negative'),
-});
+export const Position = z
+  .strictObject({
+    lat: titled(z.number().min(-90).max(90), 'Latitude in degrees, south of the equator negative'),
+    lon: titled(z.number().min(-180).max(180), 'Longitude in degrees, west of Greenwich negative'),
+  })
+  .meta({ position: true } satisfies FieldMeta);
 
 /** How sure we are of a value, by JSON pointer, beside the values so that formulas see plain numbers. */
 export const Basis = z.record(z.string(), z.enum(['guessed', 'stated', 'measured']));
