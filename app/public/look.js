@@ -4,6 +4,7 @@
   try {
     const paper = papers[localStorage.getItem('escale-theme')];
     if (paper) document.documentElement.style.background = paper;
+    if (papers.night === paper) document.documentElement.style.colorScheme = 'dark';
   } catch (_error) {
     // Without leave to read what it kept, the page is as by day.
   }

@@ -70,10 +70,14 @@ export function Themed({
 }) {
   const palette = PALETTES[theme];
   const paper = useMemo(() => paperTheme(palette), [palette]);
-  // What shows beyond the page, as it is pulled or while a part comes, is of the same colour.
+  // What shows beyond the page, as it is pulled or while a part comes, is of the same colour; and what the browser draws
+  // itself, an empty box or a calendar, is dark by night.
   useEffect(() => {
-    if (outermost) document.documentElement.style.background = palette.paper;
-  }, [outermost, palette.paper]);
+    if (!outermost) return;
+    const { style } = document.documentElement;
+    style.background = palette.paper;
+    style.colorScheme = theme === 'night' ? 'dark' : 'light';
+  }, [outermost, palette.paper, theme]);
   return (
     <Current.Provider value={palette}>
       <PaperProvider
