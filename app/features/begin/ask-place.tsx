@@ -47,6 +47,7 @@ export function AskPlace({ draft, put }: Asking) {
             text={place.where ?? ''}
             onText={(where, name) => set({ where, ...(name && !place.name ? { name } : {}) })}
           />
+          <T as="small">{ASK_PLACE.open}</T>
           <T as="section" heading={3}>
             {ASK_PLACE.water}
           </T>

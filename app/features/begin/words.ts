@@ -42,6 +42,7 @@ export const ASK_PLACE = {
   another: 'Another place',
   name: 'What is it called',
   where: 'Its position',
+  open: 'The position may be left open.',
   water: 'What water is it?',
   lacksName: 'Give the place a name.',
   lacksWater: 'Say what kind of water it is.',

@@ -17,6 +17,7 @@ export function PositionField({ name, label, onLeft }: Inner) {
     <>
       <WhereField
         label={label}
+        labelled
         id={fieldId(pointerOf(name))}
         text={typed ?? (value ? positionText(value) : '')}
         wrong={fieldState.error !== undefined}

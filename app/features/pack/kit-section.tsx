@@ -46,6 +46,7 @@ export function KitSection() {
     <View style={{ gap: 18, marginTop: -8 }}>
       <T as="label">
         {[{ layer: 'law', said: KIT.law } as const, { layer: 'advice', said: KIT.advised } as const]
+          .filter(({ layer }) => of(layer).length > 0)
           .map(({ layer, said }) =>
             plainly(said, {
               ready: of(layer).filter((f) => f.level === 'ready').length,

@@ -16,6 +16,10 @@ const HEIGHT = 240,
 /** One minute of latitude is a nautical mile, near enough to draw with. */
 const MINUTES = 60;
 
+/** Lengths of the bar that tells the scale, nautical miles, and how much of the width it may take. */
+const BARS = [5, 2, 1, 0.5, 0.2, 0.1, 0.05],
+  BAR_AT_MOST = 0.4;
+
 /** The trip's places and way, to scale, north up. A sketch, not for navigation. */
 export function SketchChart() {
   const p = usePalette();
@@ -59,6 +63,7 @@ export function SketchChart() {
       : times.has(pl.id)
         ? `${pl.name} ${clock(times.get(pl.id)!, reader)}`
         : pl.name;
+  const bar = BARS.find((miles) => miles * perMile <= width * BAR_AT_MOST);
   const seen = new Set<string>();
   return (
     <View style={{ gap: 4 }} onLayout={(e) => setWidth(Math.round(e.nativeEvent.layout.width))}>
@@ -111,23 +116,27 @@ export function SketchChart() {
                 </G>
               );
             })}
-            <Line
-              x1={12}
-              x2={12 + perMile}
-              y1={HEIGHT - 12}
-              y2={HEIGHT - 12}
-              stroke={p.ink}
-              strokeWidth={2}
-            />
-            <SvgText
-              x={16 + perMile}
-              y={HEIGHT - 8}
-              fontFamily={FONT.narrow}
-              fontSize={SIZE.label}
-              fill={p.ink}
-            >
-              {plainly(HALT.mile, { metres: NAUTICAL_MILE })}
-            </SvgText>
+            {bar === undefined || (tall === 0 && wide === 0) ? null : (
+              <>
+                <Line
+                  x1={12}
+                  x2={12 + bar * perMile}
+                  y1={HEIGHT - 12}
+                  y2={HEIGHT - 12}
+                  stroke={p.ink}
+                  strokeWidth={2}
+                />
+                <SvgText
+                  x={16 + bar * perMile}
+                  y={HEIGHT - 8}
+                  fontFamily={FONT.narrow}
+                  fontSize={SIZE.label}
+                  fill={p.ink}
+                >
+                  {plainly(HALT.mile, { miles: bar, metres: Math.round(bar * NAUTICAL_MILE) })}
+                </SvgText>
+              </>
+            )}
             <Path d={`M${width - 18} 30v-18m-4 6l4-6l4 6`} stroke={p.ink} strokeWidth={1.6} fill="none" />
           </Svg>
         </View>

@@ -138,16 +138,13 @@ export function WaterSection() {
       <TideBlock />
       <SketchChart />
       <Figures names={['passage/distance', 'passage/speed', 'water/tide-leave']} />
-      {assessment.schedule?.legs.map((leg) => (
-        <T key={leg.departs} as="small">
-          {says(HALT.leg, {
-            from: name(leg.from),
-            to: name(leg.to),
-            far: leg.metres,
-            bearing: leg.bearing,
-          })}
-        </T>
-      ))}
+      {assessment.schedule?.legs
+        .filter(({ metres }) => metres > 0)
+        .map(({ departs, from, to, metres, bearing }) => (
+          <T key={departs} as="small">
+            {says(HALT.leg, { from: name(from), to: name(to), far: metres, bearing })}
+          </T>
+        ))}
       <TextLink href={newOnTrip('place', trip.id, 'plan/water')}>A new place</TextLink>
     </View>
   );

@@ -9,7 +9,7 @@ export const HALT = {
   there: 'there at {at:clock}',
   leg: '{from} to {to}: {far:distance} on {bearing:bearing} true',
   sketch: 'Sketch of the way: {places}',
-  mile: '1 nm ({metres} m)',
+  mile: '{miles} nm ({metres} m)',
 } as const;
 
 export const CREW = {

@@ -23,6 +23,7 @@ export function WhereField({
   text,
   id,
   wrong,
+  labelled = false,
   onText,
   onLeave,
 }: {
@@ -30,6 +31,8 @@ export function WhereField({
   text: string;
   id?: string;
   wrong?: boolean;
+  /** What it is stands over it already. */
+  labelled?: boolean;
   /** @param name of the point of a file that was taken */
   onText: (text: string, name?: string) => void;
   /** What is written is whole: the field was left, or a point was taken. */
@@ -56,7 +59,7 @@ export function WhereField({
     <View style={{ gap: 8 }}>
       <TextInput
         mode="outlined"
-        label={label}
+        {...(labelled ? {} : { label })}
         accessibilityLabel={label}
         {...(id ? { id } : {})}
         error={wrong === true}

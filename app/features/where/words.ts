@@ -1,6 +1,6 @@
 // What a position says of itself while it is entered.
 export const WHERE = {
-  help: 'As you have it: 50.1234, −4.5678 or 50°07.4′N 4°34.1′W. It may be left open.',
+  help: 'As you have it: 50.1234, −4.5678 or 50°07.4′N 4°34.1′W.',
   here: 'Where this device is',
   file: 'From a GPX file',
   zone: 'Time zone {zone}.',
