@@ -9,6 +9,7 @@ import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
 import { mendHref } from '../../data/where';
 import { FigureView } from './figure-view';
+import { meaningsIn } from './meaning';
 import { useDoMend } from './mend';
 import { useTrip } from './use-trip';
 import { TRIP } from './words';
@@ -106,6 +107,11 @@ export function FindingCard({
           >
             {more.map((line, i) => (
               <T key={i} as="soft">
+                {line}
+              </T>
+            ))}
+            {meaningsIn([render(finding.title, reader), ...first, ...more].join(' ')).map((line) => (
+              <T key={line} as="small">
                 {line}
               </T>
             ))}
