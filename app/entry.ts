@@ -8,11 +8,10 @@ const hooks = () => require('./data/hooks') as typeof import('./data/hooks');
 const PIECES: (() => unknown)[] = [
   () => require('@expo/metro-runtime'),
   () => require('expo'),
-  () => require('zod'),
+  () => require('@escale/core/say'),
   () => require('@escale/core/model'),
   () => hooks().readAhead(warm().tripHere()),
   () => require('react-dom/client'),
-  () => require('react-native'),
   () => require('react-native-svg'),
   () => require('./ui/theme'),
   () => require('expo-router'),

@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import { BOAT, ROUTES, WALKED } from './routes';
-import { expect, test } from './server';
+import { expect, test, TRIP } from './server';
 
 test.beforeAll(async ({ server }) => server.renew());
 
@@ -210,4 +210,30 @@ test('a look at the demo from an empty household, and out of it again', async ({
     await page.close();
     await server.end();
   }
+});
+
+test('a trip is read aloud in the order of docs/reading-order.md', async ({ page, server }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await page.goto(`${server.base}${TRIP}`);
+  await expect(page.getByRole('heading', { level: 2 }).first()).toBeVisible();
+  await expect(page.locator('body')).toMatchAriaSnapshot(`
+    - banner:
+      - heading "Tern Holm, at dawn" [level=1]
+    - navigation "Phases"
+    - main:
+      - heading /^Not/ [level=2]
+      - slider /^Departure/
+      - button "Why this hour?"
+      - button "Read as a table"
+      - group "Another hour does better"
+      - group /^Stop/
+      - group /^Fix/
+      - button /^Know this/
+      - button /^Ready/
+      - link /^Boat and crew/
+      - link /^Debrief/
+      - button "Remove this trip"
+    - region "Verdict"
+    - navigation "Places"
+  `);
 });
