@@ -105,7 +105,7 @@ function gearGroups({ kind: id }: Doc): Group[] {
 
 /** What is asked of a place, by what it is. */
 const PLACE: Readonly<Record<string, readonly string[]>> = {
-  launch: ['launchFrom', 'shore', 'works'],
+  launch: ['launchFrom', 'shore', 'works', 'jetty', 'surface'],
   haven: ['shore', 'works'],
 };
 
@@ -120,6 +120,7 @@ const GROUPS: Partial<Record<ThingType, (doc: Doc) => Group[]>> = {
   ],
   place: ({ kind }) => [
     { fields: ['name', 'kind', 'position', 'water', ...(PLACE[String(kind)] ?? [])] },
+    ...(kind === 'launch' ? [{ title: 'How it falls', fields: ['slope', 'foot', 'lanes'] }] : []),
     { title: 'Rules of the place', fields: ['rules', 'confirmed'] },
   ],
   water: ({ class: kind }) => [

@@ -14,6 +14,7 @@ import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
 import { useTrip } from '../trip/use-trip';
 import { useHere, type Here } from './here';
+import { RampView } from './ramp-view';
 import { useRun } from './use-run';
 import { kindsSupplying } from '@escale/core/kit';
 import { Phone } from '../../ui/phone';
@@ -35,13 +36,20 @@ const SIGNALS = kindsSupplying(
 /** Procedures of a group that suit this trip's boat. */
 function useProcedures(group: Procedure['group']): Procedure[] {
   const { prepared, assessment } = useTrip();
+  const { world, steps } = prepared.match(assessment.leave);
   return proceduresFor(
     PROCEDURES.filter((r) => r.group === group),
-    prepared.match(assessment.leave).world,
+    world,
+    steps,
   );
 }
 
-export const LaunchSection = () => <Group group="go" none="Launching" />;
+export const LaunchSection = () => (
+  <View style={{ gap: 18 }}>
+    <RampView />
+    <Group group="go" none="Launching" />
+  </View>
+);
 export const RetrieveSection = () => <Group group="home" none="Landing" />;
 
 function Group({ group, none }: { group: Procedure['group']; none: string }) {

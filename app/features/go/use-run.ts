@@ -14,7 +14,8 @@ export function useProcedure(id: string): Procedure | undefined {
     const row = PROCEDURES.find((r) => r.id === id);
     if (!row) return undefined;
     const forgotten = forgottenBefore(shed.debriefs.filter((d) => d.trip !== trip.id)).map((f) => f.what);
-    return procedureOf(row, prepared.match(assessment.leave).world, forgotten);
+    const { world, steps } = prepared.match(assessment.leave);
+    return procedureOf(row, world, forgotten, steps);
   }, [id, prepared, assessment.leave, shed.debriefs, trip.id]);
 }
 

@@ -194,7 +194,8 @@ function KitList() {
 /** All procedures that suit this boat and this hour, whole. */
 function Steps() {
   const { prepared, assessment, reader } = useTrip();
-  const made = proceduresFor(PROCEDURES, prepared.match(assessment.leave).world);
+  const { world, steps } = prepared.match(assessment.leave);
+  const made = proceduresFor(PROCEDURES, world, steps);
   if (made.length === 0)
     return (
       <Part title={PAPER.steps}>

@@ -1,7 +1,8 @@
 import * as z from 'zod';
 import type { ThingType } from './common';
 import { OwnPack } from './rules';
-import { Boat, Contact, GearItem, Person, Place, Water } from './shed';
+import { Place, Water } from './places';
+import { Boat, Contact, GearItem, Person } from './shed';
 import { Conditions, Debrief, Run, Trip } from './trip';
 
 /** The schema behind each type of thing: the one table that form, wire, row and file look in. */

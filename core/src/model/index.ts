@@ -5,6 +5,7 @@
 export * from './common';
 export * from './capabilities';
 export * from './lists';
+export * from './places';
 export * from './shed';
 export * from './trip';
 export * from './rules';

@@ -56,6 +56,36 @@ export const WATERS = {
   'open-sea': 'Open sea',
 } as const;
 
+/** From what one launches, what stands beside it, and what lies under wheels and keel. */
+export const LAUNCHES = { ramp: 'Ramp', jetty: 'Jetty', beach: 'Beach', bank: 'Bank' } as const;
+export const JETTIES = {
+  none: 'None',
+  left: 'On the left',
+  right: 'On the right',
+  both: 'On both sides',
+} as const;
+export const SURFACES = {
+  concrete: 'Concrete or stone',
+  gravel: 'Gravel',
+  sand: 'Sand',
+  mud: 'Mud',
+  grass: 'Grass',
+} as const;
+
+/** Of a trailer: what a hull rests on, what pulls it up, and how readily it lets go. */
+export const RESTS = { bunks: 'Bunks', rollers: 'Rollers' } as const;
+export const WINCHES = {
+  strap: 'By hand, with a strap',
+  rope: 'By hand, with rope or wire',
+  electric: 'Electric',
+  none: 'None',
+} as const;
+export const LETS_GO = {
+  readily: 'Runs off by herself',
+  push: 'With a push',
+  sticks: 'Sticks until she floats',
+} as const;
+
 /** Kinds of shore, and whether one can land there. */
 export const SHORES = {
   beach: 'Beach one can land on',

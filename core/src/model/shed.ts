@@ -1,20 +1,7 @@
 import * as z from 'zod';
-import {
-  CivilDate,
-  Note,
-  PartialDate,
-  Position,
-  Text,
-  Zone,
-  choice,
-  measure,
-  ref,
-  thing,
-  titled,
-  type FieldMeta,
-} from './common';
+import { CivilDate, Note, PartialDate, Text, choice, measure, ref, thing, titled } from './common';
 
-import { CRAFT, IN_WATER, PLACE_KINDS, SHORES, SKILLED, STOWAGE, SWIMMING, WATERS } from './lists';
+import { CRAFT, IN_WATER, LETS_GO, RESTS, SKILLED, STOWAGE, SWIMMING, WINCHES } from './lists';
 
 export const Skill = z.strictObject({
   craft: choice('Craft', CRAFT),
@@ -136,6 +123,18 @@ export const Trailer = z.strictObject({
   most: measure('mass', 'Greatest mass on the plate', 50, 5000).optional(),
   tongue: measure('mass', 'Weight on the hitch, measured', 0, 500).optional(),
   car: measure('mass', 'The car may tow', 100, 5000).optional(),
+  rests: choice('She rests on', RESTS).optional(),
+  support: measure(
+    'length',
+    'Height of her supports over the ground, at the axle',
+    0.05,
+    2,
+    'From the ground to where the keel or the lowest bunk lies.',
+  ).optional(),
+  drawbar: measure('length', 'From the hitch to the axle', 0.5, 12).optional(),
+  braked: titled(z.boolean().optional(), 'It has brakes of its own'),
+  winch: choice('Winch', WINCHES).optional(),
+  letsGo: choice('How she comes off', LETS_GO, 'As it was when she was last launched.').optional(),
 });
 
 export const Plate = z.strictObject({
@@ -299,95 +298,6 @@ export const GearItem = z
     path: ['minMass'],
   });
 export type GearItem = z.infer<typeof GearItem>;
-
-export const Place = z.strictObject({
-  ...thing,
-  name: titled(Text, 'Name'),
-  kind: choice('Kind', PLACE_KINDS),
-  position: titled(Position, 'Position'),
-  water: ref('water', 'On the water').optional(),
-  launchFrom: choice('You launch from', {
-    ramp: 'Ramp',
-    jetty: 'Jetty',
-    beach: 'Beach',
-    bank: 'Bank',
-  }).optional(),
-  shore: choice('Kind of shore', SHORES, 'Where one can land, and where not.').optional(),
-  works: measure(
-    'height',
-    'Works from this height of tide',
-    -5,
-    20,
-    'Above chart datum. Below it there is mud or no water.',
-  ).optional(),
-  rules: titled(Note.optional(), 'Rules of the place and who to ask', { long: true }),
-  confirmed: titled(CivilDate.optional(), 'Last confirmed', { past: true }),
-});
-export type Place = z.infer<typeof Place>;
-
-export const TideConstants = z.strictObject({
-  kind: z.literal('constants'),
-  name: Text,
-  datum: z.string().max(40),
-  /** Mean level above that datum, metres. */
-  z0: z.number().min(-20).max(20),
-  /** Amplitude in metres, Greenwich phase lag in degrees. */
-  constituents: z
-    .array(
-      z.strictObject({
-        name: z.string().max(8),
-        amplitude: z.number().min(0).max(10),
-        phase: z.number().min(0).max(360),
-      }),
-    )
-    .min(1)
-    .max(200),
-});
-export const TideTable = z.strictObject({
-  kind: z.literal('table'),
-  name: Text,
-  datum: z.string().max(40),
-  /** High and low waters. Which of them a row is may be left out where the tide has two of each a day. */
-  rows: z
-    .array(
-      z.strictObject({
-        at: z.iso.datetime(),
-        height: z.number().min(-20).max(20),
-        turn: z.enum(['high', 'low']).optional(),
-      }),
-    )
-    .min(2)
-    .max(2000),
-});
-export const TideStation = z.discriminatedUnion('kind', [TideConstants, TideTable]);
-export type TideStation = z.infer<typeof TideStation>;
-
-export const Water = z.strictObject({
-  ...thing,
-  name: titled(Text, 'Name'),
-  class: choice('Kind of water', WATERS),
-  jurisdiction: titled(z.array(z.string().max(12)).max(6), 'Whose rules hold', { hidden: true }),
-  zone: titled(Zone, 'Time zone'),
-  tide: titled(TideStation.optional(), 'Tide station', { hidden: true }),
-  forecastAt: titled(Position.optional(), 'Forecast for', { hidden: true }),
-  rapids: titled(z.boolean().optional(), 'Rapids', { help: 'White water of any grade on the way you go.' }),
-  rescueNumber: titled(z.string().max(40).optional(), 'Number to ring for rescue here', {
-    help: 'Ask locally. Escale never rings it by itself.',
-  }),
-  rescueName: titled(z.string().max(80).optional(), 'Who answers it'),
-  /** Rule packs of its jurisdictions that were switched off here, by id. */
-  without: z
-    .array(z.string().max(40))
-    .max(20)
-    .optional()
-    .meta({ hidden: true } satisfies FieldMeta),
-  /** Answers to a rule pack's own questions, by question id. */
-  answers: z
-    .record(z.string(), z.union([z.boolean(), z.number(), z.string().max(80)]))
-    .optional()
-    .meta({ hidden: true }),
-});
-export type Water = z.infer<typeof Water>;
 
 export const Contact = z.strictObject({
   ...thing,

@@ -1,5 +1,19 @@
 import type { FieldRef } from '../model';
-import { CRAFT, IN_WATER, ROLES, SKILLED, SWIMMING, TODAY, WATERS } from '../model/lists';
+import {
+  CRAFT,
+  IN_WATER,
+  JETTIES,
+  LAUNCHES,
+  LETS_GO,
+  RESTS,
+  ROLES,
+  SKILLED,
+  SURFACES,
+  SWIMMING,
+  TODAY,
+  WATERS,
+  WINCHES,
+} from '../model/lists';
 import type { WordKey } from '../say';
 import type { Quantity } from '../units';
 
@@ -48,6 +62,26 @@ export const FACTS: Record<string, FactSpec> = {
   'boat.sealed': { word: 'fact.boat.sealed', at: { type: 'boat', pointer: '/flotation' } },
   'boat.open': { word: 'fact.boat.open', at: { type: 'boat', pointer: '/cabin' } },
   'boat.endFlotation': { word: 'fact.boat.endFlotation', at: { type: 'boat', pointer: '/reserve' } },
+  'boat.trailed': { word: 'fact.boat.trailed', at: { type: 'boat', pointer: '/trailer' } },
+  'trailer.rests': { word: 'fact.trailer.rests', words: RESTS, at: { type: 'boat', pointer: '/trailer' } },
+  'trailer.braked': { word: 'fact.trailer.braked', at: { type: 'boat', pointer: '/trailer' } },
+  'trailer.winch': { word: 'fact.trailer.winch', words: WINCHES, at: { type: 'boat', pointer: '/trailer' } },
+  'trailer.letsGo': {
+    word: 'fact.trailer.letsGo',
+    words: LETS_GO,
+    at: { type: 'boat', pointer: '/trailer' },
+  },
+  'launch.from': {
+    word: 'fact.launch.from',
+    words: LAUNCHES,
+    at: { type: 'place', pointer: '/launchFrom' },
+  },
+  'launch.jetty': { word: 'fact.launch.jetty', words: JETTIES, at: { type: 'place', pointer: '/jetty' } },
+  'launch.surface': {
+    word: 'fact.launch.surface',
+    words: SURFACES,
+    at: { type: 'place', pointer: '/surface' },
+  },
   'crew.allWorn': { word: 'fact.crew.allWorn', at: { type: 'trip', pointer: '/crew' } },
   'crew.count': { word: 'fact.crew.count', quantity: 'count', at: { type: 'trip', pointer: '/crew' } },
   'crew.alone': { word: 'fact.crew.alone', at: { type: 'trip', pointer: '/crew' } },

@@ -4,7 +4,7 @@ import { FACTS, QUESTION } from './facts';
 
 /** The things of a trip on which a missing fact may be settled. */
 export interface Settling {
-  trip: { id: string };
+  trip: { id: string; launch?: string | undefined };
   boatId?: string;
   waterId?: string;
 }
@@ -21,7 +21,7 @@ export function mendFact(fact: string, { trip, boatId, waterId }: Settling): Men
   }
   const spec = FACTS[name];
   if (!spec) return undefined;
-  const id = { boat: boatId, trip: trip.id, person: who }[spec.at.type as string];
+  const id = { boat: boatId, trip: trip.id, person: who, place: trip.launch }[spec.at.type as string];
   const what = phraseOf(spec.word, { person: phrase('person.nobody'), ask: name });
   return { label: phrase('mend.fact', { fact: what }), go: { ...spec.at, ...(id ? { id } : {}) } };
 }

@@ -70,6 +70,18 @@ export const SOURCES = {
     verified: true,
     noted: '2026-11-24',
   },
+  'trailer-height': recalled(
+    'Height of trailer supports and depth in which a hull floats off',
+    'Handbooks of launching ramps and trailers',
+    undefined,
+    'M',
+  ),
+  'ramp-handbook': recalled(
+    'Slopes of launching ramps, 12 to 15 %, and depth over their foot',
+    'Handbook of the States’ boating-access engineers; AS 3962',
+    undefined,
+    'M',
+  ),
   'cfr-33-175-b': recalled(
     '33 CFR part 175, subpart B: personal flotation devices',
     'US Coast Guard',

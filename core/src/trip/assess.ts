@@ -15,12 +15,15 @@ import {
   readyTasks,
   scheduleOf,
 } from '../passage';
+import { onTrailer, rampFindings, rampNeeds, type RampNeeds } from '../ramp';
+import type { StepFigures } from '../procedure';
 import { contentHash, countryFindings, crewFindings, type World } from '../rules';
 import { MS } from '../units';
 import { inOrder, sure, type Figures } from '../verdict';
 import { conditionsFor, densityOf, oldFrom, waterFindings, worstWithin } from '../water';
 import { contextOf, type AssessInput, type Context } from './context';
 import { missingFindings } from './findings';
+import { stepFigures } from './step-figures';
 import { TRIP } from './limits';
 import { daysOf, matchParty, partiesOf, partyFindings } from './parties';
 
@@ -34,7 +37,13 @@ export interface Prepared {
   /** The assessment for the departure that the trip names. */
   whole(): Assessment;
   /** The matching behind an assessment, for the packing list and the runner. */
-  match(leave?: number): { kit: KitMatch; world: Omit<World, 'questions'>; schedule?: Schedule };
+  match(leave?: number): {
+    kit: KitMatch;
+    world: Omit<World, 'questions'>;
+    schedule?: Schedule;
+    /** What the steps of procedures name. */
+    steps: StepFigures;
+  };
 }
 
 /**
@@ -49,6 +58,7 @@ export function prepare(input: AssessInput): Prepared {
   const homeBy = homeByOf(context);
   const packs = input.packs.map((pack) => ({ id: pack.id, version: pack.version, hash: contentHash(pack) }));
   const parties = partiesOf(context, input);
+  const needs = needsOf(context);
   const gear = input.shed.gear.map(sure);
   const household = new Set(input.shed.people.map((p) => p.id));
 
@@ -80,7 +90,7 @@ export function prepare(input: AssessInput): Prepared {
       ...boats.flatMap(({ party, world }) => crewFindings(party.context, world, party.fellow !== undefined)),
       ...leaveFindings(context, wall, leave),
       ...openingFindings(context, leave),
-      ...(schedule ? hourFindings(context, schedule, homeBy, figures) : []),
+      ...(schedule ? hourFindings(context, needs, schedule, homeBy, figures) : []),
       ...boats.flatMap((boat) => partyFindings(boat, input)),
       ...liftFindings(trip, own.kit.jackets, own.kit.bodies),
       ...planFindings({ ...context, contacts: contactsOf(context) }, schedule),
@@ -108,7 +118,8 @@ export function prepare(input: AssessInput): Prepared {
     whole: () => assessAt(leave),
     match: (at = leave) => {
       const { own, schedule } = reckon(at);
-      return { kit: own.kit, world: own.world, ...(schedule ? { schedule } : {}) };
+      const steps = stepFigures(context, needs, schedule);
+      return { kit: own.kit, world: own.world, steps, ...(schedule ? { schedule } : {}) };
     },
   };
 }
@@ -133,9 +144,14 @@ function standing(context: Context): { findings: Finding[]; figures: Figures } {
   return { findings, figures };
 }
 
+/** What she asks of a ramp, where she comes on a trailer. */
+const needsOf = ({ boat, trip, water }: Context): RampNeeds | undefined =>
+  boat && onTrailer(boat) === true ? rampNeeds(boat, trip, densityOf(water)) : undefined;
+
 /** What the hours of the trip bring: times and light, tide and weather, cold. */
 function hourFindings(
   context: Context,
+  needs: RampNeeds | undefined,
   schedule: Schedule,
   homeBy: number | undefined,
   figures: Figures,
@@ -146,6 +162,7 @@ function hourFindings(
   return [
     ...passageFindings(context, schedule, homeBy, figures),
     ...waterFindings(context, schedule, worst, figures),
+    ...rampFindings(context, needs, schedule, figures),
     ...bodyFindings(context, worst, figures),
   ];
 }

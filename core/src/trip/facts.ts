@@ -3,6 +3,7 @@ import { CRAFT, TIDAL } from '../model/lists';
 import { drives, hullOf, placed } from '../boat';
 import type { Boat, Schedule } from '../model';
 import { QUESTION, type Facts, type Person as RulePerson, type World } from '../rules';
+import { onTrailer } from '../ramp';
 import { guessed, sure } from '../verdict';
 import { isPoor, worstWithin } from '../water';
 import type { Context } from './context';
@@ -71,6 +72,21 @@ function driveFacts(boat: Boat | undefined): Facts {
   };
 }
 
+/** Where she is launched and what carries her there. */
+function launchFacts({ boat, launch }: Context): Facts {
+  const trailer = boat?.trailer;
+  return {
+    'boat.trailed': boat && onTrailer(boat),
+    'trailer.rests': known(boat, '/trailer/rests', trailer?.rests),
+    'trailer.braked': known(boat, '/trailer/braked', trailer?.braked),
+    'trailer.winch': known(boat, '/trailer/winch', trailer?.winch),
+    'trailer.letsGo': known(boat, '/trailer/letsGo', trailer?.letsGo),
+    'launch.from': known(launch, '/launchFrom', launch?.launchFrom),
+    'launch.jetty': known(launch, '/jetty', launch?.jetty),
+    'launch.surface': known(launch, '/surface', launch?.surface),
+  };
+}
+
 /** Facts that don't change with the hour of leaving. A field nobody filled is left out: absent is unknown. */
 export function standingFacts(context: Context): Facts {
   const { boat, trip, water, people, route, gone } = context;
@@ -94,6 +110,7 @@ export function standingFacts(context: Context): Facts {
     'boat.sealed': boat && sealed(boat),
     'boat.open': boat && open(boat),
     'boat.endFlotation': boat && endFlotation(boat),
+    ...launchFacts(context),
     'crew.allWorn': complete ? allWorn(trip.crew) : undefined,
     'crew.count': complete ? people.length : undefined,
     'crew.alone': complete ? people.length === 1 : undefined,

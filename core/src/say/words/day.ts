@@ -64,6 +64,27 @@ export const DAY_WORDS = {
   'launch.works.why':
     'The water is tidal, and nobody entered the height of tide from which there is water and no mud there.',
   'launch.works.mend': 'Enter the height',
+  'ramp.leave.title': 'The ramp is too short when you leave',
+  'ramp.return.title': 'The ramp is too short when you return',
+  'ramp.short':
+    'At {at:clock} the tide stands at {height:height}; at {place} the trailer’s wheels need {need:height}, or they come to the foot before she floats.',
+  'ramp.may':
+    'At {at:clock} the tide stands at {height:height}, which may just do; {need:height} at {place} is enough for the trailer’s wheels.',
+  'ramp.hours': 'It carries her {spans:list}.',
+  'ramp.ok.title': 'The ramp carries her',
+  'ramp.ok':
+    'Tide {height:height} when you leave, {back:height} when you return; the trailer’s wheels need {need:height}.',
+  'ramp.guess': 'How deep the wheels must go is partly guessed.',
+  'figure.rampDepth': 'of water at the wheels',
+  'figure.rampRun': 'wheels in from the edge',
+  'figure.rampCar': 'car’s rear wheels from the water',
+  'formula.rampDepth': 'height of the supports + what she draws',
+  'formula.rampRun': 'depth / slope',
+  'formula.rampCar': 'drawbar + overhang of the car − how far the wheels are in',
+  'input.support': 'supports',
+  'input.draught': 'draught',
+  'input.slope': 'slope',
+  'input.drawbar': 'drawbar',
   'light.dark.leave.title': 'You leave in the dark',
   'light.dark.leave':
     'You leave at {at:clock}, {gap:span} before sunrise at {sunrise:clock}. A white light must be ready in your hand.',

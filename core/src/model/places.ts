@@ -1,0 +1,118 @@
+import * as z from 'zod';
+import {
+  CivilDate,
+  Note,
+  Position,
+  Text,
+  Zone,
+  choice,
+  measure,
+  ref,
+  thing,
+  titled,
+  type FieldMeta,
+} from './common';
+import { JETTIES, LAUNCHES, PLACE_KINDS, SHORES, SURFACES, WATERS } from './lists';
+
+// Where one goes: places, and the waters they lie on with their tides.
+
+export const Place = z.strictObject({
+  ...thing,
+  name: titled(Text, 'Name'),
+  kind: choice('Kind', PLACE_KINDS),
+  position: titled(Position, 'Position'),
+  water: ref('water', 'On the water').optional(),
+  launchFrom: choice('You launch from', LAUNCHES).optional(),
+  surface: choice('Ground under wheels and keel', SURFACES).optional(),
+  jetty: choice('Jetty beside it, as one goes down', JETTIES).optional(),
+  slope: measure(
+    'percent',
+    'Slope',
+    0.005,
+    0.5,
+    'How far it falls in a hundred: a ramp 12 to 15, a beach 2 to 10.',
+  ).optional(),
+  foot: measure(
+    'height',
+    'Height of the ramp’s foot',
+    -10,
+    10,
+    'Above chart datum; below it negative. Past the foot the wheels drop off.',
+  ).optional(),
+  lanes: measure('count', 'Lanes', 1, 20).int().optional(),
+  shore: choice('Kind of shore', SHORES, 'Where one can land, and where not.').optional(),
+  works: measure(
+    'height',
+    'Works from this height of tide',
+    -5,
+    20,
+    'Above chart datum. Below it there is mud or no water.',
+  ).optional(),
+  rules: titled(Note.optional(), 'Rules of the place and who to ask', { long: true }),
+  confirmed: titled(CivilDate.optional(), 'Last confirmed', { past: true }),
+});
+export type Place = z.infer<typeof Place>;
+
+export const TideConstants = z.strictObject({
+  kind: z.literal('constants'),
+  name: Text,
+  datum: z.string().max(40),
+  /** Mean level above that datum, metres. */
+  z0: z.number().min(-20).max(20),
+  /** Amplitude in metres, Greenwich phase lag in degrees. */
+  constituents: z
+    .array(
+      z.strictObject({
+        name: z.string().max(8),
+        amplitude: z.number().min(0).max(10),
+        phase: z.number().min(0).max(360),
+      }),
+    )
+    .min(1)
+    .max(200),
+});
+export const TideTable = z.strictObject({
+  kind: z.literal('table'),
+  name: Text,
+  datum: z.string().max(40),
+  /** High and low waters. Which of them a row is may be left out where the tide has two of each a day. */
+  rows: z
+    .array(
+      z.strictObject({
+        at: z.iso.datetime(),
+        height: z.number().min(-20).max(20),
+        turn: z.enum(['high', 'low']).optional(),
+      }),
+    )
+    .min(2)
+    .max(2000),
+});
+export const TideStation = z.discriminatedUnion('kind', [TideConstants, TideTable]);
+export type TideStation = z.infer<typeof TideStation>;
+
+export const Water = z.strictObject({
+  ...thing,
+  name: titled(Text, 'Name'),
+  class: choice('Kind of water', WATERS),
+  jurisdiction: titled(z.array(z.string().max(12)).max(6), 'Whose rules hold', { hidden: true }),
+  zone: titled(Zone, 'Time zone'),
+  tide: titled(TideStation.optional(), 'Tide station', { hidden: true }),
+  forecastAt: titled(Position.optional(), 'Forecast for', { hidden: true }),
+  rapids: titled(z.boolean().optional(), 'Rapids', { help: 'White water of any grade on the way you go.' }),
+  rescueNumber: titled(z.string().max(40).optional(), 'Number to ring for rescue here', {
+    help: 'Ask locally. Escale never rings it by itself.',
+  }),
+  rescueName: titled(z.string().max(80).optional(), 'Who answers it'),
+  /** Rule packs of its jurisdictions that were switched off here, by id. */
+  without: z
+    .array(z.string().max(40))
+    .max(20)
+    .optional()
+    .meta({ hidden: true } satisfies FieldMeta),
+  /** Answers to a rule pack's own questions, by question id. */
+  answers: z
+    .record(z.string(), z.union([z.boolean(), z.number(), z.string().max(80)]))
+    .optional()
+    .meta({ hidden: true }),
+});
+export type Water = z.infer<typeof Water>;

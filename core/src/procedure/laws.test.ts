@@ -1,0 +1,164 @@
+import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import { runs } from '../../test/runs';
+import { CRAFT, JETTIES, LAUNCHES, RESTS, SURFACES, WATERS } from '../model/lists';
+import type { ProcedureRow, StepRow } from '../model';
+import { evaluate, type Facts } from '../rules';
+import { procedureOf, PROCEDURES, stepStates } from '.';
+
+const world = (facts: Facts) => ({ facts, crew: [] });
+const row = (id: string) => PROCEDURES.find((p) => p.id === id)!;
+const steps = PROCEDURES.flatMap((p) => p.steps.map((step) => [p.id, step.id, step] as const));
+
+describe('every procedure as it is written', () => {
+  test.each(steps)('%s %s: it says what and why, in sentences; what goes wrong too', (_row, _id, step) => {
+    for (const said of [step.what, step.why, step.unsettled, step.danger])
+      if (said !== undefined) expect(said).toMatch(/^[A-Z].*[.?!]$/);
+  });
+  test.each(PROCEDURES.map((p) => [p.id, p] as const))(
+    '%s: no step twice, none waits for itself',
+    (_id, p) => {
+      const ids = p.steps.map((s) => s.id);
+      expect(new Set(ids).size).toBe(ids.length);
+      const before = new Map(p.steps.map((s) => [s.id, [...(s.after ?? []), ...locked(p, s)]]));
+      const behind = (id: string, seen: string[]): string[] =>
+        (before.get(id) ?? []).flatMap((other) =>
+          seen.includes(other) ? [other] : behind(other, [...seen, other]),
+        );
+      expect(ids.flatMap((id) => behind(id, [id]))).toEqual([]);
+      // What a step waits for stands above it, so that it is never read before it can be done.
+      for (const [id, all] of before)
+        for (const other of all) expect([id, ids.indexOf(other) < ids.indexOf(id)]).toEqual([id, true]);
+    },
+  );
+});
+const locked = (p: ProcedureRow, s: StepRow) =>
+  p.steps.filter((other) => other.locks?.includes(s.id)).map((other) => other.id);
+
+/** Facts of a launch, each known or not. */
+const maybe = <T>(...values: T[]) => fc.constantFrom(undefined, ...values);
+const crossing = fc.record({
+  'boat.kind': fc.constantFrom(...Object.keys(CRAFT)),
+  'boat.trailed': maybe(true, false),
+  'launch.from': maybe(...Object.keys(LAUNCHES)),
+  'launch.jetty': maybe(...Object.keys(JETTIES)),
+  'launch.surface': maybe(...Object.keys(SURFACES)),
+  'trailer.rests': maybe(...Object.keys(RESTS)),
+  'water.class': maybe(...Object.keys(WATERS)),
+  'water.tidal': maybe(true, false),
+  'crew.alone': maybe(true, false),
+  'day.dark': maybe(true, false),
+  'boat.motor': maybe(true, false),
+  'boat.combustion': maybe(true, false),
+  'boat.inboard': maybe(true, false),
+}) as fc.Arbitrary<Facts>;
+const offered = (facts: Facts, group: string) =>
+  PROCEDURES.filter((p) => p.group === group && evaluate(p.for, world(facts)).truth !== 'no');
+
+describe('over the crossings of facts', () => {
+  const reached = new Set<string>();
+  test('no list is empty or doubled; orders that matter hold in each', () => {
+    fc.assert(
+      fc.property(crossing, (facts) => {
+        for (const p of PROCEDURES.filter((each) => evaluate(each.for, world(facts)).truth !== 'no')) {
+          const made = procedureOf(p, world(facts)).steps.map((s) => s.id);
+          for (const id of made) reached.add(`${p.id} ${id}`);
+          expect(made.length).toBeGreaterThan(2);
+          expect(new Set(made).size).toBe(made.length);
+          inOrder(p.id, made);
+        }
+      }),
+      { numRuns: runs(1000), seed: 11 },
+    );
+  });
+  test('every step is reached by some facts', () =>
+    expect(steps.map(([id, step]) => `${id} ${step}`).filter((each) => !reached.has(each))).toEqual([]));
+});
+
+/** What must not be turned round, whatever the facts. */
+function inOrder(id: string, made: string[]): void {
+  const before = (a: string, b: string) => {
+    if (made.includes(a) && made.includes(b))
+      expect([id, a, b, made.indexOf(a) < made.indexOf(b)]).toEqual([id, a, b, true]);
+  };
+  if (id === 'ramp-launch' || id === 'beach-launch') {
+    // A line is fast before anything is unhooked; the chain comes off last of all.
+    expect([id, made.includes('line-held') || made.includes('line-fast')]).toEqual([id, true]);
+    for (const line of ['line-held', 'line-fast', 'brake']) before(line, 'strap-off');
+    before('strap-off', 'afloat');
+    before('motor-up', 'back');
+    before('blower', 'start');
+    before('people', 'back');
+    before('jackets', 'afloat');
+  }
+  if (id.endsWith('-retrieve')) {
+    before('brake', 'clip');
+    before('motor-up', 'up');
+    before('close', 'strap');
+  }
+  if (id === 'catamaran-launch') for (const next of ['pins', 'head', 'afloat']) before('wires', next);
+  if (id === 'catamaran-land') before('out', 'wires');
+  if (id === 'raft-launch') for (const next of ['seats', 'afloat']) before('jackets', next);
+}
+
+describe('each boat at each launch', () => {
+  const TRAILED = ['trailer-boat', 'skiff', 'inflatable', 'personal-watercraft'];
+  const froms = ['ramp', 'beach', 'bank'] as const;
+  const all = Object.keys(CRAFT).flatMap((kind) =>
+    froms.map((from) => [kind, from, TRAILED.includes(kind)] as const),
+  );
+  test.each(all)('%s from %s: one way in and one way out', (kind, from, trailed) => {
+    const facts = { 'boat.kind': kind, 'launch.from': from, 'boat.trailed': trailed };
+    expect(offered(facts, 'go')).toHaveLength(1);
+    expect(offered(facts, 'home')).toHaveLength(1);
+  });
+  test('an inflatable by hand is carried, on a trailer it is backed in; while nobody said, both are offered', () => {
+    const of = (trailed: boolean | undefined) =>
+      offered({ 'boat.kind': 'inflatable', 'launch.from': 'ramp', 'boat.trailed': trailed }, 'go').map(
+        (p) => p.id,
+      );
+    expect([of(false), of(true), of(undefined)]).toEqual([
+      ['hand-launch'],
+      ['ramp-launch'],
+      ['hand-launch', 'ramp-launch'],
+    ]);
+  });
+});
+
+describe('made for who is there', () => {
+  const ramp = (facts: Facts) =>
+    procedureOf(row('ramp-launch'), world({ 'boat.kind': 'trailer-boat', ...facts })).steps.map((s) => s.id);
+  test('alone: chocks, the lane on the driver’s side, a line made fast; together: a hand on the line', () => {
+    const alone = ramp({ 'crew.alone': true, 'launch.jetty': 'left' });
+    expect(alone).toEqual(expect.arrayContaining(['chocks', 'lane', 'line-fast', 'bow-line']));
+    expect(alone).not.toContain('line-held');
+    const two = ramp({ 'crew.alone': false, 'launch.jetty': 'left' });
+    expect(two).toEqual(expect.arrayContaining(['line-held', 'alongside']));
+    expect(two).not.toEqual(expect.arrayContaining(['chocks']));
+    // Whoever is alone has no fewer things to do.
+    expect(alone.length).toBeGreaterThanOrEqual(two.length);
+  });
+  test('without a jetty she is led clear on a line; fenders are for a jetty', () => {
+    const bare = ramp({ 'launch.jetty': 'none', 'crew.alone': false });
+    expect(bare).toEqual(expect.arrayContaining(['bow-line', 'off-ramp']));
+    expect(bare).not.toEqual(expect.arrayContaining(['lines']));
+  });
+  test('nobody comes afloat with a second look open, whatever else was ticked', () => {
+    for (const id of ['ramp-launch', 'beach-launch', 'catamaran-launch', 'raft-launch']) {
+      const made = procedureOf(row(id), world({ 'boat.combustion': true, 'boat.motor': true })).steps;
+      const ticks = made.map((s, i) => ({ step: s.id, at: new Date(1e12 + i * 60_000).toISOString() }));
+      expect(stepStates(made, ticks).get('afloat')?.done).toBe(false);
+      const twice = made
+        .filter((s) => s.second)
+        .map((s, i) => ({
+          step: s.id,
+          at: new Date(1e12 + (100 + i) * 60_000).toISOString(),
+        }));
+      const later = made.map((s, i) => ({
+        step: s.id,
+        at: new Date(1e12 + (200 + i) * 60_000).toISOString(),
+      }));
+      expect(stepStates(made, [...ticks, ...twice, ...later]).get('afloat')?.done).toBe(true);
+    }
+  });
+});

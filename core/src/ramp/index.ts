@@ -1,0 +1,6 @@
+/**
+ * ramp: how a trailer, a ramp or a beach and the water fit: how deep, how far in, in which hours, and where the water will be.
+ */
+export * from './geometry';
+export * from './needs';
+export { rampFindings, type OnLaunch } from './findings';
