@@ -56,7 +56,7 @@ function Group({ group, none }: { group: Procedure['group']; none: string }) {
   const { trip, shed } = useTrip();
   const found = useProcedures(group);
   const boat = shed.boats.find((b) => b.id === trip.boat);
-  if (found.length === 0)
+  if (!boat || found.length === 0)
     return (
       <T as="soft">
         {boat

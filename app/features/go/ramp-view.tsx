@@ -46,7 +46,7 @@ export function RampView() {
       ) : (
         <T as="soft">{GO.rampNoSlope}</T>
       )}
-      <Figures names={['ramp/depth', 'ramp/run', 'ramp/car']} />
+      <Figures names={['ramp/depth', 'ramp/run', 'ramp/car', 'ramp/car-in']} />
       {launch?.rules ? <T as="soft">{says(GO.placeRules, { rules: launch.rules })}</T> : null}
       <T as="small">{drawn ? GO.rampDeeper : GO.rampFromMeasures}</T>
     </View>
@@ -135,7 +135,7 @@ function Drawing({
         </SvgText>
         <SvgText
           x={edge}
-          y={HEIGHT - 2}
+          y={HEIGHT - 20}
           fontFamily={FONT.narrow}
           fontSize={SIZE.label}
           fontWeight="600"

@@ -1,9 +1,9 @@
 // What the screens on the water say with figures in it.
 export const GO = {
-  rampDeep: '{depth:length} deep',
-  rampIn: '{run:length} in',
+  rampDeep: '{depth:height} deep',
+  rampIn: '{run:height} in',
   rampDrawn:
-    'The ramp from the side: the trailer’s wheels {run:length} in from the edge, in {depth:length} of water.',
+    'The ramp from the side: the trailer’s wheels {run:height} in from the edge, in {depth:height} of water.',
   rampNoSlope: 'How steep the ramp is was not entered: how far the wheels go in can’t be told.',
   rampDeeper:
     'Drawn for the deeper end of what is known, to scale. Stop when her stern lifts: that counts, not the figure.',

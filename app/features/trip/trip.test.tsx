@@ -244,7 +244,18 @@ describe('go', () => {
     expect(screen.getByText(/41° 12.000′ N, 029?° ?30.000′ W|41° 12.000′ N, 29° 30.000′ W/)).toBeTruthy();
     expect(screen.getByText(/Stay with the boat/)).toBeTruthy();
   });
-  test('a boat without steps of its own is told so', async () => {
+  test('a trailer boat at a ramp: drawn, with its figures, and the steps with this boat’s numbers', async () => {
+    show(<LaunchSection />, { trip: '01890000-0000-7000-8000-000000000056' });
+    expect(await screen.findByText('Launch from a ramp')).toBeTruthy();
+    expect(screen.getByRole('button', { name: /^of water at the wheels: 0\.9 m/ })).toBeTruthy();
+    expect(
+      screen.getByText(/^Stop when her stern begins to lift: the wheels stand in 0\.9 m of water, 7\.2 m in/),
+    ).toBeTruthy();
+    expect(screen.queryByText(/^Chocks/)).toBeNull();
+  });
+  test('a launch without steps for this boat is told so', async () => {
+    const ramp = server.things.find((h) => h.id === '01890000-0000-7000-8000-000000000048')!;
+    (ramp.doc as { launchFrom?: string }).launchFrom = 'jetty';
     show(<LaunchSection />, { trip: '01890000-0000-7000-8000-000000000056' });
     expect(await screen.findByText(/Launching a trailer boat has no steps in Escale yet/)).toBeTruthy();
   });

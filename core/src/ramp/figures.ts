@@ -4,19 +4,25 @@ import { figuresOf } from '../verdict';
 export const FIGURES = figuresOf({
   'ramp/depth': {
     label: 'figure.rampDepth',
-    quantity: 'length',
+    quantity: 'height',
     formula: 'formula.rampDepth',
     source: 'trailer-height',
   },
   'ramp/run': {
     label: 'figure.rampRun',
-    quantity: 'length',
+    quantity: 'height',
     formula: 'formula.rampRun',
     source: 'ramp-handbook',
   },
+  'ramp/car-in': {
+    label: 'figure.rampCarIn',
+    quantity: 'height',
+    formula: 'formula.rampCar',
+    source: 'own-estimate',
+  },
   'ramp/car': {
     label: 'figure.rampCar',
-    quantity: 'length',
+    quantity: 'height',
     formula: 'formula.rampCar',
     source: 'own-estimate',
   },

@@ -93,7 +93,7 @@ describe('the hours', () => {
   test('enough tide at both ends is Ready, with depth, how far in and where the car stands', () => {
     const all = found();
     expect(levels(all)).toEqual([['ramp/carries/t', 'ready']]);
-    expect(Object.keys(all.figures)).toEqual(['ramp/depth/t', 'ramp/run/t', 'ramp/car/t']);
+    expect(Object.keys(all.figures)).toEqual(['ramp/depth/t', 'ramp/run/t', 'ramp/car-in/t']);
   });
   test('too little when you return is a Fix that says from when to when she is carried', () => {
     const all = found({}, 3, 11.5);

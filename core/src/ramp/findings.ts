@@ -5,7 +5,7 @@ import { asPrinted, MS } from '../units';
 import { goTo, guessed, leaning, leanOnPace, type Figures, type Pace } from '../verdict';
 import type { Tide } from '../water';
 import { FIGURES } from './figures';
-import { OVER_FOOT, rampHours } from './geometry';
+import { OVER_FOOT, rampHours, type Band } from './geometry';
 import { RAMP } from './limits';
 import { onRamp, type RampNeeds } from './needs';
 
@@ -83,7 +83,9 @@ export function rampFindings(
 
 /** How deep and how far in, with what it was reckoned from. */
 function rampFigures({ trip, launch }: OnLaunch, boat: Boat, needs: RampNeeds, figures: Figures): string[] {
-  const wide = ({ low, high }: { low: number; high: number }): [number, number] => [low, high];
+  const wide = ({ low, high }: Band): [number, number] => [low, high];
+  const sides = ({ low, high }: Band): [number, number] =>
+    low < 0 ? [Math.abs(high), Math.abs(low)] : [low, high];
   const at = onRamp(boat, launch, needs);
   const length = (value: number) => ({ value, quantity: 'length' as const });
   return [
@@ -105,9 +107,9 @@ function rampFigures({ trip, launch }: OnLaunch, boat: Boat, needs: RampNeeds, f
       : []),
     ...(at?.car
       ? [
-          FIGURES.put(figures, 'ramp/car', trip.id, {
-            value: at.car.low,
-            range: wide(at.car),
+          FIGURES.put(figures, at.car.low < 0 ? 'ramp/car-in' : 'ramp/car', trip.id, {
+            value: Math.abs(at.car.low),
+            ...(at.car.low * at.car.high < 0 ? {} : { range: sides(at.car) }),
             inputs: { drawbar: length(boat.trailer?.drawbar ?? 0) },
             guessed: !at.known,
           }),

@@ -77,6 +77,7 @@ export const DAY_WORDS = {
   'ramp.guess': 'How deep the wheels must go is partly guessed.',
   'figure.rampDepth': 'of water at the wheels',
   'figure.rampRun': 'wheels in from the edge',
+  'figure.rampCarIn': 'car’s rear wheels in the water',
   'figure.rampCar': 'car’s rear wheels from the water',
   'formula.rampDepth': 'height of the supports + what she draws',
   'formula.rampRun': 'depth / slope',
