@@ -12,6 +12,7 @@ const PIECES: (() => unknown)[] = [
   () => require('@escale/core/model'),
   () => hooks().readAhead(warm().tripHere()),
   () => require('react-dom/client'),
+  () => require('react-native'),
   () => require('react-native-svg'),
   () => require('./ui/theme'),
   () => require('expo-router'),
