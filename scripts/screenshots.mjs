@@ -57,7 +57,9 @@ await shoot(phone, 'begin', '/begin', async (page) => {
   await page.getByRole('radio', { name: 'Inflatable', exact: true }).click();
   await page.getByRole('radio', { name: /3.4 m/ }).click();
 });
-await shoot(phone, 'practice', '/practice');
+await shoot(phone, 'ramp', `${FOUR}/go/launch`, (page) =>
+  page.getByRole('img', { name: /^The ramp/ }).evaluate((ramp) => ramp.scrollIntoView({ block: 'start' })),
+);
 await shoot(wide, 'wide-water', `${TRIP}/plan/water`);
 await shoot(wide, 'wide-load', `${FOUR}/pack/load`, toPlan);
 await shoot(wide, 'wide-trips', '/trips');
