@@ -36,10 +36,10 @@ const SIGNALS = kindsSupplying(
 /** Procedures of a group that suit this trip's boat. */
 function useProcedures(group: Procedure['group']): Procedure[] {
   const { prepared, assessment } = useTrip();
-  const { world, steps } = prepared.match(assessment.leave);
+  const { world, home, steps } = prepared.match(assessment.leave);
   return proceduresFor(
     PROCEDURES.filter((r) => r.group === group),
-    world,
+    group === 'home' ? home : world,
     steps,
   );
 }
@@ -59,9 +59,7 @@ function Group({ group, none }: { group: Procedure['group']; none: string }) {
   if (!boat || found.length === 0)
     return (
       <T as="soft">
-        {boat
-          ? plainly(GO.noSteps, { none, craft: CRAFT[boat.kind].toLowerCase() })
-          : plainly(GO.noStepsBoat, { none })}
+        {boat ? plainly(GO.noSteps, { none, craft: CRAFT[boat.kind].toLowerCase() }) : GO.noBoat}
       </T>
     );
   return (

@@ -14,8 +14,8 @@ export function useProcedure(id: string): Procedure | undefined {
     const row = PROCEDURES.find((r) => r.id === id);
     if (!row) return undefined;
     const forgotten = forgottenBefore(shed.debriefs.filter((d) => d.trip !== trip.id)).map((f) => f.what);
-    const { world, steps } = prepared.match(assessment.leave);
-    return procedureOf(row, world, forgotten, steps);
+    const { world, home, steps } = prepared.match(assessment.leave);
+    return procedureOf(row, row.group === 'home' ? home : world, forgotten, steps);
   }, [id, prepared, assessment.leave, shed.debriefs, trip.id]);
 }
 

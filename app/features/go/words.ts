@@ -15,8 +15,7 @@ export const GO = {
     'No rescue number is entered for this water. Ring the emergency number of the country you are in.',
   noSteps:
     '{none} a {craft} has no steps in Escale yet. Use your own list; plug, straps, lock and brake looked at twice.',
-  noStepsBoat:
-    '{none} this boat has no steps in Escale yet. Use your own list; plug, straps, lock and brake looked at twice.',
+  noBoat: 'Choose the boat first: the steps are made for her.',
   steps: '{n#step|steps} for this boat and this hour',
   locked: 'Until then this stays locked: {steps}',
   early: 'Your own eye looks again in {seconds} s; another’s may now.',

@@ -194,8 +194,10 @@ function KitList() {
 /** All procedures that suit this boat and this hour, whole. */
 function Steps() {
   const { prepared, assessment, reader } = useTrip();
-  const { world, steps } = prepared.match(assessment.leave);
-  const made = proceduresFor(PROCEDURES, world, steps);
+  const { world, home, steps } = prepared.match(assessment.leave);
+  const out = PROCEDURES.filter(({ group }) => group !== 'home'),
+    back = PROCEDURES.filter(({ group }) => group === 'home');
+  const made = [...proceduresFor(out, world, steps), ...proceduresFor(back, home, steps)];
   if (made.length === 0)
     return (
       <Part title={PAPER.steps}>

@@ -253,11 +253,17 @@ describe('go', () => {
     ).toBeTruthy();
     expect(screen.queryByText(/^Chocks/)).toBeNull();
   });
-  test('a launch without steps for this boat is told so', async () => {
+  test('from a jetty she is left and come to afloat; without a boat no steps are made', async () => {
+    const FOUR = '01890000-0000-7000-8000-000000000056';
     const ramp = server.things.find((h) => h.id === '01890000-0000-7000-8000-000000000048')!;
     (ramp.doc as { launchFrom?: string }).launchFrom = 'jetty';
-    show(<LaunchSection />, { trip: '01890000-0000-7000-8000-000000000056' });
-    expect(await screen.findByText(/Launching a trailer boat has no steps in Escale yet/)).toBeTruthy();
+    const page = show(<LaunchSection />, { trip: FOUR });
+    expect(await screen.findByText('Leave a jetty or a mooring')).toBeTruthy();
+    expect(screen.queryByText('Launch from a ramp')).toBeNull();
+    page.unmount();
+    delete (server.things.find((h) => h.id === FOUR)!.doc as { boat?: string }).boat;
+    show(<LaunchSection />, { trip: FOUR });
+    expect(await screen.findByText(/^Choose the boat first/)).toBeTruthy();
   });
   test('under way: the time to turn, no plan said plainly, Trouble across the screen', async () => {
     show(<UnderWay />, { trip: TRIP });

@@ -96,6 +96,7 @@ function inOrder(id: string, made: string[]): void {
     before('motor-up', 'up');
     before('close', 'strap');
   }
+  if (id === 'jetty-leave') for (const sure of ['jackets', 'plug', 'cord', 'start']) before(sure, 'afloat');
   if (id === 'catamaran-launch') for (const next of ['pins', 'head', 'afloat']) before('wires', next);
   if (id === 'catamaran-land') before('out', 'wires');
   if (id === 'raft-launch') for (const next of ['seats', 'afloat']) before('jackets', next);
@@ -103,7 +104,7 @@ function inOrder(id: string, made: string[]): void {
 
 describe('each boat at each launch', () => {
   const TRAILED = ['trailer-boat', 'skiff', 'inflatable', 'personal-watercraft'];
-  const froms = ['ramp', 'beach', 'bank'] as const;
+  const froms = ['ramp', 'beach', 'bank', 'jetty'] as const;
   const all = Object.keys(CRAFT).flatMap((kind) =>
     froms.map((from) => [kind, from, TRAILED.includes(kind)] as const),
   );
@@ -144,7 +145,7 @@ describe('made for who is there', () => {
     expect(bare).not.toEqual(expect.arrayContaining(['lines']));
   });
   test('nobody comes afloat with a second look open, whatever else was ticked', () => {
-    for (const id of ['ramp-launch', 'beach-launch', 'catamaran-launch', 'raft-launch']) {
+    for (const id of ['ramp-launch', 'beach-launch', 'jetty-leave', 'catamaran-launch', 'raft-launch']) {
       const made = procedureOf(row(id), world({ 'boat.combustion': true, 'boat.motor': true })).steps;
       const ticks = made.map((s, i) => ({ step: s.id, at: new Date(1e12 + i * 60_000).toISOString() }));
       expect(stepStates(made, ticks).get('afloat')?.done).toBe(false);

@@ -5,6 +5,8 @@ import catamaranLand from '../../data/procedure/catamaran-land.json';
 import catamaranLaunch from '../../data/procedure/catamaran-launch.json';
 import handLand from '../../data/procedure/hand-land.json';
 import handLaunch from '../../data/procedure/hand-launch.json';
+import jettyCome from '../../data/procedure/jetty-come.json';
+import jettyLeave from '../../data/procedure/jetty-leave.json';
 import raftLand from '../../data/procedure/raft-land.json';
 import raftLaunch from '../../data/procedure/raft-launch.json';
 import rampLaunch from '../../data/procedure/ramp-launch.json';
@@ -16,12 +18,14 @@ export const PROCEDURES = [
   handLaunch,
   rampLaunch,
   beachLaunch,
+  jettyLeave,
   catamaranLaunch,
   raftLaunch,
   capsizeSitOnTop,
   handLand,
   rampRetrieve,
   beachRetrieve,
+  jettyCome,
   catamaranLand,
   raftLand,
 ] as unknown as ProcedureRow[];

@@ -3,7 +3,7 @@ import type { Boat, Place, Schedule, Trip } from '../model';
 import { render, type Reader } from '../say';
 import type { Figures } from '../verdict';
 import { tideOf } from '../water';
-import { onRamp, onTrailer, rampFindings, rampNeeds, type OnLaunch } from '.';
+import { onRamp, onTrailer, rampFigures, rampFindings, rampNeeds, type OnLaunch } from '.';
 
 const reader: Reader = { units: 'metric', zone: 'UTC', locale: 'en-GB' };
 const SIX = Date.UTC(2026, 4, 12, 6),
@@ -48,7 +48,7 @@ const found = (more: Partial<OnLaunch> = {}, leave = 3, home = 8) => {
   const on = { trip, boat, launch: slip, back: slip, tide: tide(), ...more };
   const needs = on.boat && rampNeeds(on.boat, trip, SALT);
   const schedule = { leave: SIX + leave * HOUR, home: SIX + home * HOUR } as unknown as Schedule;
-  return { findings: rampFindings(on, needs, schedule, figures), figures, needs };
+  return { findings: rampFindings(on, needs, schedule, rampFigures(on, needs, figures)), figures, needs };
 };
 const levels = (all: ReturnType<typeof found>) => all.findings.map(({ id, level }) => [id, level]);
 
@@ -113,9 +113,8 @@ describe('the hours', () => {
   test('no tide, another datum, a beach, no foot: nothing is claimed', () => {
     const { foot: _foot, ...bottomless } = slip;
     const { tide: _tide, ...still } = { trip, boat, launch: slip, back: slip, tide: tide() };
-    const figures: Figures = {};
     const schedule = { leave: SIX, home: SIX + HOUR } as unknown as Schedule;
-    expect(rampFindings(still, found().needs, schedule, figures)).toEqual([]);
+    expect(rampFindings(still, found().needs, schedule, [])).toEqual([]);
     expect(levels(found({ tide: tide('mean sea level') }))).toEqual([]);
     expect(levels(found({ launch: { ...slip, launchFrom: 'beach' } as Place }))).toEqual([]);
     const no = bottomless as Place;

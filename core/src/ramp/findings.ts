@@ -24,17 +24,17 @@ const AROUND = MS.day / 2;
 
 /**
  * Does the ramp carry her on her trailer when the trip leaves and when it returns? Asked where the height of its foot is
- * known; how far in the wheels go where its slope is.
+ * known.
+ * @param shown ids of the figures that the findings name
  */
 export function rampFindings(
   on: OnLaunch,
   needs: RampNeeds | undefined,
   schedule: Schedule,
-  figures: Figures,
+  shown: string[],
 ): Finding[] {
   const { trip, boat, launch, tide } = on;
   if (!needs || !boat || launch?.launchFrom !== 'ramp') return [];
-  const shown = rampFigures(on, boat, needs, figures);
   if (!tide || !CHART_DATUMS.has(tide.datum) || schedule.home === undefined) return [];
   const ends = [
     { place: launch, at: schedule.leave, deed: 'leave' as const },
@@ -81,8 +81,16 @@ export function rampFindings(
   ];
 }
 
-/** How deep and how far in, with what it was reckoned from. */
-function rampFigures({ trip, launch }: OnLaunch, boat: Boat, needs: RampNeeds, figures: Figures): string[] {
+/**
+ * How deep, how far in where the slope is known, and where the car stands: they do not change with the hour.
+ * @returns their ids
+ */
+export function rampFigures(
+  { trip, launch, boat }: OnLaunch,
+  needs: RampNeeds | undefined,
+  figures: Figures,
+): string[] {
+  if (!needs || !boat || launch?.launchFrom !== 'ramp') return [];
   const wide = ({ low, high }: Band): [number, number] => [low, high];
   const sides = ({ low, high }: Band): [number, number] =>
     low < 0 ? [Math.abs(high), Math.abs(low)] : [low, high];

@@ -3,4 +3,4 @@
  */
 export * from './geometry';
 export * from './needs';
-export { rampFindings, type OnLaunch } from './findings';
+export { rampFigures, rampFindings, type OnLaunch } from './findings';

@@ -15,13 +15,14 @@ import {
   readyTasks,
   scheduleOf,
 } from '../passage';
-import { onTrailer, rampFindings, rampNeeds, type RampNeeds } from '../ramp';
+import { onTrailer, rampFigures, rampFindings, rampNeeds, type RampNeeds } from '../ramp';
 import type { StepFigures } from '../procedure';
 import { contentHash, countryFindings, crewFindings, type World } from '../rules';
 import { MS } from '../units';
 import { inOrder, sure, type Figures } from '../verdict';
 import { conditionsFor, densityOf, oldFrom, waterFindings, worstWithin } from '../water';
 import { contextOf, type AssessInput, type Context } from './context';
+import { placeFacts } from './facts';
 import { missingFindings } from './findings';
 import { stepFigures } from './step-figures';
 import { TRIP } from './limits';
@@ -41,6 +42,8 @@ export interface Prepared {
     kit: KitMatch;
     world: Omit<World, 'questions'>;
     schedule?: Schedule;
+    /** The same as it is where she comes out of the water, which may be another place. */
+    home: Omit<World, 'questions'>;
     /** What the steps of procedures name. */
     steps: StepFigures;
   };
@@ -59,6 +62,7 @@ export function prepare(input: AssessInput): Prepared {
   const packs = input.packs.map((pack) => ({ id: pack.id, version: pack.version, hash: contentHash(pack) }));
   const parties = partiesOf(context, input);
   const needs = needsOf(context);
+  const onRamp = rampFigures(context, needs, fixed.figures);
   const gear = input.shed.gear.map(sure);
   const household = new Set(input.shed.people.map((p) => p.id));
 
@@ -90,7 +94,8 @@ export function prepare(input: AssessInput): Prepared {
       ...boats.flatMap(({ party, world }) => crewFindings(party.context, world, party.fellow !== undefined)),
       ...leaveFindings(context, wall, leave),
       ...openingFindings(context, leave),
-      ...(schedule ? hourFindings(context, needs, schedule, homeBy, figures) : []),
+      ...(schedule ? hourFindings(context, schedule, homeBy, figures) : []),
+      ...(schedule ? rampFindings(context, needs, schedule, onRamp) : []),
       ...boats.flatMap((boat) => partyFindings(boat, input)),
       ...liftFindings(trip, own.kit.jackets, own.kit.bodies),
       ...planFindings({ ...context, contacts: contactsOf(context) }, schedule),
@@ -119,7 +124,8 @@ export function prepare(input: AssessInput): Prepared {
     match: (at = leave) => {
       const { own, schedule } = reckon(at);
       const steps = stepFigures(context, needs, schedule);
-      return { kit: own.kit, world: own.world, steps, ...(schedule ? { schedule } : {}) };
+      const home = { ...own.world, facts: { ...own.world.facts, ...placeFacts(context.back) } };
+      return { kit: own.kit, world: own.world, home, steps, ...(schedule ? { schedule } : {}) };
     },
   };
 }
@@ -151,7 +157,6 @@ const needsOf = ({ boat, trip, water }: Context): RampNeeds | undefined =>
 /** What the hours of the trip bring: times and light, tide and weather, cold. */
 function hourFindings(
   context: Context,
-  needs: RampNeeds | undefined,
   schedule: Schedule,
   homeBy: number | undefined,
   figures: Figures,
@@ -162,7 +167,6 @@ function hourFindings(
   return [
     ...passageFindings(context, schedule, homeBy, figures),
     ...waterFindings(context, schedule, worst, figures),
-    ...rampFindings(context, needs, schedule, figures),
     ...bodyFindings(context, worst, figures),
   ];
 }

@@ -72,6 +72,13 @@ function driveFacts(boat: Boat | undefined): Facts {
   };
 }
 
+/** What a place is to whoever launches or lands there. */
+export const placeFacts = (place: Context['launch']): Facts => ({
+  'launch.from': known(place, '/launchFrom', place?.launchFrom),
+  'launch.jetty': known(place, '/jetty', place?.jetty),
+  'launch.surface': known(place, '/surface', place?.surface),
+});
+
 /** Where she is launched and what carries her there. */
 function launchFacts({ boat, launch }: Context): Facts {
   const trailer = boat?.trailer;
@@ -81,9 +88,7 @@ function launchFacts({ boat, launch }: Context): Facts {
     'trailer.braked': known(boat, '/trailer/braked', trailer?.braked),
     'trailer.winch': known(boat, '/trailer/winch', trailer?.winch),
     'trailer.letsGo': known(boat, '/trailer/letsGo', trailer?.letsGo),
-    'launch.from': known(launch, '/launchFrom', launch?.launchFrom),
-    'launch.jetty': known(launch, '/jetty', launch?.jetty),
-    'launch.surface': known(launch, '/surface', launch?.surface),
+    ...placeFacts(launch),
   };
 }
 
