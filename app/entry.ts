@@ -16,11 +16,10 @@ const PIECES: (() => unknown)[] = [
   () => require('react-native-svg'),
   () => require('./ui/theme'),
   () => require('expo-router'),
-  ...(warm().tripHere() === undefined
-    ? [() => warm().fetchPartsLater()]
-    : warm().PARTS.map((part) => () => warm().fetchPart(part))),
+  ...warm().partsHere(),
   () => require('./app/_layout'),
   () => require('expo-router/entry'),
+  () => warm().fetchRestLater(),
 ];
 
 void (async () => {

@@ -1,27 +1,33 @@
-/** What a trip needs on the water. */
-export const PARTS = [
-  () => import('../trip/trip-layout'),
-  () => import('../trip/answer-page'),
-  () => import('../trip/phase-page'),
-  () => import('../go/run-page'),
+/** What a trip needs on the water, by the address that opens it. */
+const PARTS: { at: RegExp; load: () => Promise<unknown> }[] = [
+  { at: /^\/trips\/[^/]+/, load: () => import('../trip/trip-layout') },
+  { at: /^\/trips\/[^/]+\/?$/, load: () => import('../trip/answer-page') },
+  { at: /^\/trips\/[^/]+\/(plan|pack|go|home)/, load: () => import('../trip/phase-page') },
+  { at: /^\/trips\/[^/]+\/run\//, load: () => import('../go/run-page') },
 ];
 /** The first page is drawn and settled by then, ms. */
 const SETTLED = 2500;
 
-/** Addresses that need those parts at once: then they come side by side and not one after the other. */
-const NEEDED = /^\/trips\/([^/]+)/;
+const here = () => window.location.pathname;
 
 /** The trip whose page is being opened. */
-export const tripHere = (): string | undefined => NEEDED.exec(window.location.pathname)?.[1];
+export const tripHere = (): string | undefined => /^\/trips\/([^/]+)/.exec(here())?.[1];
 
-/** The parts of a trip are fetched once another first page stands: a tap on a trip then waits for nothing. */
-export const fetchPartsLater = () =>
-  window.addEventListener('load', () =>
-    setTimeout(() => {
-      for (const part of PARTS) fetchPart(part);
-    }, SETTLED),
+/** The parts of this address, to be fetched at once: then they come side by side and not one after the other. */
+export const partsHere = (): (() => void)[] =>
+  PARTS.filter(({ at }) => at.test(here())).map(
+    ({ load }) =>
+      () =>
+        fetchPart(load),
   );
 
-export const fetchPart = (part: () => Promise<unknown>): void =>
+/** All of them are fetched once the first page stands: a tap on a trip then waits for nothing. */
+export const fetchRestLater = (): void => {
+  const rest = () => setTimeout(() => PARTS.forEach(({ load }) => fetchPart(load)), SETTLED);
+  if (document.readyState === 'complete') rest();
+  else window.addEventListener('load', rest);
+};
+
+const fetchPart = (load: () => Promise<unknown>): void =>
   // Without signal it is fetched when it is wanted; the service worker has it by then.
-  void part().catch((error: unknown) => console.warn('a part could not be fetched yet:', error));
+  void load().catch((error: unknown) => console.warn('a part could not be fetched yet:', error));
