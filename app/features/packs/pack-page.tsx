@@ -222,15 +222,16 @@ function Compare({ pack }: { pack: RulePack }) {
       <Choice
         label="Compare with"
         clearable
-        options={all.map((x) => ({ value: x.key, label: `${x.pack.title}, ${x.pack.version}` }))}
+        options={all.map((x) => ({ value: x.key, label: plainly(SAID.named, x.pack) }))}
         value={other}
         onChange={setOther}
       />
       {before && found.length === 0 ? <T>The rules are the same.</T> : null}
       {found.map((f) => (
         <T key={f.id} as="small">
-          {f.what} · {f.id} {f.title}
-          {f.fields.length > 0 ? `: ${f.fields.join(', ')}` : ''}
+          {f.fields.length > 0
+            ? plainly(SAID.differsIn, { ...f, fields: f.fields.join(', ') })
+            : plainly(SAID.differs, { what: f.what, id: f.id, title: f.title })}
         </T>
       ))}
     </View>
