@@ -120,7 +120,7 @@ const GROUPS: Partial<Record<ThingType, (doc: Doc) => Group[]>> = {
   ],
   place: ({ kind }) => [
     { fields: ['name', 'kind', 'position', 'water', ...(PLACE[String(kind)] ?? [])] },
-    ...(kind === 'launch' ? [{ title: 'How it falls', fields: ['slope', 'foot', 'lanes'] }] : []),
+    ...(kind === 'launch' ? [{ title: 'How it falls', fields: ['slope', 'foot'] }] : []),
     { title: 'Rules of the place', fields: ['rules', 'confirmed'] },
   ],
   water: ({ class: kind }) => [

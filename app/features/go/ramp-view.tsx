@@ -37,6 +37,7 @@ export function RampView() {
           slope={slope}
           run={run.value}
           bar={bar}
+          car={trailer?.drawbar !== undefined}
           words={{
             depth: says(GO.rampDeep, { depth: depth.value }),
             run: says(GO.rampIn, { run: run.value }),
@@ -58,12 +59,15 @@ function Drawing({
   slope: falls,
   run: far,
   bar: drawbar,
+  car,
   words,
 }: {
   width: number;
   slope: number;
   run: number;
   bar: number;
+  /** Its place is known: the length of the drawbar was said. */
+  car: boolean;
   words: { depth: string; run: string; whole: string };
 }) {
   const p = usePalette();
@@ -77,6 +81,12 @@ function Drawing({
   const wheel = { x: x(far), y: ground(far) - WHEEL };
   const hitch = { x: x(far - drawbar), y: ground(far - drawbar) - WHEEL };
   const angle = (Math.atan(falls) * 180) / Math.PI;
+  const long = drawbar * scale;
+  const hull = [
+    `M${wheel.x - long * 0.7} ${hitch.y - 8}`,
+    `q${long * 0.5} 10 ${long * 0.9} 0`,
+    `l0-14l-${long * 0.95} -3z`,
+  ].join('');
   return (
     <View role="img" aria-label={words.whole}>
       <Svg width={w} height={HEIGHT} aria-hidden>
@@ -95,21 +105,20 @@ function Drawing({
             stroke={p.ink}
             strokeWidth={2}
           />
-          <Path
-            d={`M${wheel.x - drawbar * scale * 0.7} ${hitch.y - 8}q${drawbar * scale * 0.5} 10 ${drawbar * scale * 0.9} 0l0-14l-${drawbar * scale * 0.95} -3z`}
-            fill={p.raised}
-            stroke={p.ink}
-            strokeWidth={1.6}
-          />
-          <Rect
-            x={hitch.x - CAR * scale}
-            y={hitch.y - 22}
-            width={CAR * scale * 0.92}
-            height={18}
-            fill={p.soft}
-          />
-          <Circle cx={hitch.x - 0.9 * scale} cy={hitch.y} r={WHEEL} fill={p.ink} />
-          <Circle cx={hitch.x - 3.3 * scale} cy={hitch.y} r={WHEEL} fill={p.ink} />
+          <Path d={hull} fill={p.raised} stroke={p.ink} strokeWidth={1.6} />
+          {car ? (
+            <>
+              <Rect
+                x={hitch.x - CAR * scale}
+                y={hitch.y - 22}
+                width={CAR * scale * 0.92}
+                height={18}
+                fill={p.soft}
+              />
+              <Circle cx={hitch.x - 0.9 * scale} cy={hitch.y} r={WHEEL} fill={p.ink} />
+              <Circle cx={hitch.x - 3.3 * scale} cy={hitch.y} r={WHEEL} fill={p.ink} />
+            </>
+          ) : null}
         </G>
         <Circle cx={wheel.x} cy={wheel.y} r={WHEEL} fill={p.ink} />
         <Line
@@ -122,28 +131,41 @@ function Drawing({
           strokeDasharray="3 3"
         />
         <Line x1={edge} x2={wheel.x} y1={HEIGHT - 14} y2={HEIGHT - 14} stroke={p.ink} strokeWidth={1.2} />
-        <SvgText
-          x={wheel.x}
-          y={water - 30}
-          textAnchor="end"
-          fontFamily={FONT.narrow}
-          fontSize={SIZE.label}
-          fontWeight="600"
-          fill={p.ink}
-        >
+        <Label x={wheel.x} y={water - 30} anchor="end" ink={p.ink}>
           {words.depth}
-        </SvgText>
-        <SvgText
-          x={edge}
-          y={HEIGHT - 20}
-          fontFamily={FONT.narrow}
-          fontSize={SIZE.label}
-          fontWeight="600"
-          fill={p.ink}
-        >
+        </Label>
+        <Label x={edge} y={HEIGHT - 20} anchor="start" ink={p.ink}>
           {words.run}
-        </SvgText>
+        </Label>
       </Svg>
     </View>
+  );
+}
+
+function Label({
+  x,
+  y,
+  anchor,
+  ink,
+  children,
+}: {
+  x: number;
+  y: number;
+  anchor: 'start' | 'end';
+  ink: string;
+  children: string;
+}) {
+  return (
+    <SvgText
+      x={x}
+      y={y}
+      textAnchor={anchor}
+      fontFamily={FONT.narrow}
+      fontSize={SIZE.label}
+      fontWeight="600"
+      fill={ink}
+    >
+      {children}
+    </SvgText>
   );
 }

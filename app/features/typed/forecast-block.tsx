@@ -6,7 +6,7 @@ import type { Forecast } from '@escale/core/model';
 import { render } from '@escale/core/say';
 import { MS } from '@escale/core/units';
 import { typedForecast, VISIBILITY, type Faults, type ForecastRow } from '@escale/core/water/typed';
-import { forecastRows } from '@escale/core/water/typed-rows';
+import { clockHour, forecastRows } from '@escale/core/water/typed-rows';
 import { TextInput } from 'react-native-paper';
 import { Button, Row } from '../../ui/button';
 import { Check } from '../../ui/mark';
@@ -91,7 +91,7 @@ function ForecastForm({ onKeep, onLeave }: { onKeep: (forecast: Forecast) => voi
       ? forecastRows(kept, days)
       : Array.from({ length: FIRST_ROWS }, (_, i) => ({
           ...BLANK,
-          time: wallTime(wholeHour(leave) + i * EVERY, zone),
+          time: wallTime(clockHour(leave, zone) + i * EVERY, zone),
         })),
   );
   const issued = kept ? Date.parse(kept.issuedAt) : now;
@@ -206,6 +206,3 @@ const TEMPERATURES = [
   { field: 'air', what: FORECAST.air },
   { field: 'water', what: FORECAST.water },
 ] as const;
-
-const HOUR = 60 * MS.minute;
-const wholeHour = (at: number) => Math.floor(at / HOUR) * HOUR;

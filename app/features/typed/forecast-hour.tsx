@@ -2,7 +2,15 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { MS } from '@escale/core/units';
 import { momentsOf, readWind, saysWeather, type Days, type ForecastRow } from '@escale/core/water/typed';
-import { forecastSoFar, fromBy, gustBy, rowAt, windBy, withHour } from '@escale/core/water/typed-rows';
+import {
+  clockHour,
+  forecastSoFar,
+  fromBy,
+  gustBy,
+  rowAt,
+  windBy,
+  withHour,
+} from '@escale/core/water/typed-rows';
 import { Button, Row } from '../../ui/button';
 import { Stepper } from '../../ui/stepper';
 import { T } from '../../ui/text';
@@ -24,7 +32,7 @@ export function ForecastHour({
   onRows: (rows: ForecastRow[]) => void;
 }) {
   const { trip, shed, axis, assessment, says } = useTrip();
-  const [at, setAt] = useState(() => Math.floor((assessment.leave ?? axis?.from ?? 0) / HOUR) * HOUR);
+  const [at, setAt] = useState(() => clockHour(assessment.leave ?? axis?.from ?? 0, days.zone));
   if (!axis) return null;
   const { forecast: _kept, ...bare } = trip;
   const forecast = forecastSoFar(rows, days);

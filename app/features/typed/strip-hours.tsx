@@ -37,6 +37,10 @@ export function StripHours({
   const { axis, reader } = useTrip();
   const [width, setWidth] = useState(0);
   if (!axis) return null;
+  // Stops stand a step apart round the one that is chosen, wherever the axis begins.
+  const first = axis.from + ((((at - axis.from) % step) + step) % step);
+  const last = first + Math.floor((axis.until - first) / step) * step;
+  const x = xOf(axis, Math.max(width, 1));
   return (
     <View onLayout={(event) => setWidth(Math.round(event.nativeEvent.layout.width))}>
       <DayStrip
@@ -53,16 +57,16 @@ export function StripHours({
         className="over-strip"
         aria-label={label}
         aria-valuetext={said}
-        min={axis.from}
-        max={axis.until}
+        min={first}
+        max={last}
         step={step}
         value={at}
         onChange={(event) => onAt(Number(event.currentTarget.value))}
         style={{
           position: 'absolute',
           top: 0,
-          left: -HANDLE / 2,
-          width: width + HANDLE,
+          left: x(first) - HANDLE / 2,
+          width: x(last) - x(first) + HANDLE,
           height: BAND.departures,
           margin: 0,
           cursor: 'pointer',

@@ -39,7 +39,6 @@ export const Place = z.strictObject({
     10,
     'Above chart datum; below it negative. Past the foot the wheels drop off.',
   ).optional(),
-  lanes: measure('count', 'Lanes', 1, 20).int().optional(),
   shore: choice('Kind of shore', SHORES, 'Where one can land, and where not.').optional(),
   works: measure(
     'height',

@@ -6,7 +6,7 @@ import type { Context } from './context';
 
 /**
  * What the steps of procedures name, as far as it is known and no guess: a step says in words what it has no number for.
- * Metres; `need` over the datum of the tide.
+ * Metres; `need` where she goes in and `needBack` where she comes out, over the datum of the tide.
  */
 export function stepFigures(
   { boat, launch, back, tide }: Context,
@@ -14,14 +14,19 @@ export function stepFigures(
   schedule: Schedule | undefined,
 ): StepFigures {
   const at = boat && needs && onRamp(boat, launch, needs);
-  const foot = back && !guessed(back, '/foot') ? back.foot : undefined;
-  const slope = back && !guessed(back, '/slope') ? back.slope : undefined;
+  const needAt = (place: typeof launch) =>
+    needs?.known && place?.foot !== undefined && !guessed(place, '/foot')
+      ? place.foot + needs.depth.high + OVER_FOOT
+      : undefined;
+  // Where the edge of the water will be is told of the place one stands at, if one comes back to it.
+  const slope = back && back.id === launch?.id && !guessed(back, '/slope') ? back.slope : undefined;
   const out = schedule && tide?.heightAt(schedule.leave);
   const home = schedule?.home === undefined ? undefined : tide?.heightAt(schedule.home);
   return {
     depth: needs?.known ? needs.depth.high : undefined,
     run: at?.known ? at.run.high : undefined,
-    need: needs?.known && foot !== undefined ? foot + needs.depth.high + OVER_FOOT : undefined,
+    need: needAt(launch),
+    needBack: needAt(back),
     back:
       slope === undefined || out === undefined || home === undefined
         ? undefined

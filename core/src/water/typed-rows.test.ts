@@ -2,6 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import { KNOT } from '../units';
 import { momentsOf, saysWeather, typedForecast, type ForecastRow } from './typed';
 import {
+  clockHour,
   forecastRows,
   forecastSoFar,
   fromBy,
@@ -67,6 +68,14 @@ describe('hours as they would be typed', () => {
       expect(Math.abs(each.wind - read.ok.hours[i].wind)).toBeLessThanOrEqual(0.05 * KNOT + 1e-9);
     });
   });
+});
+
+describe('the hours of a clock', () => {
+  test.each([
+    ['Europe/London', '2026-05-12T06:20:30Z', '2026-05-12T06:00Z'],
+    ['America/St_Johns', '2026-05-12T06:20:30Z', '2026-05-12T05:30Z'],
+    ['Asia/Kathmandu', '2026-05-12T06:20:30Z', '2026-05-12T06:15Z'],
+  ])('in %s', (zone, at, begins) => expect(clockHour(hour(at), zone)).toBe(hour(begins)));
 });
 
 describe('one more hour', () => {

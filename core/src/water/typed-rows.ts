@@ -44,6 +44,11 @@ export function timesOf(
   });
 }
 
+const MINUTE = 60_000;
+/** The beginning of an hour on the clock of a zone, epoch ms: not everywhere is that a whole hour of universal time. */
+export const clockHour = (at: number, zone: string): number =>
+  Math.floor(at / MINUTE) * MINUTE - Number(wallTime(at, zone).slice(3)) * MINUTE;
+
 const plain = (value: number) => String(Number(value.toFixed(1)));
 const knots = (speed: number) => plain(speed / KNOT);
 
