@@ -194,7 +194,7 @@ function stepFaults({ steps, figures = {}, stopIf }: ProcedureRow): string[] {
   const used = new Set([...steps.flatMap(sentences), ...placeholdersOf(stopIf ?? '')].map((p) => p.name));
   const quantities = Object.entries(figures).flatMap(([name, { quantity }]) => [
     ...(used.has(name) ? [] : [`figure "${name}" is used nowhere`]),
-    ...(isQuantity(quantity) ? [] : [`figure "${name}" is of no quantity "${quantity}"`]),
+    ...(quantity === 'span' || isQuantity(quantity) ? [] : [`figure "${name}" is of no quantity "${quantity}"`]),
   ]);
   return [
     ...quantities,

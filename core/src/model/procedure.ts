@@ -26,16 +26,48 @@ export const StepRow = z.strictObject({
 });
 export type StepRow = z.infer<typeof StepRow>;
 
+/** What is told of here and now on a card of trouble. */
+export const NOW = [
+  'right',
+  'people',
+  'cold',
+  'wind',
+  'tide',
+  'thunder',
+  'light',
+  'landing',
+  'openings',
+  'swamped',
+  'signals',
+  'watch',
+] as const;
+export type NowId = (typeof NOW)[number];
+
+/** What stands on a card of trouble before its steps. */
+export const Card = z.strictObject({
+  /** The first ten seconds. */
+  first: Sentence,
+  /** What of here and now decides. */
+  now: z.array(z.enum(NOW)).max(8).optional(),
+  /** How it is called: in distress, in urgency, or not by radio. */
+  call: z.enum(['mayday', 'pan', 'none']),
+  /** What is said to be the matter. */
+  nature: Sentence.optional(),
+});
+export type Card = z.infer<typeof Card>;
+
 /** Steps for a situation (`core/data/procedure`, one file each): which hold, in which order, is made from the facts of a trip. */
 export const ProcedureRow = z.strictObject({
   schema: z.literal(1),
   id: Id,
   title: Text,
-  group: z.enum(['go', 'trouble', 'home']),
+  group: z.enum(['go', 'trouble', 'home', 'fish', 'check']),
+  card: Card.optional(),
   /** What a person reads before starting. */
   stopIf: Sentence.optional(),
   for: Condition,
   source: z.string().max(60),
+  confidence: z.enum(['H', 'M', 'L']),
   /** Figures that sentences name, by the name they use: what it is, and what is said while it is not known. */
   figures: z
     .record(

@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { runs } from '../../test/runs';
 import { CRAFT, JETTIES, LAUNCHES, RESTS, SURFACES, WATERS } from '../model/lists';
 import type { ProcedureRow, StepRow } from '../model';
-import { evaluate, type Facts } from '../rules';
+import { ASKED_ABOARD, evaluate, type Facts } from '../rules';
 import { procedureOf, PROCEDURES, stepStates } from '.';
 
 const world = (facts: Facts) => ({ facts, crew: [] });
@@ -51,6 +51,11 @@ const crossing = fc.record({
   'boat.motor': maybe(true, false),
   'boat.combustion': maybe(true, false),
   'boat.inboard': maybe(true, false),
+  'boat.sail': maybe(true, false),
+  'boat.manual': maybe(true, false),
+  'boat.appliance': maybe(true, false),
+  'boat.endFlotation': maybe(true, false),
+  ...Object.fromEntries(ASKED_ABOARD.map((kind) => [`kit.${kind}`, maybe(true, false)])),
 }) as fc.Arbitrary<Facts>;
 const offered = (facts: Facts, group: string) =>
   PROCEDURES.filter((p) => p.group === group && evaluate(p.for, world(facts)).truth !== 'no');
@@ -66,6 +71,7 @@ describe('over the crossings of facts', () => {
           expect(made.length).toBeGreaterThan(2);
           expect(new Set(made).size).toBe(made.length);
           inOrder(p.id, made);
+          callsInTime(p, facts);
         }
       }),
       { numRuns: runs(1000), seed: 11 },
@@ -100,7 +106,68 @@ function inOrder(id: string, made: string[]): void {
   if (id === 'catamaran-launch') for (const next of ['pins', 'head', 'afloat']) before('wires', next);
   if (id === 'catamaran-land') before('out', 'wires');
   if (id === 'raft-launch') for (const next of ['seats', 'afloat']) before('jackets', next);
+  // Nobody is touched before the engine is off; people come before gear; wires are looked for before a mast is raised.
+  if (made.includes('engine-off'))
+    for (const touched of ['line', 'low', 'ladder', 'no-ladder', 'flat', 'stern', 'carry', 'lift'])
+      if (touched !== 'line' || id === 'overboard') before('engine-off', touched);
+  for (const rest of ['gear', 'paddles']) before('count', rest);
+  if (id === 'capsize-catamaran') for (const next of ['line', 'lean', 'rise']) before('wires', next);
+  if (id === 'capsize-catamaran') before('sheets', 'lean');
+  if (id === 'engine-dead') before('smell', 'start');
+  if (id === 'capsize-watercraft') before('engine-off', 'stern');
 }
+/** What stands above a step takes no longer than hands work in cold water, minutes. */
+const HANDS = 10;
+
+/** Whoever is in the water calls while fingers still work. */
+function callsInTime(p: ProcedureRow, facts: Facts): void {
+  if (p.card?.call !== 'mayday') return;
+  const made = procedureOf(p, world(facts)).steps;
+  const call = made.findIndex((s) => s.id === 'call');
+  const before = made.slice(0, call).reduce((sum, s) => sum + (s.minutes ?? 0), 0);
+  expect([p.id, before <= HANDS]).toEqual([p.id, true]);
+}
+
+describe('cards of trouble', () => {
+  const cards = PROCEDURES.filter((p) => p.group === 'trouble');
+  test.each(cards.map((p) => [p.id, p] as const))(
+    '%s: ten seconds first, what is called, and for which radio',
+    (_id, p) => {
+      expect(p.card?.first).toMatch(/^[A-Z].*[.?!]$/);
+      // Ten seconds are read aloud in about thirty words.
+      expect(p.card!.first.split(' ').length).toBeLessThanOrEqual(20);
+      expect(p.card!.call === 'none' || p.card!.nature !== undefined).toBe(true);
+      if (p.card!.call === 'mayday') expect(p.card!.nature).toMatch(/^[A-Z].*\.$/);
+    },
+  );
+  test.each(Object.keys(CRAFT))('%s: a way back for her, and what all craft share', (kind) => {
+    const found = offered({ 'boat.kind': kind }, 'trouble').map((p) => p.id);
+    expect(found.filter((id) => /^capsize|^swamped/.test(id))).toHaveLength(1);
+    for (const all of ['fog', 'lightning', 'cold', 'lost', 'drowning', 'somebody-else', 'hook-in-hand'])
+      expect(found).toContain(all);
+  });
+  test('what she can’t have is not offered: fire for a kayak, a lost mast for a skiff, a weir at sea', () => {
+    const at = (facts: Facts) => offered(facts, 'trouble').map((p) => p.id);
+    const kayak = at({
+      'boat.kind': 'sit-on-top',
+      'boat.motor': false,
+      'boat.sail': false,
+      'water.class': 'coastal',
+    });
+    for (const none of ['fire', 'carbon-monoxide', 'engine-dead', 'mast-down', 'weir', 'driver-gone'])
+      expect(kayak).not.toContain(none);
+    expect(at({ 'boat.kind': 'skiff', 'boat.sail': false })).not.toContain('mast-down');
+    expect(at({ 'boat.kind': 'raft', 'water.class': 'river' })).toEqual(
+      expect.arrayContaining(['weir', 'strainer', 'capsize-raft', 'swimmer-raft']),
+    );
+  });
+  test('no loop over a head, no line round a body: no step ties one', () => {
+    for (const [, , step] of steps)
+      expect(step.what).not.toMatch(
+        /\b(tie|tied|wrap|loop) (it |the line |a line )?(round|around|to) (your|their|a|the) (waist|body|chest|neck|wrist)/i,
+      );
+  });
+});
 
 describe('each boat at each launch', () => {
   const TRAILED = ['trailer-boat', 'skiff', 'inflatable', 'personal-watercraft'];

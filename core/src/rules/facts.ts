@@ -30,8 +30,39 @@ export interface FactSpec {
   at: Omit<FieldRef, 'id'>;
 }
 
+/** Kinds of gear that steps ask for: what is aboard decides how they go. */
+export const ASKED_ABOARD = [
+  'anchor',
+  'boarding-ladder',
+  'boarding-strap',
+  'drag-strap',
+  'drift-sock',
+  'electric-pump',
+  'extinguisher',
+  'extinguisher-10b',
+  'extinguisher-large',
+  'extinguisher-old',
+  'flip-line',
+  'immersion-suit',
+  'knife',
+  'life-raft',
+  'paddle-float',
+  're-entry-strap',
+  'righting-bag',
+  'righting-line',
+  'spare-paddle',
+  'spray-deck',
+  'throw-bag',
+  'tow-line',
+] as const;
+const aboard = (kind: string): [string, FactSpec] => [
+  `kit.${kind}`,
+  { word: 'fact.kit', at: { type: 'trip', pointer: '/stow' } },
+];
+
 /** Every fact a condition may name. A pack that names another is refused. */
 export const FACTS: Record<string, FactSpec> = {
+  ...Object.fromEntries(ASKED_ABOARD.map(aboard)),
   'boat.kind': { word: 'fact.boat.kind', words: CRAFT, at: { type: 'trip', pointer: '/boat' } },
   'boat.length': { word: 'fact.boat.length', quantity: 'length', at: { type: 'boat', pointer: '/length' } },
   'boat.modelYear': {

@@ -22,7 +22,7 @@ import { MS } from '../units';
 import { inOrder, sure, type Figures } from '../verdict';
 import { conditionsFor, densityOf, oldFrom, waterFindings, worstWithin } from '../water';
 import { contextOf, type AssessInput, type Context } from './context';
-import { placeFacts } from './facts';
+import { aboardFacts, placeFacts } from './facts';
 import { missingFindings } from './findings';
 import { stepFigures } from './step-figures';
 import { TRIP } from './limits';
@@ -124,8 +124,9 @@ export function prepare(input: AssessInput): Prepared {
     match: (at = leave) => {
       const { own, schedule } = reckon(at);
       const steps = stepFigures(context, needs, schedule);
-      const home = { ...own.world, facts: { ...own.world.facts, ...placeFacts(context.back) } };
-      return { kit: own.kit, world: own.world, home, steps, ...(schedule ? { schedule } : {}) };
+      const world = { ...own.world, facts: { ...own.world.facts, ...aboardFacts(own.kit.pieces) } };
+      const home = { ...world, facts: { ...world.facts, ...placeFacts(context.back) } };
+      return { kit: own.kit, world, home, steps, ...(schedule ? { schedule } : {}) };
     },
   };
 }

@@ -2,8 +2,9 @@ import { ageRange, darkWithin, daysBetween } from '../earth';
 import { CRAFT, TIDAL } from '../model/lists';
 import { drives, hullOf, placed } from '../boat';
 import type { Boat, Schedule } from '../model';
-import { QUESTION, type Facts, type Person as RulePerson, type World } from '../rules';
+import { ASKED_ABOARD, QUESTION, type Facts, type Person as RulePerson, type World } from '../rules';
 import { onTrailer } from '../ramp';
+import type { Piece } from '../kit';
 import { guessed, sure } from '../verdict';
 import { isPoor, worstWithin } from '../water';
 import type { Context } from './context';
@@ -201,6 +202,19 @@ export function dayFacts({ launch, forecast, speed }: Context, schedule: Schedul
     'day.wind': wind === undefined || worst?.whole.wind ? wind : { low: wind, high: Infinity },
     'day.poorVisibility': isPoor(dimmest) ? true : worst?.whole.visibility ? false : undefined,
   };
+}
+
+/**
+ * What of the gear that steps ask for is aboard: yes where one of it is and in order, no where all of it stays at home.
+ * Else it is not known: people carry what nobody entered.
+ */
+export function aboardFacts(pieces: readonly Piece[]): Facts {
+  const of = (kind: string) => {
+    const found = pieces.filter((piece) => piece.item.kind === kind);
+    if (found.some((piece) => piece.faults.length === 0)) return true;
+    return found.length > 0 && found.every((piece) => piece.place === 'home') ? false : undefined;
+  };
+  return Object.fromEntries(ASKED_ABOARD.map((kind) => [`kit.${kind}`, of(kind)]));
 }
 
 /** Facts that lean on the forecast. */

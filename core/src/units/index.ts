@@ -22,6 +22,7 @@ export type Quantity =
   | 'power'
   | 'bearing'
   | 'force'
+  | 'moment'
   | 'ratio'
   | 'percent'
   | 'count'
@@ -80,6 +81,7 @@ const UNITS: Record<Quantity, Record<UnitSystem, Unit>> = {
   power: { metric: { symbol: 'kW', size: 1000, digits: 1 }, us: { symbol: 'hp', size: HORSEPOWER, digits: 1 } },
   bearing: both(plain('°')),
   force: { metric: plain('N'), us: { symbol: 'lbf', size: POUND_FORCE, digits: 1 } },
+  moment: { metric: plain('N·m'), us: { symbol: 'lbf·ft', size: POUND_FORCE * FOOT, digits: 0 } },
   ratio: both(plain('', 2)),
   percent: both({ symbol: '%', size: 0.01, digits: 0 }),
   count: both(plain('')),

@@ -52,6 +52,7 @@ export const RULE_WORDS = {
   'value.speed': '{v:speed}',
   'value.age': '{v:count} years',
   'value.plain': '{v}',
+  'fact.kit': 'Aboard, and in order',
   'fact.boat.kind': 'Kind of boat',
   'fact.boat.length': 'Length',
   'fact.boat.motor': 'Has a motor',
