@@ -46,6 +46,7 @@ const SCHEMAS: [RegExp, z.ZodType][] = [
   [/^rules\/crew/, shipped.CrewRow.array()],
   [/^passage\/ready/, shipped.ReadyRow.array()],
   [/^procedure\//, Procedure],
+  [/^recover\/catamaran/, shipped.RigTable],
 ];
 
 /** The demo is dated when it is opened; until then its dates are signs. */

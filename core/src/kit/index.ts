@@ -2,7 +2,7 @@
  * kit: what is asked for, matched against what is really in the shed; what does not count, and why.
  */
 export { CATALOGUE, indexCatalogue, kindsSupplying } from './catalogue';
-export type { Piece } from './count';
+export { stowages, type Piece } from './count';
 export { matchKit, type KitMatch } from './match';
 export { kitFindings } from './findings';
 export { companyFindings, type Company } from './find-company';

@@ -17,6 +17,7 @@ export const Person = z.strictObject({
     past: true,
   }),
   mass: measure('mass', 'Weight', 2, 250, 'Decides which jacket fits and what the boat carries.').optional(),
+  height: measure('length', 'Height', 0.4, 2.3, 'How far they reach out when a boat is to be righted.').optional(),
   swimming: choice('Swimming', SWIMMING).optional(),
   units: choice('Units', { metric: 'Metres, kilograms, °C', us: 'Feet, pounds, °F' }).optional(),
   inWater: choice('In the water in a jacket', IN_WATER).optional(),
@@ -137,6 +138,13 @@ export const Trailer = z.strictObject({
   letsGo: choice('How she comes off', LETS_GO, 'As it was when she was last launched.').optional(),
 });
 
+export const Rig = z.strictObject({
+  mast: measure('length', 'Mast, from its foot to its head', 1, 15).optional(),
+  mastMass: measure('mass', 'Mast with its rigging', 0.5, 120).optional(),
+  sailMass: measure('mass', 'Sails and boom', 0.5, 80).optional(),
+  float: titled(z.boolean().optional(), 'A float at the mast head'),
+});
+
 export const Plate = z.strictObject({
   persons: measure('count', 'Persons', 1, 50).int().optional(),
   personsMass: measure('mass', 'Weight of persons', 1, 10_000).optional(),
@@ -228,6 +236,7 @@ export const Boat = z.strictObject({
   transomWidth: measure('length', 'Transom, width', 0.2, 4).optional(),
   controls: titled(Controls.optional(), 'How she is started and stopped'),
   trailer: titled(Trailer.optional(), 'Trailer'),
+  rig: titled(Rig.optional(), 'Rig'),
   damage: titled(Note.optional(), 'Damage and quirks', { long: true }),
   hullColour: titled(z.string().max(40).optional(), 'Colour below'),
   deckColour: titled(z.string().max(40).optional(), 'Colour above'),

@@ -270,3 +270,22 @@ export const Approvals = z.strictObject({
   unsaid: z.string(),
   authorities: z.array(z.strictObject({ id: z.string().max(20), title: Text, label: z.string() })).min(1),
 });
+
+/** Measures that stand for catamarans of a length (`recover/catamaran.json`): metres and kilograms, shortest first. */
+export const RigTable = z.strictObject({
+  source: Source,
+  confidence: z.enum(CONFIDENCE),
+  note: z.string().max(200),
+  rows: z
+    .array(
+      z.strictObject({
+        length: z.number(),
+        beam: z.number(),
+        mast: z.number(),
+        mastMass: z.number(),
+        sailMass: z.number(),
+        mass: z.number(),
+      }),
+    )
+    .min(2),
+});

@@ -1,13 +1,10 @@
+import type { Band } from '../numeric';
 import { spansAbove, type Tide } from '../water';
 import { RAMP } from './limits';
 
-// A ramp is a plane that falls by `slope`, rise over run, from above the water down to its foot. Metres throughout.
+export type { Band };
 
-/** A length that is known within limits, metres. */
-export interface Band {
-  low: number;
-  high: number;
-}
+// A ramp is a plane that falls by `slope`, rise over run, from above the water down to its foot. Metres throughout.
 
 /**
  * How deep the water must stand over the ground at the trailer’s wheels until the hull lifts off her supports: their height

@@ -295,6 +295,12 @@ export const SOURCES = {
     verified: false,
     noted: '2026-11-24',
   },
+  'drag-flat': recalled(
+    'Force of wind on a flat surface, ½·ρ·Cd·A·V², and wind near the water by a power of 0.11',
+    'Handbooks of fluid mechanics',
+    undefined,
+    'M',
+  ),
   'own-estimate': {
     title: 'Our own estimate',
     publisher: 'Escale',

@@ -15,6 +15,7 @@ import {
   readyTasks,
   scheduleOf,
 } from '../passage';
+import { rightingFindings } from '../recover';
 import { onTrailer, rampFigures, rampFindings, rampNeeds, type RampNeeds } from '../ramp';
 import type { StepFigures } from '../procedure';
 import { contentHash, countryFindings, crewFindings, type World } from '../rules';
@@ -146,6 +147,7 @@ function standing(context: Context): { findings: Finding[]; figures: Figures } {
     ...boatFindings(laden, figures),
     ...companyFindings({ trip, fellows: together, people: shed.people, gear: shed.gear, kinds, ...pace }),
     ...offFindings(water, shed),
+    ...rightingFindings({ trip, people, gear: shed.gear, ...(boat ? { boat } : {}) }),
     ...forgottenFindings(trip, shed.debriefs, ticks),
   ];
   return { findings, figures };

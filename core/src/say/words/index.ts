@@ -4,6 +4,7 @@ import { DAY_WORDS } from './day';
 import { KIT_WORDS } from './kit';
 import { PLAN_WORDS } from './plan';
 import { RULE_WORDS } from './rules';
+import { TROUBLE_WORDS } from './trouble';
 
 /** Every sentence Escale can say. A second language is a second folder like this one. */
 export const WORDS = {
@@ -13,5 +14,6 @@ export const WORDS = {
   ...KIT_WORDS,
   ...PLAN_WORDS,
   ...RULE_WORDS,
+  ...TROUBLE_WORDS,
 } as const;
 export type WordKey = keyof typeof WORDS;
