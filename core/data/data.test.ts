@@ -30,6 +30,7 @@ const SCHEMAS: [RegExp, z.ZodType][] = [
   [/^boat\/flotation/, shipped.FlotationData],
   [/^boat\/powering/, shipped.PoweringData],
   [/^boat\/starting-points/, shipped.StartingPoint.array()],
+  [/^boat\/symptoms/, shipped.SymptomRow.array()],
   [/^boat\/handover/, shipped.HandoverStep.array()],
   [/^kit\/catalogue/, Catalogue],
   [/^kit\/officer/, shipped.OfficerRow.array()],

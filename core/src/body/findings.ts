@@ -82,6 +82,14 @@ function coldPhases(water: number, air: number | undefined): Phrase[] {
   ];
 }
 
+/** What the cold does in water of a temperature, °C: breath and hands, and until when people are worn out. */
+export function coldNow(water: number): Phrase[] {
+  const row = coldRow(water);
+  if (!row) return [phrase('now.cold.mild', { water })];
+  const [low, high] = row.exhausted;
+  return [breathAndHands(water), phrase('now.cold.worn-out', { low, high })];
+}
+
 function breathAndHands(water: number): Phrase {
   if (water <= HANDS.upTo) return phrase('cold.phases', { water, hands: HANDS.seconds });
   if (water <= BREATH.upTo) return phrase('cold.phases.cool', { water, upTo: HANDS.upTo });

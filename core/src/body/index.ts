@@ -2,4 +2,4 @@
  * body: what cold water does, and what to wear for it. Ranges, never a countdown.
  */
 export * from './cold';
-export { bodyFindings, type InCold } from './findings';
+export { bodyFindings, coldNow, type InCold } from './findings';

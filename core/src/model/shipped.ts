@@ -289,3 +289,26 @@ export const RigTable = z.strictObject({
     )
     .min(2),
 });
+
+/** What one notices, and what may be behind it (`boat/symptoms.json`). */
+export const SymptomRow = z.strictObject({
+  id: z.string().regex(/^[a-z-]+$/),
+  title: Text,
+  sign: z.string().max(200),
+  /** How to look without moving weight to the low end. */
+  look: z.string().max(300),
+  /** When to stop saving the catch. */
+  stop: z.string().max(300),
+  causes: z.array(
+    z.strictObject({
+      says: z.string().max(120),
+      /** Kinds of her openings that this is about, and where they are. */
+      openings: z.array(z.string()).optional(),
+      where: z.array(z.string()).optional(),
+      motor: z.literal(true).optional(),
+      craft: z.array(z.enum(kinds)).optional(),
+    }),
+  ),
+  source: Source,
+});
+export type SymptomRow = z.infer<typeof SymptomRow>;

@@ -1,7 +1,9 @@
+import { HANDS } from '../body';
 import type { Schedule } from '../model';
 import type { StepFigures } from '../procedure';
 import { OVER_FOOT, onRamp, runOut, type RampNeeds } from '../ramp';
 import { guessed } from '../verdict';
+import { worstWithin } from '../water';
 import type { Context } from './context';
 
 /**
@@ -9,7 +11,7 @@ import type { Context } from './context';
  * Metres; `need` where she goes in and `needBack` where she comes out, over the datum of the tide.
  */
 export function stepFigures(
-  { boat, launch, back, tide }: Context,
+  { boat, launch, back, tide, forecast }: Context,
   needs: RampNeeds | undefined,
   schedule: Schedule | undefined,
 ): StepFigures {
@@ -22,7 +24,13 @@ export function stepFigures(
   const slope = back && back.id === launch?.id && !guessed(back, '/slope') ? back.slope : undefined;
   const out = schedule && tide?.heightAt(schedule.leave);
   const home = schedule?.home === undefined ? undefined : tide?.heightAt(schedule.home);
+  const water =
+    forecast &&
+    schedule &&
+    worstWithin(forecast, schedule.leave, schedule.home ?? schedule.leave)?.coldest?.water;
   return {
+    // Stated for cold water and for no other: in warmer water the steps say so in words.
+    hands: water !== undefined && water <= HANDS.upTo ? HANDS.seconds : undefined,
     depth: needs?.known ? needs.depth.high : undefined,
     run: at?.known ? at.run.high : undefined,
     need: needAt(launch),
