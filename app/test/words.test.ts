@@ -10,12 +10,14 @@ const rooms = readdirSync(features).filter((room) => readdirSync(join(features, 
 
 test.each(rooms)('every sentence of %s is said somewhere', (room) => {
   const words = jest.requireActual(`../features/${room}/words`) as Record<string, unknown>;
-  const tables = Object.values(words).filter(
-    (table): table is Record<string, string> => typeof table === 'object',
+  const tables = Object.entries(words).filter(
+    (entry): entry is [string, Record<string, string>] => typeof entry[1] === 'object',
   );
   expect(tables.length).toBeGreaterThan(0);
   const dead = tables
-    .flatMap((table) => Object.keys(table))
+    // A table that is read by a key of its own type is said whole.
+    .filter(([name]) => !code.includes(`${name}[`))
+    .flatMap(([, table]) => Object.keys(table))
     .filter((key) => !new RegExp(`[A-Z]\\.${key}\\b|'${key}'`).test(code));
   expect(dead).toEqual([]);
 });

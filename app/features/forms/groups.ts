@@ -27,6 +27,10 @@ const driven = ({ kind, propulsion }: Doc) =>
   MOTORED.has(kind) ||
   (Array.isArray(propulsion) && propulsion.some((p: { kind?: unknown }) => MOTORS.has(p.kind)));
 
+const sailed = ({ kind, propulsion }: Doc) =>
+  kind === 'catamaran' ||
+  (Array.isArray(propulsion) && propulsion.some((p: { kind?: unknown }) => p.kind === 'sail'));
+
 function boatGroups(doc: Doc): Group[] {
   const motor = driven(doc);
   return [
@@ -63,6 +67,7 @@ function boatGroups(doc: Doc): Group[] {
           },
         ]
       : []),
+    ...(sailed(doc) ? [{ title: 'Rig', fields: ['rig'] }] : []),
     ...(TRAILED.has(doc.kind) ? [{ title: 'On the road', fields: ['trailer'] }] : []),
     {
       title: 'How she is known',
@@ -114,7 +119,7 @@ const GROUPS: Partial<Record<ThingType, (doc: Doc) => Group[]>> = {
   gear: gearGroups,
   person: () => [
     { fields: ['name', 'born', 'mass', 'swimming', 'phone'] },
-    { title: 'On the water', fields: ['inWater', 'drives', 'weakArm', 'skills'] },
+    { title: 'On the water', fields: ['inWater', 'height', 'drives', 'weakArm', 'skills'] },
     { title: 'For whoever helps', fields: ['medical'] },
     { title: 'On their screen', fields: ['units'] },
   ],

@@ -1,7 +1,6 @@
 import { useMemo } from 'react';
 import { ScrollView, View } from 'react-native';
 import { useRouter } from 'expo-router';
-import { skyAt } from '@escale/core/earth';
 import { isOpen } from '@escale/core/floatplan';
 import { ARRIVED, landingsFrom, plannedPosition, type Landing } from '@escale/core/passage';
 import { clock, render, type Reader } from '@escale/core/say';
@@ -10,31 +9,23 @@ import { tideOf } from '@escale/core/water';
 import { Button, Row } from '../../ui/button';
 import { Logo } from '../../ui/logo';
 import { T } from '../../ui/text';
-import { Themed, usePalette } from '../../ui/theme';
+import { usePalette } from '../../ui/theme';
 import { useNow, useOutbox, useThings } from '../../data/hooks';
 import { deed, newId } from '../../data/outbox';
-import { useSettings } from '../../data/settings';
 import { useTrip } from '../trip/use-trip';
 import { CHART_DATUMS } from '@escale/core/model/lists';
 import { FineButton } from '../watch/fine-button';
 import { LeftButton } from '../watch/left-button';
 import { Unsent } from '../watch/unsent';
+import { OnWater } from './on-water';
 import { GO, LANDING, TURN } from './words';
 
 /** On the water: four things, large, in the dark or in the sun, and Trouble across the whole width. */
-export function UnderWay() {
-  const { theme } = useSettings();
-  const { trip, shed } = useTrip();
-  const now = useNow(MS.minute);
-  const launch = shed.places.find((pl) => pl.id === trip.launch);
-  // Eyes that must stay used to the dark get the night’s colours in the dark, and only there.
-  const dark = launch ? skyAt(launch.position, now) !== 'day' : theme === 'night';
-  return (
-    <Themed theme={dark ? 'night' : theme}>
-      <Screen />
-    </Themed>
-  );
-}
+export const UnderWay = () => (
+  <OnWater>
+    <Screen />
+  </OnWater>
+);
 
 function Screen() {
   const p = usePalette();

@@ -17,6 +17,7 @@ export const GO = {
     '{none} a {craft} has no steps in Escale yet. Use your own list; plug, straps, lock and brake looked at twice.',
   noBoat: 'Choose the boat first: the steps are made for her.',
   steps: '{n#step|steps} for this boat and this hour',
+  danger: 'Danger: {what}',
   locked: 'Until then this stays locked: {steps}',
   early: 'Your own eye looks again in {seconds} s; another’s may now.',
   tooEarly: 'Your own eye has just looked: wait, or let another look.',

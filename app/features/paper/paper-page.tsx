@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 import { useRouter } from 'expo-router';
 import { civilDate } from '@escale/core/earth';
-import { PROCEDURES, proceduresFor } from '@escale/core/procedure';
+import { PROCEDURES, proceduresFor, type Procedure } from '@escale/core/procedure';
 import { clock, phrase, render } from '@escale/core/say';
 import { MS } from '@escale/core/units';
 import { Button, Row } from '../../ui/button';
@@ -191,11 +191,14 @@ function KitList() {
   );
 }
 
-/** All procedures that suit this boat and this hour, whole. */
+/** On paper stand whole: into the water and out of it, and what to do in the water. */
+const whole = ({ group, card }: Procedure) => group === 'go' || group === 'home' || card?.about === 'over';
+
+/** Procedures that suit this boat and this hour; of the other cards their first words. */
 function Steps() {
   const { prepared, assessment, reader } = useTrip();
   const { world, home, steps } = prepared.match(assessment.leave);
-  const out = PROCEDURES.filter(({ group }) => group !== 'home'),
+  const out = PROCEDURES.filter(({ group }) => group === 'go' || group === 'trouble'),
     back = PROCEDURES.filter(({ group }) => group === 'home');
   const made = [...proceduresFor(out, world, steps), ...proceduresFor(back, home, steps)];
   if (made.length === 0)
@@ -204,17 +207,31 @@ function Steps() {
         <p>{PAPER.noSteps}</p>
       </Part>
     );
-  return made.map((procedure) => (
-    <Part key={procedure.id} title={procedure.title}>
-      {procedure.steps.map((step) => (
-        <div key={step.id} style={{ breakInside: 'avoid', margin: '3px 0' }}>
-          <span style={BOX} />
-          <strong>{plainly(PAPER.line, { n: step.n, what: render(step.what, reader) })}</strong>
-          <div style={{ marginLeft: 22 }}>
-            {render(step.second ? phrase('procedure.twice', { why: step.why }) : step.why, reader)}
-          </div>
-        </div>
+  const cards = made.filter((procedure) => !whole(procedure));
+  return (
+    <>
+      {made.filter(whole).map((procedure) => (
+        <Part key={procedure.id} title={procedure.title}>
+          {procedure.steps.map((step) => (
+            <div key={step.id} style={{ breakInside: 'avoid', margin: '3px 0' }}>
+              <span style={BOX} />
+              <strong>{plainly(PAPER.line, { n: step.n, what: render(step.what, reader) })}</strong>
+              <div style={{ marginLeft: 22 }}>
+                {render(step.second ? phrase('procedure.twice', { why: step.why }) : step.why, reader)}
+              </div>
+            </div>
+          ))}
+        </Part>
       ))}
-    </Part>
-  ));
+      {cards.length > 0 ? (
+        <Part title={PAPER.cards}>
+          {cards.map(({ id, title, card }) => (
+            <p key={id} style={{ breakInside: 'avoid', margin: '3px 0' }}>
+              <strong>{title}.</strong> {card?.first}
+            </p>
+          ))}
+        </Part>
+      ) : null}
+    </>
+  );
 }

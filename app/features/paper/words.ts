@@ -1,5 +1,6 @@
 // What stands on paper with figures in it.
 export const PAPER = {
+  cards: 'If it goes wrong: the first ten seconds',
   print: 'Print',
   back: 'back',
   lead: 'For a dry bag: the sheet, the hours before, the list, the steps. What is printed does not change when the trip does: printed {at:day} {at:clock}.',

@@ -1,9 +1,12 @@
 import { useState } from 'react';
+import { View } from 'react-native';
 import { useLocalSearchParams, useRouter } from 'expo-router';
+import type { ProcedureRow } from '@escale/core/model';
 import { CRAFT } from '@escale/core/model/lists';
 import { procedureOf, PROCEDURES } from '@escale/core/procedure';
 import { evaluate, type World } from '@escale/core/rules';
 import { Button } from '../../ui/button';
+import { Fold } from '../../ui/fold';
 import { Choice, optionsOf } from '../../ui/choice';
 import { Page } from '../../ui/page';
 import { T } from '../../ui/text';
@@ -17,8 +20,10 @@ import { PRACTICE } from './words';
 
 /** Walk a procedure through at home, and see when it was last done. */
 export function PracticePage() {
-  const p = usePalette();
   const runs = useKind('run');
+  const boats = useKind('boat').map((held) => held.doc.kind);
+  // Those of the boats in the shed stand open; where there is none, all do.
+  const ours = (row: ProcedureRow) => boats.length === 0 || boats.some((kind) => suits(row, kind));
   const last = (id: string) =>
     runs
       .filter((r) => r.doc.procedure === id && r.doc.endedAt)
@@ -29,31 +34,60 @@ export function PracticePage() {
       title="Practice"
       lead="Skills go stale. Walk each one through at home, then once for real in warm shallow water."
     >
-      {PROCEDURES.map((row) => {
-        const done = last(row.id);
+      {HEADS.map(({ title, groups }) => {
+        const rows = DRILLS.filter((row) => groups.includes(row.group));
         return (
-          <CardLink
-            key={row.id}
-            label={row.title}
-            href={`/practice/run/${row.id}`}
-            style={{
-              borderWidth: 1,
-              borderColor: p.ink,
-              backgroundColor: p.raised,
-              padding: 12,
-              minHeight: 64,
-            }}
-          >
+          <View key={title} style={{ gap: 8 }}>
             <T as="section" heading={2}>
-              {row.title}
+              {title}
             </T>
-            <T as="soft">
-              {done ? plainly(done.drill ? PRACTICE.walked : PRACTICE.done, { at: done.at }) : PRACTICE.never}
-            </T>
-          </CardLink>
+            {rows.filter(ours).map((row) => (
+              <DrillRow key={row.id} row={row} done={last(row.id)} />
+            ))}
+            {rows.every(ours) ? null : (
+              <Fold title={plainly(PRACTICE.others, { n: rows.filter((row) => !ours(row)).length })}>
+                <View style={{ gap: 8, paddingTop: 8 }}>
+                  {rows
+                    .filter((row) => !ours(row))
+                    .map((row) => (
+                      <DrillRow key={row.id} row={row} done={last(row.id)} />
+                    ))}
+                </View>
+              </Fold>
+            )}
+          </View>
         );
       })}
     </Page>
+  );
+}
+
+/** What can be walked through; short checks are no drill. */
+const DRILLS = PROCEDURES.filter(({ group }) => group !== 'check');
+const HEADS: readonly { title: string; groups: readonly ProcedureRow['group'][] }[] = [
+  { title: 'Into the water', groups: ['go'] },
+  { title: 'When it goes wrong', groups: ['trouble'] },
+  { title: 'Fish and hooks', groups: ['fish'] },
+  { title: 'Out of the water', groups: ['home'] },
+];
+const suits = (row: ProcedureRow, kind: string) =>
+  evaluate(row.for, { facts: { 'boat.kind': kind }, crew: [] }).truth !== 'no';
+
+function DrillRow({ row, done }: { row: ProcedureRow; done: { at: number; drill: boolean } | undefined }) {
+  const p = usePalette();
+  return (
+    <CardLink
+      label={row.title}
+      href={`/practice/run/${row.id}`}
+      style={{ borderWidth: 1, borderColor: p.ink, backgroundColor: p.raised, padding: 12, minHeight: 64 }}
+    >
+      <T as="section" heading={3}>
+        {row.title}
+      </T>
+      <T as="soft">
+        {done ? plainly(done.drill ? PRACTICE.walked : PRACTICE.done, { at: done.at }) : PRACTICE.never}
+      </T>
+    </CardLink>
   );
 }
 
@@ -105,9 +139,7 @@ export function DrillPage() {
         <Button onPress={back}>Practice</Button>
       </Page>
     );
-  const kinds = CRAFTS.filter(
-    ({ value }) => evaluate(row.for, { facts: { 'boat.kind': value }, crew: [] }).truth !== 'no',
-  );
+  const kinds = CRAFTS.filter(({ value }) => suits(row, value));
   const made = procedureOf(row, { facts: factsOf(drill), crew: [] });
   const put = (key: keyof Drill) => (value: string | undefined) =>
     setDrill((old) => ({ ...old, [key]: value }));

@@ -3,6 +3,8 @@ const PARTS: { at: RegExp; load: () => Promise<unknown> }[] = [
   { at: /^\/trips\/[^/]+/, load: () => import('../trip/trip-layout') },
   { at: /^\/trips\/[^/]+\/?$/, load: () => import('../trip/answer-page') },
   { at: /^\/trips\/[^/]+\/(plan|pack|go|home)/, load: () => import('../trip/phase-page') },
+  { at: /^\/trips\/[^/]+\/trouble\/(?!wrong)/, load: () => import('../trouble/card-page') },
+  { at: /^\/trips\/[^/]+\/trouble\/wrong/, load: () => import('../trouble/wrong-page') },
   { at: /^\/trips\/[^/]+\/run\//, load: () => import('../go/run-page') },
 ];
 /** The first page is drawn and settled by then, ms. */

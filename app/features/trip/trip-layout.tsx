@@ -18,7 +18,7 @@ import { VerdictBar } from './verdict-bar';
 import { TRIP } from './words';
 
 /** Alone on the screen: no strip, no verdict, no tabs. */
-const ALONE = /\/(run\/|under-way$|paper$)/;
+const ALONE = /\/(run\/|trouble\/|under-way$|paper$)/;
 
 /** Pages of a phone at whose head the strip stands; elsewhere its hours stand in the header alone. */
 const WITH_STRIP = /^\/trips\/[^/]+(\/findings|\/plan(\/(water|day))?)?$/;
@@ -182,6 +182,24 @@ function Tabs({ trip, phase }: { trip: string; phase: string }) {
           </Link>
         );
       })}
+      <Link
+        href={`/trips/${trip}/go/trouble`}
+        style={{
+          flex: 1,
+          textAlign: 'center',
+          lineHeight: 40,
+          fontFamily: FONT.read,
+          fontSize: 16,
+          fontWeight: '800',
+          color: p.ink,
+          borderWidth: 2,
+          borderColor: p.ink,
+        }}
+      >
+        {TROUBLE_TAB}
+      </Link>
     </View>
   );
 }
+/** From every screen of a trip, one tap away. */
+const TROUBLE_TAB = 'Trouble';

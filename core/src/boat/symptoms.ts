@@ -1,6 +1,6 @@
 import symptoms from '../../data/boat/symptoms.json';
 import type { Boat, SymptomRow } from '../model';
-import { FLOODING, holesOf, orifice } from './flood';
+import { FLOODING, holesOf, orifice, type Hole } from './flood';
 import { hullOf } from './hull';
 import { BOAT } from './limits';
 
@@ -12,7 +12,7 @@ export interface Cause {
   /** One of her own openings. */
   opening?: {
     name: string;
-    where?: string;
+    where?: Hole['where'];
     /** L/s under the usual head. */ flow: number;
     guessed: boolean;
     below: boolean;

@@ -45,6 +45,8 @@ export type NowId = (typeof NOW)[number];
 
 /** What stands on a card of trouble before its steps. */
 export const Card = z.strictObject({
+  /** Under which head it stands among the others. */
+  about: z.enum(['over', 'people', 'boat', 'water']),
   /** The first ten seconds. */
   first: Sentence,
   /** What of here and now decides. */

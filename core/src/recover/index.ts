@@ -14,4 +14,4 @@ export {
 export { holdsDown, restAngle, usualRig, windMoment, type Rigged } from './mast';
 export { edgeNeed, handMoment } from './edge';
 export * from './righting';
-export { rightingFindings } from './findings';
+export { aboardToRight, rightingFindings } from './findings';

@@ -13,6 +13,12 @@ export interface Spot {
   from: 'device' | 'plan' | 'launch' | 'none';
 }
 
+/** How it is called, and what is the matter where that is known. */
+export interface Matter {
+  call: 'mayday' | 'pan';
+  nature?: string;
+}
+
 /** What was said of jackets: by all, by some, by nobody. */
 export type Jackets = 'all' | 'some' | 'none' | 'unsaid';
 
@@ -30,13 +36,18 @@ export function mayday(
   spot: Spot,
   jackets: Jackets,
   signals: string[],
+  { call, nature }: Matter = { call: 'mayday' },
 ): Phrase[] {
   const name = boat.marks || boat.name;
   const colours = boat.hullColour ?? boat.deckColour;
   const worn = phrase(`mayday.jackets.${jackets}`);
   const who = { name, position: positionOf(spot), kind: CRAFT[boat.kind], n: persons };
   return [
-    phrase('mayday.open', { name }),
+    phrase(call === 'pan' ? 'pan.open' : 'mayday.open', { name }),
+    phrase(call === 'pan' ? 'pan.where' : 'mayday.where', who),
+    nature === undefined
+      ? phrase(`${call}.help`)
+      : phrase('mayday.matter', { nature, help: phrase(`${call}.help`) }),
     colours ? phrase('mayday.body.colours', { ...who, colours }) : phrase('mayday.body', who),
     signals.length > 0
       ? phrase('mayday.gear.signals', { jackets: worn, signals })

@@ -76,7 +76,7 @@ describe('here and now, on a card of trouble', () => {
     const at = inputOf(0);
     const place = at.shed.places.find((p) => p.id === at.trip.launch)!;
     const of = told(at, { position: place.position });
-    expect(of('landing')).toMatch(/^Nearest landing: .*0\.0 nm.* From where this device is\.$/);
+    expect(of('landing')).toMatch(/^You are at Gannow ramp, by what is known\. From where this device is\.$/);
   });
   test('by day the sunset, in the dark the sunrise', () => {
     const of = told(inputOf(0));

@@ -3,7 +3,7 @@ import { FLOODING, holesOf, hullOf, orifice } from '../boat';
 import { skyAt, sunAfter, type LatLon } from '../earth';
 import { CHART_DATUMS } from '../model/lists';
 import type { Assessment, NowId, Phrase, PlanView } from '../model';
-import { landingsFrom, plannedPosition } from '../passage';
+import { ARRIVED, landingsFrom, plannedPosition } from '../passage';
 import { phrase } from '../say';
 import { MINUTE, MS } from '../units';
 import { leansOnForecast, weatherAt } from '../water';
@@ -147,7 +147,11 @@ function landing(
   const { place, metres, bearing, seconds, doubts } = best;
   const way = { place: place.name, metres, bearing };
   return [
-    seconds === undefined ? phrase('now.landing', way) : phrase('now.landing.for', { ...way, for: seconds }),
+    metres < ARRIVED
+      ? phrase('now.landing.here', { place: place.name })
+      : seconds === undefined
+        ? phrase('now.landing', way)
+        : phrase('now.landing.for', { ...way, for: seconds }),
     ...(doubts.length > 0 ? [phrase('now.landing.doubts', { doubts })] : []),
     phrase(position ? 'now.landing.device' : 'now.landing.plan'),
   ];

@@ -5,7 +5,7 @@ export const TROUBLE_WORDS = {
   'recover.may.title': 'Whether this crew can right her is open',
   'recover.unknown.title': 'Whether this crew can right her is not known',
   'recover.why':
-    'Turning her asks for {from:moment} to {until:moment}; {who:list} give {least:moment} to {most:moment}.',
+    'Turning her asks for {from:moment} to {until:moment}; what {who:list} can give is {least:moment} to {most:moment}.',
   'recover.estimate': 'Our own estimate: nobody publishes such numbers.',
   'recover.mend': 'See what would change it',
   'now.people': 'Count to {n}: {who:list}.',
@@ -36,6 +36,7 @@ export const TROUBLE_WORDS = {
   'now.landing': 'Nearest landing: {place}, {metres:distance}, bearing {bearing:bearing} true.',
   'now.landing.for':
     'Nearest landing: {place}, {metres:distance}, bearing {bearing:bearing} true, {for:span} when tired.',
+  'now.landing.here': 'You are at {place}, by what is known.',
   'now.landing.doubts': 'Not sure: {doubts:list}.',
   'now.landing.device': 'From where this device is.',
   'now.landing.plan': 'From where the plan has you now.',

@@ -1,0 +1,119 @@
+import type { NowId } from '@escale/core/model';
+
+/** What stands on the cards and round them. */
+export const TROUBLE = {
+  first: 'People before gear. Stay with the boat. Call early.',
+  wrong: 'Something is wrong',
+  wrongWhy: 'From what you notice to what may be behind it, in this boat.',
+  all: 'All cards',
+  ten: 'First',
+  now: 'Here, now',
+  steps: '{n#step|steps}',
+  oneAtATime: 'One step at a time',
+  goOn: 'Go on, {done} of {all}',
+  noRadio: 'This asks for no call by itself. In doubt call.',
+  mayday: 'Say on the radio, channel 16. By telephone say the same.',
+  pan: 'In urgency, on channel 16: nobody in grave danger yet. By telephone say the same.',
+  noBoat: 'No boat is chosen: the cards are those that all craft share.',
+  practice: 'Practise it where it is warm and shallow: a card is no skill.',
+} as const;
+
+export const ABOUT = {
+  over: 'In the water',
+  people: 'Somebody',
+  boat: 'The boat',
+  water: 'Water and weather',
+} as const;
+
+export const NOW_TITLE: Readonly<Record<NowId, string>> = {
+  right: 'Righting her',
+  people: 'People',
+  cold: 'Cold',
+  wind: 'Wind',
+  tide: 'Tide',
+  thunder: 'Thunder',
+  light: 'Light',
+  landing: 'Landing',
+  openings: 'Openings',
+  swamped: 'When she is full',
+  signals: 'Signals',
+  watch: 'Who knows',
+};
+
+export const RIGHT = {
+  title: 'Can we right her?',
+  nobody: 'Nobody’s weight was entered: it can’t be reckoned.',
+  needs: 'She asks for {low:moment} to {high:moment}',
+  gives: '{low:moment} to {high:moment}',
+  each: '{who} alone',
+  together: 'Together',
+  unknown: 'weight not known',
+  drawnMast:
+    'Seen along the mast’s foot: the boat on her side, the mast tip on the water, {who} leaning out {angle:bearing} from upright on the line.',
+  drawnEdge:
+    'Seen from her end: upside down, and {who} leaning back {angle:bearing} from upright on her edge.',
+  edge: 'edge',
+  lean: 'leans {low:bearing} to {high:bearing}',
+  weight: 'weight',
+  holds: 'holds her down',
+  onLine: 'On the line',
+  side: 'How she lies',
+  line: 'Line',
+  lineSaid: '{line:length}',
+  lineUnknown: 'not known',
+  water: 'Water in the sail',
+  waterSaid: '{water:mass}',
+  bag: 'With a bag of water on the shoulder',
+  strap: 'With a strap from her far edge',
+  wind: 'Reckoned with wind of {wind:speed}.',
+  noWind: 'No forecast for this hour: reckoned without wind.',
+  changes: 'What would change it',
+  takenRig: 'Her rig stands for boats of her length: enter mast and weights for a narrower range.',
+  takenLine: 'How long the righting line is was not entered: a usual lean is taken.',
+  takenSize: 'Her weight or beam is a guess.',
+  estimate:
+    'Our own estimate, nobody publishes such numbers. Moving water, waves and tired arms are not in it.',
+  unweighed: 'Without a weight: {who:list}.',
+  raft: 'A life raft upside down',
+} as const;
+
+/** Can those on the line right her? */
+export const CAN = {
+  yes: 'By our estimate yes: {who:list} can give what she asks for.',
+  may: 'Open: what {who:list} can give may be enough, and may not.',
+  no: 'By our estimate no: what {who:list} can give is not enough.',
+} as const;
+
+export const CHANGE = {
+  bow: 'Her bow brought to the wind',
+  drain: 'The water run out of the sail',
+  bag: 'A bag of water on the shoulder',
+  line: 'Half a metre more line',
+  strap: 'A strap from her far edge, standing on the near one',
+  pair: 'A second one on the line',
+} as const;
+export const CHANGE_TO = {
+  yes: '{what}: then she comes, by our estimate.',
+  may: '{what}: it may then be enough.',
+  no: '{what}: helps, and is not enough.',
+} as const;
+export const SIDES = {
+  bow: 'Bow to the wind',
+  'mast-down': 'Mast downwind',
+  'mast-up': 'Mast upwind',
+} as const;
+
+export const WRONG = {
+  title: 'Something is wrong',
+  lead: 'What do you notice?',
+  look: 'Look, without going to the low end',
+  stop: 'Stop saving the catch when',
+  causes: 'In this boat, most likely first',
+  opening: '{name}, {where}',
+  flow: 'about {litres:litres} a minute',
+  guess: 'bore a guess',
+  below: 'reached from underneath only',
+  none: 'Her openings were not entered: enter plug, bungs and hatches, and they are ranked here.',
+  again: 'Another sign',
+  card: 'Taking on water: the card',
+} as const;
