@@ -8,6 +8,7 @@ import { UndoProvider } from '../features/shell/undo';
 import { TripContext, useTripView } from '../features/trip/use-trip';
 import { Themed } from '../ui/theme';
 import type { ThemeName } from '../ui/tokens';
+import { fetchProcedures } from '../data/procedures';
 import { dequeue, outbox } from '../data/store';
 import type { Command, Held } from '../data/things';
 
@@ -93,6 +94,7 @@ export function fakeServer() {
 
 /** A server of its own for each test, with nothing left over from the one before: no write waiting, nothing cached, nothing on its way. */
 export async function fresh() {
+  await fetchProcedures();
   for (const sending of await outbox()) await dequeue(sending.key);
   await new Promise((settled) => setTimeout(settled, 20));
   await mutate(() => true, undefined, { revalidate: false });

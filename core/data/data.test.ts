@@ -11,11 +11,11 @@ import { LimitsFile } from '../src/model/limits';
 import { ProcedureRow as Procedure } from '../src/model/procedure';
 import * as shipped from '../src/model/shipped';
 import type { Condition, ProcedureRow } from '../src/model';
-import { PROCEDURES } from '../src/procedure';
 import { conditionFaults, CREW, packFaults, PACKS } from '../src/rules';
 import { placeholdersOf } from '../src/say';
 import { SOURCES, sourceOf } from '../src/sources';
 import { isUnit, unitOf, type Quantity } from '../src/units';
+import { PROCEDURES } from '../src/procedure/library';
 
 const folder = fileURLToPath(new URL('./', import.meta.url));
 const files = readdirSync(folder, { recursive: true, encoding: 'utf8' }).filter((name) =>
@@ -196,7 +196,9 @@ function stepFaults({ steps, figures = {}, stopIf }: ProcedureRow): string[] {
   const used = new Set([...steps.flatMap(sentences), ...placeholdersOf(stopIf ?? '')].map((p) => p.name));
   const quantities = Object.entries(figures).flatMap(([name, { quantity }]) => [
     ...(used.has(name) ? [] : [`figure "${name}" is used nowhere`]),
-    ...(quantity === 'span' || isQuantity(quantity) ? [] : [`figure "${name}" is of no quantity "${quantity}"`]),
+    ...(quantity === 'span' || isQuantity(quantity)
+      ? []
+      : [`figure "${name}" is of no quantity "${quantity}"`]),
   ]);
   return [
     ...quantities,

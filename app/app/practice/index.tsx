@@ -1,3 +1,6 @@
+import { withProcedures } from '../../data/procedures';
 import { later } from '../../ui/later';
 
-export default later(() => import('../../features/practice/practice-page').then((m) => m.PracticePage));
+export default later(() =>
+  withProcedures(import('../../features/practice/practice-page')).then((m) => m.PracticePage),
+);

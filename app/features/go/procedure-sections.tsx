@@ -1,7 +1,7 @@
 import { View } from 'react-native';
 import { useRouter } from 'expo-router';
 import { CRAFT } from '@escale/core/model/lists';
-import { proceduresFor, stepStates, type Procedure, PROCEDURES } from '@escale/core/procedure';
+import { proceduresFor, stepStates, type Procedure } from '@escale/core/procedure';
 import { Button } from '../../ui/button';
 import { T } from '../../ui/text';
 import { plainly } from '../../data/settings';
@@ -10,13 +10,14 @@ import { RampView } from './ramp-view';
 import { Schools, StepList } from './step-list';
 import { useRun } from './use-run';
 import { GO } from './words';
+import { procedures } from '../../data/procedures';
 
 /** Procedures of a group that suit this trip's boat. */
 function useProcedures(group: Procedure['group']): Procedure[] {
   const { prepared, assessment } = useTrip();
   const { world, home, steps } = prepared.match(assessment.leave);
   return proceduresFor(
-    PROCEDURES.filter((r) => r.group === group),
+    procedures().filter((r) => r.group === group),
     group === 'home' ? home : world,
     steps,
   );

@@ -1,17 +1,18 @@
 import { useMemo } from 'react';
 import { forgottenBefore } from '@escale/core/kit';
 import type { Run } from '@escale/core/model';
-import { procedureOf, type Procedure, PROCEDURES } from '@escale/core/procedure';
+import { procedureOf, type Procedure } from '@escale/core/procedure';
 import { useKind } from '../../data/hooks';
 import { change, create, deviceId, newId } from '../../data/outbox';
 import type { Held } from '../../data/things';
 import { useTrip } from '../trip/use-trip';
+import { procedures } from '../../data/procedures';
 
 /** A procedure made for this trip: its boat, hour, crew, and what was forgotten before. */
 export function useProcedure(id: string): Procedure | undefined {
   const { prepared, assessment, shed, trip } = useTrip();
   return useMemo(() => {
-    const row = PROCEDURES.find((r) => r.id === id);
+    const row = procedures().find((r) => r.id === id);
     if (!row) return undefined;
     const forgotten = forgottenBefore(shed.debriefs.filter((d) => d.trip !== trip.id)).map((f) => f.what);
     const { world, home, steps } = prepared.match(assessment.leave);

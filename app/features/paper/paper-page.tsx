@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 import { useRouter } from 'expo-router';
 import { civilDate } from '@escale/core/earth';
-import { PROCEDURES, proceduresFor, type Procedure } from '@escale/core/procedure';
+import { proceduresFor, type Procedure } from '@escale/core/procedure';
 import { clock, phrase, render } from '@escale/core/say';
 import { MS } from '@escale/core/units';
 import { Button, Row } from '../../ui/button';
@@ -13,6 +13,7 @@ import { useGoes } from '../pack/goes';
 import { gearState, placeWord } from '../shed/gear-note';
 import { useTrip } from '../trip/use-trip';
 import { PAPER } from './words';
+import { procedures } from '../../data/procedures';
 
 /** Paper is white and ink is black, whatever the screen looks like. */
 const SHEET = {
@@ -198,8 +199,8 @@ const whole = ({ group, card }: Procedure) => group === 'go' || group === 'home'
 function Steps() {
   const { prepared, assessment, reader } = useTrip();
   const { world, home, steps } = prepared.match(assessment.leave);
-  const out = PROCEDURES.filter(({ group }) => group === 'go' || group === 'trouble'),
-    back = PROCEDURES.filter(({ group }) => group === 'home');
+  const out = procedures().filter(({ group }) => group === 'go' || group === 'trouble'),
+    back = procedures().filter(({ group }) => group === 'home');
   const made = [...proceduresFor(out, world, steps), ...proceduresFor(back, home, steps)];
   if (made.length === 0)
     return (

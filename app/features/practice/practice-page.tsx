@@ -3,7 +3,7 @@ import { View } from 'react-native';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import type { ProcedureRow } from '@escale/core/model';
 import { CRAFT } from '@escale/core/model/lists';
-import { procedureOf, PROCEDURES } from '@escale/core/procedure';
+import { procedureOf } from '@escale/core/procedure';
 import { evaluate, type World } from '@escale/core/rules';
 import { Button } from '../../ui/button';
 import { Fold } from '../../ui/fold';
@@ -17,6 +17,7 @@ import { Runner } from '../go/runner';
 import { useRun } from '../go/use-run';
 import { CardLink } from '../../ui/press';
 import { PRACTICE } from './words';
+import { procedures } from '../../data/procedures';
 
 /** Walk a procedure through at home, and see when it was last done. */
 export function PracticePage() {
@@ -35,7 +36,7 @@ export function PracticePage() {
       lead="Skills go stale. Walk each one through at home, then once for real in warm shallow water."
     >
       {HEADS.map(({ title, groups }) => {
-        const rows = DRILLS.filter((row) => groups.includes(row.group));
+        const rows = drills().filter((row) => groups.includes(row.group));
         return (
           <View key={title} style={{ gap: 8 }}>
             <T as="section" heading={2}>
@@ -63,7 +64,7 @@ export function PracticePage() {
 }
 
 /** What can be walked through; short checks are no drill. */
-const DRILLS = PROCEDURES.filter(({ group }) => group !== 'check');
+const drills = () => procedures().filter(({ group }) => group !== 'check');
 const HEADS: readonly { title: string; groups: readonly ProcedureRow['group'][] }[] = [
   { title: 'Into the water', groups: ['go'] },
   { title: 'When it goes wrong', groups: ['trouble'] },
@@ -131,7 +132,7 @@ export function DrillPage() {
   const reader = useReader('UTC');
   const run = useRun(procedure, undefined);
   const [drill, setDrill] = useState<Drill>({});
-  const row = PROCEDURES.find((r) => r.id === procedure);
+  const row = procedures().find((r) => r.id === procedure);
   const back = () => router.replace('/practice');
   if (!row)
     return (

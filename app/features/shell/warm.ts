@@ -1,11 +1,15 @@
+import { withProcedures } from '../../data/procedures';
+
 /** What a trip needs on the water, by the address that opens it. */
 const PARTS: { at: RegExp; load: () => Promise<unknown> }[] = [
   { at: /^\/trips\/[^/]+/, load: () => import('../trip/trip-layout') },
   { at: /^\/trips\/[^/]+\/?$/, load: () => import('../trip/answer-page') },
   { at: /^\/trips\/[^/]+\/(plan|pack|go|home)/, load: () => import('../trip/phase-page') },
-  { at: /^\/trips\/[^/]+\/trouble\/(?!wrong)/, load: () => import('../trouble/card-page') },
+  { at: /^\/trips\/[^/]+\/trouble\/(?!wrong)/, load: () => withProcedures(import('../trouble/card-page')) },
   { at: /^\/trips\/[^/]+\/trouble\/wrong/, load: () => import('../trouble/wrong-page') },
-  { at: /^\/trips\/[^/]+\/run\//, load: () => import('../go/run-page') },
+  { at: /^\/trips\/[^/]+\/go/, load: () => withProcedures(import('../go/procedure-sections')) },
+  { at: /^\/trips\/[^/]+\/go\/trouble/, load: () => import('../trouble/trouble-section') },
+  { at: /^\/trips\/[^/]+\/run\//, load: () => withProcedures(import('../go/run-page')) },
 ];
 /** The first page is drawn and settled by then, ms. */
 const SETTLED = 2500;

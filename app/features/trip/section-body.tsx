@@ -6,15 +6,20 @@ import { WaterSection } from '../plan/water-section';
 import { FloatPlanSection } from '../pack/float-plan-section';
 import { KitSection } from '../pack/kit-section';
 import { ReadySection } from '../pack/ready-section';
-import { LaunchSection, RetrieveSection } from '../go/procedure-sections';
-import { TroubleSection } from '../trouble/trouble-section';
 import { UnderWay } from '../go/under-way';
 import { CloseSection } from '../home/close-section';
 import { DebriefSection } from '../home/debrief-section';
 import { Guard } from '../../ui/guard';
 import { later } from '../../ui/later';
+import { withProcedures } from '../../data/procedures';
 import { Broken } from '../shell/broken';
 
+const steps = () => withProcedures(import('../go/procedure-sections'));
+const LaunchSection = later(() => steps().then((m) => m.LaunchSection));
+const RetrieveSection = later(() => steps().then((m) => m.RetrieveSection));
+const TroubleSection = later(() =>
+  withProcedures(import('../trouble/trouble-section')).then((m) => m.TroubleSection),
+);
 const LoadSection = later(() => import('../load/load-section').then((m) => m.LoadSection));
 
 const BODY: Partial<Record<SectionId, ComponentType>> = {

@@ -1,7 +1,7 @@
 import { useDeferredValue, useMemo } from 'react';
 import { ScrollView, View } from 'react-native';
 import { useLocalSearchParams, useRouter } from 'expo-router';
-import { procedureOf, PROCEDURES, stepStates, type Procedure } from '@escale/core/procedure';
+import { procedureOf, stepStates, type Procedure } from '@escale/core/procedure';
 import type { ProcedureRow } from '@escale/core/model';
 import { render } from '@escale/core/say';
 import { nowOf } from '@escale/core/trip/now';
@@ -21,11 +21,12 @@ import { useTrip } from '../trip/use-trip';
 import { Numbers, useSignals, Words } from './call-block';
 import { RaftView, RightingView } from './righting-view';
 import { NOW_TITLE, TROUBLE } from './words';
+import { procedures } from '../../data/procedures';
 
 /** A card: ten seconds, then the facts of here and now, then the words to say, then the steps. */
 export function CardPage() {
   const { id, card } = useLocalSearchParams<{ id: string; card: string }>();
-  const row = PROCEDURES.find((each) => each.id === card && each.group === 'trouble');
+  const row = procedures().find((each) => each.id === card && each.group === 'trouble');
   const router = useRouter();
   if (!row)
     return (

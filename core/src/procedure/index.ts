@@ -2,5 +2,4 @@
  * procedure: steps made for the facts of a trip, in an order that holds, and the gates between them.
  */
 export * from './gates';
-export * from './library';
 export * from './steps';

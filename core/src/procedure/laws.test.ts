@@ -4,7 +4,8 @@ import { runs } from '../../test/runs';
 import { CRAFT, JETTIES, LAUNCHES, RESTS, SURFACES, WATERS } from '../model/lists';
 import type { ProcedureRow, StepRow } from '../model';
 import { ASKED_ABOARD, evaluate, type Facts } from '../rules';
-import { procedureOf, PROCEDURES, stepStates } from '.';
+import { procedureOf, stepStates } from '.';
+import { PROCEDURES } from './library';
 
 const world = (facts: Facts) => ({ facts, crew: [] });
 const row = (id: string) => PROCEDURES.find((p) => p.id === id)!;

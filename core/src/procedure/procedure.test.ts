@@ -3,15 +3,8 @@ import fc from 'fast-check';
 import { runs } from '../../test/runs';
 import type { ProcedureRow, StepRow } from '../model';
 import { render, type Reader } from '../say';
-import {
-  LOOK_AGAIN,
-  procedureOf,
-  proceduresFor,
-  stepStates,
-  type StepFigures,
-  type StepTick,
-  PROCEDURES,
-} from '.';
+import { LOOK_AGAIN, procedureOf, proceduresFor, stepStates, type StepFigures, type StepTick } from '.';
+import { PROCEDURES } from './library';
 
 const reader: Reader = { units: 'metric', zone: 'UTC', locale: 'en-GB' };
 const world = (facts: Record<string, boolean | string>) => ({ facts, crew: [] });

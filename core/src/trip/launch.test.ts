@@ -1,9 +1,10 @@
 import { describe, expect, test } from '@jest/globals';
 import { aPlace, inputOf } from '../../test/demo';
-import { PROCEDURES, procedureOf, proceduresFor } from '../procedure';
+import { procedureOf, proceduresFor } from '../procedure';
 import { render, type Reader } from '../say';
 import { figureNamed } from '../verdict';
 import { prepare } from '.';
+import { PROCEDURES } from '../procedure/library';
 
 const reader: Reader = { units: 'metric', zone: 'UTC', locale: 'en-GB' };
 const FOUR = 1;

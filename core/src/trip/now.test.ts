@@ -2,10 +2,10 @@ import { describe, expect, test } from '@jest/globals';
 import { NOW, inputOf, steady } from '../../test/demo';
 import { check } from '../../test/check';
 import type { NowId } from '../model';
-import { PROCEDURES } from '../procedure';
 import { render, type Reader } from '../say';
 import { nowOf } from './now';
 import { prepare } from '.';
+import { PROCEDURES } from '../procedure/library';
 
 const reader: Reader = { units: 'metric', zone: 'UTC', locale: 'en-GB' };
 const HOUR = 3_600_000;

@@ -1,3 +1,6 @@
+import { withProcedures } from '../../../data/procedures';
 import { later } from '../../../ui/later';
 
-export default later(() => import('../../../features/paper/paper-page').then((m) => m.PaperPage));
+export default later(() =>
+  withProcedures(import('../../../features/paper/paper-page')).then((m) => m.PaperPage),
+);

@@ -1,3 +1,4 @@
+import { withProcedures } from '../../../../data/procedures';
 import { later } from '../../../../ui/later';
 
-export default later(() => import('../../../../features/go/run-page').then((m) => m.RunPage));
+export default later(() => withProcedures(import('../../../../features/go/run-page')).then((m) => m.RunPage));
