@@ -13,6 +13,8 @@ const Settings = z.object({
   remind: z.boolean().catch(false),
   /** The hint that it can be kept on the device was read. */
   hinted: z.boolean().catch(false),
+  /** Steps are read aloud. */
+  aloud: z.boolean().catch(false),
   shortcuts: z.boolean().catch(true),
 });
 export type Settings = z.infer<typeof Settings>;

@@ -3,8 +3,16 @@ import { Page } from '../../ui/page';
 import { Button } from '../../ui/button';
 import { useNow } from '../../data/hooks';
 import { useTrip } from '../trip/use-trip';
+import type { Procedure } from '@escale/core/procedure';
+import { OnWater } from './on-water';
 import { Runner } from './runner';
 import { useProcedure, useRun } from './use-run';
+
+/** Where the steps are read before they are walked. */
+function cameFrom({ id, group }: Procedure): string {
+  if (group === 'trouble') return `trouble/${id}`;
+  return group === 'home' ? 'home/retrieve' : 'go/launch';
+}
 
 /** A procedure of a trip in the runner. */
 export function RunPage() {
@@ -14,10 +22,7 @@ export function RunPage() {
   const now = useNow();
   const made = useProcedure(procedure);
   const run = useRun(procedure, trip.id);
-  const back = () =>
-    router.replace(
-      `/trips/${id}/${made?.group === 'home' ? 'home/retrieve' : made?.group === 'trouble' ? 'go/trouble' : 'go/launch'}`,
-    );
+  const back = () => router.replace(`/trips/${id}/${made ? cameFrom(made) : 'go'}`);
   if (!made)
     return (
       <Page title="No such procedure">
@@ -25,8 +30,21 @@ export function RunPage() {
       </Page>
     );
   const skipper = trip.crew.find((c) => c.role === 'skipper')?.person ?? trip.crew[0]?.person;
-  const others = trip.crew
-    .flatMap((c) => (c.person === skipper ? [] : shed.people.filter((who) => who.id === c.person)))
+  const crew = [...trip.crew]
+    .sort((a, b) => Number(b.person === skipper) - Number(a.person === skipper))
+    .flatMap((c) => shed.people.filter((who) => who.id === c.person))
     .map(({ id: who, name }) => ({ id: who, name }));
-  return <Runner procedure={made} run={run} now={now} leave={back} reader={reader} others={others} />;
+  return (
+    <OnWater>
+      <Runner
+        procedure={made}
+        run={run}
+        now={now}
+        leave={back}
+        reader={reader}
+        crew={crew}
+        trouble={`/trips/${id}/go/trouble`}
+      />
+    </OnWater>
+  );
 }

@@ -4,9 +4,9 @@ import type { Run } from '@escale/core/model';
 import { procedureOf, type Procedure } from '@escale/core/procedure';
 import { useKind } from '../../data/hooks';
 import { change, create, deviceId, newId } from '../../data/outbox';
+import { procedures } from '../../data/procedures';
 import type { Held } from '../../data/things';
 import { useTrip } from '../trip/use-trip';
-import { procedures } from '../../data/procedures';
 
 /** A procedure made for this trip: its boat, hour, crew, and what was forgotten before. */
 export function useProcedure(id: string): Procedure | undefined {
@@ -20,33 +20,50 @@ export function useProcedure(id: string): Procedure | undefined {
   }, [id, prepared, assessment.leave, shed.debriefs, trip.id]);
 }
 
-/** The run of a procedure on a trip (or none: a drill at home), kept tick by tick. */
+type Hands = NonNullable<Run['hands']>;
+const inTime = (a: Held<'run'>, b: Held<'run'>) =>
+  a.doc.startedAt.localeCompare(b.doc.startedAt) || a.id.localeCompare(b.id);
+
+/**
+ * The run of a procedure on a trip (or none: a drill at home), kept tick by tick. Two phones that began it apart, without
+ * signal, are one run: what either ticked is ticked.
+ */
 export function useRun(procedure: string, trip: string | undefined) {
   const runs = useKind('run');
-  const held = runs
+  const open = runs
     .filter((r) => r.doc.procedure === procedure && r.doc.trip === trip && r.doc.endedAt === undefined)
-    .at(-1);
+    .sort(inTime);
+  const [held] = open;
   return {
     held,
-    ticks: held?.doc.ticks ?? [],
-    begin: (at: number) => begin(procedure, trip, at),
+    ticks: open.flatMap((run) => run.doc.ticks),
+    hands: open.find((run) => run.doc.hands)?.doc.hands ?? [],
+    begin: (at: number, hands: Hands = []) => begin(procedure, trip, at, hands),
+    share: (hands: Hands) => share(held, hands),
     mark: (tick: Run['ticks'][number]) => mark(held, tick),
-    end: (at: number) => end(held, at),
+    end: async (at: number) => {
+      for (const run of open) await end(run, at);
+    },
   };
 }
 
-async function begin(procedure: string, trip: string | undefined, at: number): Promise<void> {
+async function begin(procedure: string, trip: string | undefined, at: number, hands: Hands): Promise<void> {
   await create(
     'run',
     {
       id: newId(),
       procedure,
       ...(trip ? { trip } : {}),
+      ...(hands.length > 0 ? { hands } : {}),
       startedAt: new Date(at).toISOString(),
       ticks: [],
     } as Run,
     'a run',
   );
+}
+
+async function share(held: Held<'run'> | undefined, hands: Hands): Promise<void> {
+  if (held) await change(held, [{ op: 'set', pointer: '/hands', value: hands }], 'who does what');
 }
 
 async function mark(held: Held<'run'> | undefined, tick: Run['ticks'][number]): Promise<void> {
@@ -59,11 +76,10 @@ async function mark(held: Held<'run'> | undefined, tick: Run['ticks'][number]): 
     );
 }
 
-async function end(held: Held<'run'> | undefined, at: number): Promise<void> {
-  if (held)
-    await change(
-      held,
-      [{ op: 'set', pointer: '/endedAt', value: new Date(at).toISOString() }],
-      'the end of a run',
-    );
+async function end(held: Held<'run'>, at: number): Promise<void> {
+  await change(
+    held,
+    [{ op: 'set', pointer: '/endedAt', value: new Date(at).toISOString() }],
+    'the end of a run',
+  );
 }

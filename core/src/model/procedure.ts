@@ -2,6 +2,10 @@ import * as z from 'zod';
 import { Text } from './common';
 import { Condition } from './rules';
 
+/** Whose hands a step takes. */
+export const HANDS = ['Driver', 'Helper', 'Helm'] as const;
+export type Hand = (typeof HANDS)[number];
+
 const Id = z.string().regex(/^[a-z0-9-]{2,60}$/);
 /** A sentence; `{rode:length}` stands for a figure that the procedure declares. */
 const Sentence = z.string().min(3).max(400);
@@ -13,7 +17,8 @@ export const StepRow = z.strictObject({
   unsettled: Sentence.optional(),
   why: Sentence,
   danger: Sentence.optional(),
-  who: z.string().max(60).optional(),
+  /** Whose hands it takes, where more than one is there. */
+  who: z.enum(HANDS).optional(),
   /** How long it takes, where practice says. */
   minutes: z.number().positive().max(240).optional(),
   /** Must be looked at again, by another eye or later: it has sunk boats. */

@@ -171,6 +171,13 @@ export const Run = z.strictObject({
   ...thing,
   procedure: z.string().max(60),
   trip: Id.optional(),
+  /** Who does what, as it was shared out. */
+  hands: z
+    .array(z.strictObject({ who: z.string().max(60), person: Id }))
+    .max(8)
+    .optional(),
+  /** Which halt a short check belongs to, from 0. */
+  halt: z.number().int().min(0).max(60).optional(),
   startedAt: z.iso.datetime(),
   endedAt: z.iso.datetime().optional(),
   ticks: z

@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { runs } from '../../test/runs';
-import { CRAFT, JETTIES, LAUNCHES, RESTS, SURFACES, WATERS } from '../model/lists';
+import { CRAFT, JETTIES, LAUNCHES, LETS_GO, RESTS, SURFACES, WATERS, WINCHES } from '../model/lists';
 import type { ProcedureRow, StepRow } from '../model';
 import { ASKED_ABOARD, evaluate, type Facts } from '../rules';
 import { procedureOf, stepStates } from '.';
@@ -36,36 +36,51 @@ describe('every procedure as it is written', () => {
 const locked = (p: ProcedureRow, s: StepRow) =>
   p.steps.filter((other) => other.locks?.includes(s.id)).map((other) => other.id);
 
-/** Facts of a launch, each known or not. */
-const maybe = <T>(...values: T[]) => fc.constantFrom(undefined, ...values);
-const crossing = fc.record({
-  'boat.kind': fc.constantFrom(...Object.keys(CRAFT)),
-  'boat.trailed': maybe(true, false),
-  'launch.from': maybe(...Object.keys(LAUNCHES)),
-  'launch.jetty': maybe(...Object.keys(JETTIES)),
-  'launch.surface': maybe(...Object.keys(SURFACES)),
-  'trailer.rests': maybe(...Object.keys(RESTS)),
-  'water.class': maybe(...Object.keys(WATERS)),
-  'water.tidal': maybe(true, false),
-  'crew.alone': maybe(true, false),
-  'day.dark': maybe(true, false),
-  'boat.motor': maybe(true, false),
-  'boat.combustion': maybe(true, false),
-  'boat.inboard': maybe(true, false),
-  'boat.sail': maybe(true, false),
-  'boat.manual': maybe(true, false),
-  'boat.appliance': maybe(true, false),
-  'boat.endFlotation': maybe(true, false),
-  ...Object.fromEntries(ASKED_ABOARD.map((kind) => [`kit.${kind}`, maybe(true, false)])),
-}) as fc.Arbitrary<Facts>;
+const YES_NO = [undefined, true, false];
+/** Facts that conditions name, and every value of each; not known is one of them. */
+const VALUES: [name: string, values: (string | boolean | undefined)[]][] = [
+  ['boat.kind', Object.keys(CRAFT)],
+  ['launch.from', [undefined, ...Object.keys(LAUNCHES)]],
+  ['launch.jetty', [undefined, ...Object.keys(JETTIES)]],
+  ['launch.surface', [undefined, ...Object.keys(SURFACES)]],
+  ['trailer.rests', [undefined, ...Object.keys(RESTS)]],
+  ['trailer.braked', YES_NO],
+  ['trailer.letsGo', [undefined, ...Object.keys(LETS_GO)]],
+  ['trailer.winch', [undefined, ...Object.keys(WINCHES)]],
+  ['water.class', [undefined, ...Object.keys(WATERS)]],
+  ...[
+    'boat.trailed',
+    'water.tidal',
+    'crew.alone',
+    'day.dark',
+    'boat.motor',
+    'boat.combustion',
+    'boat.inboard',
+    'boat.sail',
+    'boat.manual',
+    'boat.appliance',
+    'boat.endFlotation',
+    ...ASKED_ABOARD.map((kind) => `kit.${kind}`),
+  ].map((name): [string, typeof YES_NO] => [name, YES_NO]),
+];
+const crossing = fc.record(
+  Object.fromEntries(VALUES.map(([name, values]) => [name, fc.constantFrom(...values)])),
+) as fc.Arbitrary<Facts>;
+function notePairs(facts: Facts, into: Set<string>): void {
+  const said = VALUES.map(([name]) => `${name}=${String(facts[name])}`);
+  said.forEach((a, i) => said.slice(i + 1).forEach((b) => into.add(`${a} ${b}`)));
+}
 const offered = (facts: Facts, group: string) =>
   PROCEDURES.filter((p) => p.group === group && evaluate(p.for, world(facts)).truth !== 'no');
 
 describe('over the crossings of facts', () => {
   const reached = new Set<string>();
+  /** Pairs of facts with their values that a run has held. */
+  const paired = new Set<string>();
   test('no list is empty or doubled; orders that matter hold in each', () => {
     fc.assert(
       fc.property(crossing, (facts) => {
+        notePairs(facts, paired);
         for (const p of PROCEDURES.filter((each) => evaluate(each.for, world(facts)).truth !== 'no')) {
           const made = procedureOf(p, world(facts)).steps.map((s) => s.id);
           for (const id of made) reached.add(`${p.id} ${id}`);
@@ -77,6 +92,17 @@ describe('over the crossings of facts', () => {
       }),
       { numRuns: runs(1000), seed: 11 },
     );
+  });
+  test('every pair of values of two facts was among them', () => {
+    const values = VALUES.map(([name, all]) => all.map((value) => `${name}=${String(value)}`));
+    const missing = values.flatMap((one, i) =>
+      values
+        .slice(i + 1)
+        .flatMap((two) =>
+          one.flatMap((a) => two.map((b) => `${a} ${b}`)).filter((pair) => !paired.has(pair)),
+        ),
+    );
+    expect(missing).toEqual([]);
   });
   test('every step is reached by some facts', () =>
     expect(steps.map(([id, step]) => `${id} ${step}`).filter((each) => !reached.has(each))).toEqual([]));
