@@ -47,6 +47,7 @@ const SCHEMAS: [RegExp, z.ZodType][] = [
   [/^rules\/crew/, shipped.CrewRow.array()],
   [/^passage\/ready/, shipped.ReadyRow.array()],
   [/^procedure\//, Procedure],
+  [/^trip\/brief/, shipped.BriefData],
   [/^recover\/catamaran/, shipped.RigTable],
 ];
 

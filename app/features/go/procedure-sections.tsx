@@ -3,8 +3,11 @@ import { useRouter } from 'expo-router';
 import { CRAFT } from '@escale/core/model/lists';
 import { proceduresFor, stepStates, type Procedure } from '@escale/core/procedure';
 import { Button } from '../../ui/button';
+import { TextLink } from '../../ui/press';
 import { T } from '../../ui/text';
+import { goTo } from '@escale/core/verdict';
 import { plainly } from '../../data/settings';
+import { fieldHref } from '../../data/where';
 import { useTrip } from '../trip/use-trip';
 import { RampView } from './ramp-view';
 import { Schools, StepList } from './step-list';
@@ -25,10 +28,17 @@ function useProcedures(group: Procedure['group']): Procedure[] {
 
 export const LaunchSection = () => (
   <View style={{ gap: 18 }}>
+    <BriefDoor />
     <RampView />
     <Group group="go" none="Launching" />
   </View>
 );
+/** Before the boat goes in, whoever goes is told. */
+function BriefDoor() {
+  const { trip } = useTrip();
+  return trip.crew.length > 0 ? <TextLink href={`/trips/${trip.id}/brief`}>{GO.brief}</TextLink> : null;
+}
+
 export const RetrieveSection = () => <Group group="home" none="Landing" />;
 
 function Group({ group, none }: { group: Procedure['group']; none: string }) {
@@ -43,9 +53,26 @@ function Group({ group, none }: { group: Procedure['group']; none: string }) {
     );
   return (
     <View style={{ gap: 18 }}>
+      {found.length > 1 ? <WhichWay /> : null}
       {found.map((made) => (
         <ProcedureCard key={made.id} procedure={made} />
       ))}
+    </View>
+  );
+}
+
+/** Several ways suit while nobody said from what she is launched, or whether she comes on a trailer. */
+function WhichWay() {
+  const { trip, shed } = useTrip();
+  const place = shed.places.find((pl) => pl.id === trip.launch);
+  const unsaid = place && place.launchFrom === undefined;
+  const mend = unsaid ? goTo.place(place.id, '/launchFrom') : goTo.boat(trip.boat, '/trailer');
+  return (
+    <View style={{ gap: 2 }}>
+      <T as="soft">{GO.several}</T>
+      <TextLink href={fieldHref(mend.go) ?? `/trips/${trip.id}/plan/water`}>
+        {unsaid ? GO.sayLaunch : GO.sayTrailer}
+      </TextLink>
     </View>
   );
 }

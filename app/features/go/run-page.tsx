@@ -11,6 +11,7 @@ import { useProcedure, useRun } from './use-run';
 /** Where the steps are read before they are walked. */
 function cameFrom({ id, group }: Procedure): string {
   if (group === 'trouble') return `trouble/${id}`;
+  if (group === 'fish') return 'go/trouble';
   return group === 'home' ? 'home/retrieve' : 'go/launch';
 }
 

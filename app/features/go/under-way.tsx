@@ -17,6 +17,7 @@ import { CHART_DATUMS } from '@escale/core/model/lists';
 import { FineButton } from '../watch/fine-button';
 import { LeftButton } from '../watch/left-button';
 import { Unsent } from '../watch/unsent';
+import { HaltCheck } from './halt-check';
 import { OnWater } from './on-water';
 import { GO, LANDING, TURN } from './words';
 
@@ -108,6 +109,7 @@ function Screen() {
         </T>
       </Panel>
 
+      {left || !open ? <HaltCheck /> : null}
       {open ? <Unsent plan={plan} /> : null}
       <NearestLanding />
 

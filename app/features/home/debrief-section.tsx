@@ -8,6 +8,7 @@ import { useKind, useNow } from '../../data/hooks';
 import { MS } from '@escale/core/units';
 import { change, create, newId } from '../../data/outbox';
 import { ThingForm } from '../forms/thing-form';
+import { Looks } from '../go/looks';
 import { useTrip } from '../trip/use-trip';
 
 /** What was forgotten and what broke. What stands here comes back, first, on the next packing list. */
@@ -27,6 +28,7 @@ export function DebriefSection() {
   if (!held) {
     return (
       <View style={{ gap: 10 }}>
+        <Looks />
         <T as="soft">
           Three minutes while you still know it. What was forgotten stands first on the list of your next
           trip, and the steps ask for it.
@@ -38,11 +40,14 @@ export function DebriefSection() {
     );
   }
   return (
-    <ThingForm
-      type="debrief"
-      doc={held.doc}
-      only={['forgotten', 'broken', 'note']}
-      onPatch={(patch) => void change(held, patch, 'the debrief')}
-    />
+    <>
+      <Looks />
+      <ThingForm
+        type="debrief"
+        doc={held.doc}
+        only={['forgotten', 'broken', 'note']}
+        onPatch={(patch) => void change(held, patch, 'the debrief')}
+      />
+    </>
   );
 }

@@ -8,6 +8,7 @@ const PARTS: { at: RegExp; load: () => Promise<unknown> }[] = [
   { at: /^\/trips\/[^/]+\/trouble\/(?!wrong)/, load: () => withProcedures(import('../trouble/card-page')) },
   { at: /^\/trips\/[^/]+\/trouble\/wrong/, load: () => import('../trouble/wrong-page') },
   { at: /^\/trips\/[^/]+\/go/, load: () => withProcedures(import('../go/procedure-sections')) },
+  { at: /^\/trips\/[^/]+\/go\/under-way/, load: () => withProcedures(import('../go/under-way')) },
   { at: /^\/trips\/[^/]+\/go\/trouble/, load: () => import('../trouble/trouble-section') },
   { at: /^\/trips\/[^/]+\/run\//, load: () => withProcedures(import('../go/run-page')) },
 ];

@@ -6,7 +6,6 @@ import { WaterSection } from '../plan/water-section';
 import { FloatPlanSection } from '../pack/float-plan-section';
 import { KitSection } from '../pack/kit-section';
 import { ReadySection } from '../pack/ready-section';
-import { UnderWay } from '../go/under-way';
 import { CloseSection } from '../home/close-section';
 import { DebriefSection } from '../home/debrief-section';
 import { Guard } from '../../ui/guard';
@@ -16,6 +15,7 @@ import { Broken } from '../shell/broken';
 
 const steps = () => withProcedures(import('../go/procedure-sections'));
 const LaunchSection = later(() => steps().then((m) => m.LaunchSection));
+const UnderWay = later(() => withProcedures(import('../go/under-way')).then((m) => m.UnderWay));
 const RetrieveSection = later(() => steps().then((m) => m.RetrieveSection));
 const TroubleSection = later(() =>
   withProcedures(import('../trouble/trouble-section')).then((m) => m.TroubleSection),

@@ -9,6 +9,7 @@ import { TOUCH_WET } from '../../ui/tokens';
 import { useHere } from '../go/here';
 import { useTrip } from '../trip/use-trip';
 import { Numbers, useSignals, Words } from './call-block';
+import { procedures } from '../../data/procedures';
 import { useCards } from './use-cards';
 import { ABOUT, TROUBLE } from './words';
 
@@ -51,9 +52,28 @@ function Cards() {
         </Row>
         <T as="soft">{TROUBLE.wrongWhy}</T>
       </View>
+      <Fish />
       {boat ? <Words boat={boat} signals={signals} where={where} /> : null}
       <Numbers />
     </>
+  );
+}
+
+/** Not trouble yet: how a big fish is played, landed and let go from a small boat. */
+function Fish() {
+  const { trip } = useTrip();
+  const rows = procedures().filter((row) => row.group === 'fish');
+  return (
+    <View style={{ gap: 6 }}>
+      <T as="caps" heading={3}>
+        {TROUBLE.fish}
+      </T>
+      <Row style={{ alignItems: 'stretch' }}>
+        {rows.map((row) => (
+          <Tile key={row.id} href={`/trips/${trip.id}/run/${row.id}`} title={row.title} />
+        ))}
+      </Row>
+    </View>
   );
 }
 

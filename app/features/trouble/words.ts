@@ -3,6 +3,7 @@ import type { NowId } from '@escale/core/model';
 /** What stands on the cards and round them. */
 export const TROUBLE = {
   first: 'People before gear. Stay with the boat. Call early.',
+  fish: 'Fish and hooks',
   wrong: 'Something is wrong',
   wrongWhy: 'From what you notice to what may be behind it, in this boat.',
   all: 'All cards',

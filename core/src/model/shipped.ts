@@ -312,3 +312,19 @@ export const SymptomRow = z.strictObject({
   source: Source,
 });
 export type SymptomRow = z.infer<typeof SymptomRow>;
+
+/** What a crew is told before it leaves (`trip/brief.json`): sentences by craft, and how fast they are read aloud. */
+export const BriefData = z.strictObject({
+  source: Source,
+  confidence: z.enum(CONFIDENCE),
+  aloud: z.strictObject({ value: z.number(), note: z.string() }),
+  most: z.strictObject({ value: z.number(), note: z.string() }),
+  rows: z.array(
+    z.strictObject({
+      part: z.enum(['hold', 'signs', 'who']),
+      says: z.string().max(200),
+      for: Condition.optional(),
+    }),
+  ),
+});
+export type BriefData = z.infer<typeof BriefData>;

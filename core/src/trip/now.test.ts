@@ -90,7 +90,7 @@ describe('here and now, on a card of trouble', () => {
     const input = inputOf(0);
     const times = { leave: NOW, checkIns: [], overdue: NOW + 50 * HOUR } as never;
     const plan = { times, state: 'under-way' as const };
-    expect(told(input, { plan })('watch')).toMatch(/act at .*call if you need help sooner/);
+    expect(told(input, { plan })('watch')).toMatch(/will act at .*call if you need help sooner/);
     expect(told(input, { plan, now: NOW + 51 * HOUR })('watch')).toMatch(/^You are overdue/);
     expect(told(input)('watch')).toMatch(/nobody comes unless you call/);
   });

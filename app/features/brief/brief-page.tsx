@@ -1,0 +1,149 @@
+import { useMemo, useState } from 'react';
+import { ScrollView, View } from 'react-native';
+import { useRouter } from 'expo-router';
+import type { Run } from '@escale/core/model';
+import { proceduresFor } from '@escale/core/procedure';
+import { render } from '@escale/core/say';
+import { aloudSeconds, BRIEF_MOST, briefOf, type Brief } from '@escale/core/trip/brief';
+import { useKind, useNow } from '../../data/hooks';
+import { change, create, newId } from '../../data/outbox';
+import { procedures } from '../../data/procedures';
+import { plainly } from '../../data/settings';
+import { useAloud } from '../../ui/aloud';
+import { Button, Row } from '../../ui/button';
+import { Check } from '../../ui/mark';
+import { T } from '../../ui/text';
+import { usePalette } from '../../ui/theme';
+import { GO } from '../go/words';
+import { useTrip } from '../trip/use-trip';
+import { BRIEF, PARTS } from './words';
+
+/** The short check and this are runs as well; this one’s steps are people. */
+const KIND = 'brief';
+
+/** What the crew is told before it leaves, made from the trip: read aloud, ticked by each, printed on one page. */
+export function BriefPage() {
+  const p = usePalette();
+  const router = useRouter();
+  const { trip, reader, says } = useTrip();
+  const brief = useBrief();
+  const texts = brief.parts.flatMap((part) => [
+    PARTS[part.id],
+    ...part.says.map((said) => render(said, reader)),
+  ]);
+  const seconds = aloudSeconds(texts);
+  return (
+    <ScrollView
+      role="main"
+      {...{ dataSet: { paper: 'plain' } }}
+      style={{ flex: 1, backgroundColor: p.paper }}
+      contentContainerStyle={{ padding: 16, gap: 12, maxWidth: 720, width: '100%', alignSelf: 'center' }}
+    >
+      <T as="title" heading={1}>
+        {BRIEF.title}
+      </T>
+      <T as="soft">{says(seconds > BRIEF_MOST ? BRIEF.long : BRIEF.lead, { for: seconds })}</T>
+      <View {...{ dataSet: { screen: '' } }}>
+        <Row>
+          <ReadIt texts={texts} />
+          <Button onPress={() => window.print()}>{BRIEF.print}</Button>
+          <Button onPress={() => router.push(`/trips/${trip.id}/go/launch`)}>{BRIEF.back}</Button>
+        </Row>
+      </View>
+      {brief.parts.map((part) => (
+        <View key={part.id} style={{ gap: 2, borderTopWidth: 1, borderColor: p.line, paddingTop: 8 }}>
+          <T as="section" heading={2}>
+            {PARTS[part.id]}
+          </T>
+          {part.says.map((said, i) => (
+            <T key={i} style={{ fontSize: 18, lineHeight: 25 }}>
+              {render(said, reader)}
+            </T>
+          ))}
+        </View>
+      ))}
+      <Heard />
+      <Medical brief={brief} />
+      <T as="small">{BRIEF.advises}</T>
+    </ScrollView>
+  );
+}
+
+function useBrief(): Brief {
+  const { input, prepared, assessment } = useTrip();
+  return useMemo(() => {
+    const { world, kit, steps } = prepared.match(assessment.leave);
+    const cards = proceduresFor(
+      procedures().filter((row) => row.group === 'trouble'),
+      world,
+      steps,
+    );
+    return briefOf({ input, assessment, world, pieces: kit.pieces, cards });
+  }, [input, prepared, assessment]);
+}
+
+function ReadIt({ texts }: { texts: string[] }) {
+  const aloud = useAloud();
+  const [reads, setReads] = useState(false);
+  const turn = () => {
+    if (reads) aloud?.hush();
+    else aloud?.say(texts.join('. '));
+    setReads(!reads);
+  };
+  return (
+    <Button kind="main" cant={aloud === undefined && GO.noVoice} onPress={turn}>
+      {reads ? GO.hush : GO.aloud}
+    </Button>
+  );
+}
+
+/** Who has heard it, each by their own tick; kept with the trip, so that two phones agree. */
+function Heard() {
+  const { trip, shed } = useTrip();
+  const now = useNow();
+  const held = useKind('run').find((r) => r.doc.trip === trip.id && r.doc.procedure === KIND);
+  const crew = trip.crew.flatMap((c) => shed.people.find((who) => who.id === c.person) ?? []);
+  const heard = new Set<string>();
+  for (const { step, skipped } of held?.doc.ticks ?? []) {
+    if (skipped) heard.delete(step);
+    else heard.add(step);
+  }
+  const tick = (person: string, on: boolean) => {
+    const at = new Date(now).toISOString();
+    const value = { step: person, at, ...(on ? {} : { skipped: true }) };
+    if (held) return void change(held, [{ op: 'append', pointer: '/ticks', value }], 'who has heard it');
+    const run = { id: newId(), procedure: KIND, trip: trip.id, startedAt: at, ticks: [value] };
+    void create('run', run as Run, 'who has heard it');
+  };
+  if (crew.length === 0) return <T as="soft">{BRIEF.nobody}</T>;
+  const n = crew.filter((who) => heard.has(who.id)).length;
+  return (
+    <View role="group" aria-label={BRIEF.heard} style={{ gap: 2 }}>
+      <T as="section" heading={2}>
+        {BRIEF.heard}
+      </T>
+      <T as="soft" role="status">
+        {n === crew.length ? BRIEF.all : plainly(BRIEF.some, { n, all: crew.length })}
+      </T>
+      <Row style={{ columnGap: 24 }}>
+        {crew.map((who) => (
+          <Check key={who.id} label={who.name} on={heard.has(who.id)} onChange={(on) => tick(who.id, on)}>
+            <T style={{ fontSize: 18 }}>{who.name}</T>
+          </Check>
+        ))}
+      </Row>
+    </View>
+  );
+}
+
+function Medical({ brief: { medical } }: { brief: Brief }) {
+  const [open, setOpen] = useState(false);
+  if (medical.length === 0) return null;
+  return (
+    <View {...{ dataSet: { screen: '' } }} style={{ gap: 4, alignItems: 'flex-start' }}>
+      <Button onPress={() => setOpen(!open)}>{plainly(BRIEF.medical, { n: medical.length })}</Button>
+      <T as="small">{BRIEF.medicalWhy}</T>
+      {open ? medical.map(({ name, says }) => <T key={name}>{plainly(BRIEF.note, { name, says })}</T>) : null}
+    </View>
+  );
+}
