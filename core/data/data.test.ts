@@ -130,7 +130,7 @@ describe('conditions outside the packs', () => {
     expect(PROCEDURES.map((row) => `procedure/${row.id}.json`).sort()).toEqual(folderOf.sort());
   });
   test('a procedure with what is not there is told, each fault', () => {
-    const [row] = PROCEDURES;
+    const row = PROCEDURES.find((each) => each.figures === undefined)!;
     const step = {
       id: 'odd',
       what: 'Pay out {rode:length}, {rode:mass} of it.',

@@ -125,7 +125,7 @@ const GROUPS: Partial<Record<ThingType, (doc: Doc) => Group[]>> = {
   ],
   place: ({ kind }) => [
     { fields: ['name', 'kind', 'position', 'water', ...(PLACE[String(kind)] ?? [])] },
-    ...(kind === 'launch' ? [{ title: 'How it falls', fields: ['slope', 'foot'] }] : []),
+    ...(kind === 'launch' ? [{ title: 'How it falls', fields: ['slope', 'foot', 'faces'] }] : []),
     { title: 'Rules of the place', fields: ['rules', 'confirmed'] },
   ],
   water: ({ class: kind }) => [

@@ -2,6 +2,7 @@ import { View } from 'react-native';
 import { useRouter } from 'expo-router';
 import { CRAFT } from '@escale/core/model/lists';
 import { proceduresFor, stepStates, type Procedure } from '@escale/core/procedure';
+import { render } from '@escale/core/say';
 import { Button } from '../../ui/button';
 import { TextLink } from '../../ui/press';
 import { T } from '../../ui/text';
@@ -30,9 +31,26 @@ export const LaunchSection = () => (
   <View style={{ gap: 18 }}>
     <BriefDoor />
     <RampView />
+    <LaunchNotes />
     <Group group="go" none="Launching" />
   </View>
 );
+/** Hours, edge of the water, wind across, the car, and how she came off before: what is known of each. */
+function LaunchNotes() {
+  const { prepared, assessment, reader } = useTrip();
+  const { notes } = prepared.match(assessment.leave);
+  if (notes.length === 0) return null;
+  return (
+    <View role="list" aria-label={GO.atLaunch} style={{ gap: 6 }}>
+      {notes.map((said, i) => (
+        <T role="listitem" key={i}>
+          {render(said, reader)}
+        </T>
+      ))}
+    </View>
+  );
+}
+
 /** Before the boat goes in, whoever goes is told. */
 function BriefDoor() {
   const { trip } = useTrip();

@@ -5,8 +5,12 @@ import { useNow } from '../../data/hooks';
 import { useTrip } from '../trip/use-trip';
 import type { Procedure } from '@escale/core/procedure';
 import { OnWater } from './on-water';
+import { HowOff } from './how-off';
 import { Runner } from './runner';
 import { useProcedure, useRun } from './use-run';
+
+/** Launches in which she comes off a trailer. */
+const OFF_TRAILER: ReadonlySet<string> = new Set(['ramp-launch', 'beach-launch']);
 
 /** Where the steps are read before they are walked. */
 function cameFrom({ id, group }: Procedure): string {
@@ -45,6 +49,7 @@ export function RunPage() {
         reader={reader}
         crew={crew}
         trouble={`/trips/${id}/go/trouble`}
+        {...(OFF_TRAILER.has(made.id) ? { after: <HowOff /> } : {})}
       />
     </OnWater>
   );

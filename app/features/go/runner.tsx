@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { View } from 'react-native';
 import type { Procedure, Step } from '@escale/core/procedure';
 import { nextStep, stepStates } from '@escale/core/procedure';
@@ -25,6 +25,8 @@ export interface RunnerProps {
   crew?: readonly Member[];
   /** Address of the cards of trouble. */
   trouble?: string;
+  /** What is asked when all of it is done. */
+  after?: ReactNode;
 }
 
 /** One big step at a time, with wet hands. What has sunk boats is looked at twice; what can't be done now stays open. */
@@ -136,6 +138,7 @@ function End({
   leave,
   reader,
   trouble,
+  after,
   open,
   skipped,
 }: RunnerProps & { open: Step[]; skipped: ReadonlySet<string> }) {
@@ -152,6 +155,7 @@ function End({
           ? 'Every step was ticked; what asks for it was looked at again, later or by another eye.'
           : open.map((s) => render(s.what, reader)).join(' ')}
       </T>
+      {after}
       <T as="soft">{plainly(GO.took, { for: (last - began) / 1000 })}</T>
       <View role="list" aria-label={GO.times}>
         {procedure.steps.map((step) => {

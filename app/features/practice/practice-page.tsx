@@ -2,12 +2,12 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import type { ProcedureRow } from '@escale/core/model';
-import { CRAFT } from '@escale/core/model/lists';
+import { CRAFT, JETTIES, SURFACES } from '@escale/core/model/lists';
 import { procedureOf } from '@escale/core/procedure';
 import { evaluate, type World } from '@escale/core/rules';
 import { Button } from '../../ui/button';
 import { Fold } from '../../ui/fold';
-import { Choice, optionsOf } from '../../ui/choice';
+import { Choice, optionsOf, type Option } from '../../ui/choice';
 import { Page } from '../../ui/page';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
@@ -92,37 +92,87 @@ function DrillRow({ row, done }: { row: ProcedureRow; done: { at: number; drill:
   );
 }
 
-const WITH = [
-  { value: 'alone', label: 'Alone' },
-  { value: 'others', label: 'With others' },
+const YES_NO = (yes: string, no: string) => [
+  { value: 'yes', label: yes },
+  { value: 'no', label: no },
 ];
-const WHEN = [
-  { value: 'day', label: 'By day' },
-  { value: 'dark', label: 'In the dark' },
-];
-const MOVED = [
-  { value: 'hand', label: 'By hand' },
-  { value: 'motor', label: 'With an engine' },
-  { value: 'electric', label: 'With an electric motor' },
-];
-const CRAFTS = optionsOf(CRAFT);
 
-interface Drill {
-  kind?: string;
-  company?: string;
-  light?: string;
-  moved?: string;
-}
+/** What is asked of a walk, each settling one fact or more; asked only where its steps hang on it. */
+const ASKED: readonly {
+  label: string;
+  facts: readonly string[];
+  options: readonly Option[];
+  settles: (said: string) => World['facts'];
+}[] = [
+  {
+    label: 'Which boat',
+    facts: ['boat.kind'],
+    options: optionsOf(CRAFT),
+    settles: (kind) => ({ 'boat.kind': kind }),
+  },
+  {
+    label: 'With whom',
+    facts: ['crew.alone'],
+    options: YES_NO('Alone', 'With others'),
+    settles: (said) => ({ 'crew.alone': said === 'yes' }),
+  },
+  {
+    label: 'When',
+    facts: ['day.dark'],
+    options: YES_NO('In the dark', 'By day'),
+    settles: (said) => ({ 'day.dark': said === 'yes' }),
+  },
+  {
+    label: 'Moved how',
+    facts: ['boat.motor', 'boat.combustion', 'boat.inboard'],
+    options: [
+      { value: 'hand', label: 'By hand' },
+      { value: 'motor', label: 'With an outboard engine' },
+      { value: 'inboard', label: 'With an engine inside' },
+      { value: 'electric', label: 'With an electric motor' },
+    ],
+    settles: (moved) => ({
+      'boat.motor': moved !== 'hand',
+      'boat.combustion': moved === 'motor' || moved === 'inboard',
+      'boat.inboard': moved === 'inboard',
+    }),
+  },
+  {
+    label: 'Jetty beside the launch',
+    facts: ['launch.jetty'],
+    options: optionsOf(JETTIES),
+    settles: (jetty) => ({ 'launch.jetty': jetty }),
+  },
+  {
+    label: 'Ground at the launch',
+    facts: ['launch.surface'],
+    options: optionsOf(SURFACES),
+    settles: (surface) => ({ 'launch.surface': surface }),
+  },
+  {
+    label: 'Tide',
+    facts: ['water.tidal'],
+    options: YES_NO('Tidal', 'No tide'),
+    settles: (said) => ({ 'water.tidal': said === 'yes' }),
+  },
+];
+type Drill = Readonly<Record<string, string>>;
 
 /** What was said of the walk, as facts; what was not said leaves both sides in, each with the word for whom it is. */
-function factsOf({ kind, company, light, moved }: Drill): World['facts'] {
-  return {
-    ...(kind ? { 'boat.kind': kind } : {}),
-    ...(company ? { 'crew.alone': company === 'alone' } : {}),
-    ...(light ? { 'day.dark': light === 'dark' } : {}),
-    ...(moved ? { 'boat.motor': moved !== 'hand', 'boat.combustion': moved === 'motor' } : {}),
-  };
-}
+const factsOf = (drill: Drill): World['facts'] =>
+  Object.assign(
+    {},
+    ...ASKED.map(({ label, settles }) => {
+      const said = drill[label];
+      return said === undefined ? {} : settles(said);
+    }),
+  ) as World['facts'];
+
+/** Do its steps, or whom it suits, hang on one of these facts? */
+const hangsOn = (row: ProcedureRow, facts: readonly string[]) => {
+  const text = JSON.stringify([row.for, row.steps.map((step) => step.when)]);
+  return facts.some((fact) => text.includes(`"${fact}"`));
+};
 
 /** The same runner without a trip, for the boat and the hour that one walks it for. */
 export function DrillPage() {
@@ -140,10 +190,13 @@ export function DrillPage() {
         <Button onPress={back}>Practice</Button>
       </Page>
     );
-  const kinds = CRAFTS.filter(({ value }) => suits(row, value));
   const made = procedureOf(row, { facts: factsOf(drill), crew: [] });
-  const put = (key: keyof Drill) => (value: string | undefined) =>
-    setDrill((old) => ({ ...old, [key]: value }));
+  const asked = ASKED.filter(({ facts }) => hangsOn(row, facts)).map(({ label, options }) => ({
+    label,
+    options: label === 'Which boat' ? options.filter(({ value }) => suits(row, value)) : [...options],
+  }));
+  const put = (label: string) => (value: string | undefined) =>
+    setDrill(({ [label]: _, ...old }) => (value === undefined ? old : { ...old, [label]: value }));
   if (run.held) return <Runner procedure={made} run={run} now={now} leave={back} reader={reader} />;
   return (
     <Page
@@ -155,10 +208,12 @@ export function DrillPage() {
         </Button>
       }
     >
-      <Choice label="Which boat" options={kinds} value={drill.kind} onChange={put('kind')} clearable />
-      <Choice label="With whom" options={WITH} value={drill.company} onChange={put('company')} clearable />
-      <Choice label="When" options={WHEN} value={drill.light} onChange={put('light')} clearable />
-      <Choice label="Moved how" options={MOVED} value={drill.moved} onChange={put('moved')} clearable />
+      {asked.map(({ label, options }) => (
+        <View key={label} style={{ gap: 2 }}>
+          <T as="caps">{label}</T>
+          <Choice label={label} options={options} value={drill[label]} onChange={put(label)} clearable />
+        </View>
+      ))}
       <T as="soft">{plainly(PRACTICE.steps, { n: made.steps.length })}</T>
       <Button kind="main" wet once onPress={() => void run.begin(now)}>
         Begin

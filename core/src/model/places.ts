@@ -39,6 +39,13 @@ export const Place = z.strictObject({
     10,
     'Above chart datum; below it negative. Past the foot the wheels drop off.',
   ).optional(),
+  faces: measure(
+    'bearing',
+    'Which way it falls',
+    0,
+    360,
+    'Looking down it to the water, degrees true: from it the side on which wind sets her is told.',
+  ).optional(),
   shore: choice('Kind of shore', SHORES, 'Where one can land, and where not.').optional(),
   works: measure(
     'height',

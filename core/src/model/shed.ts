@@ -142,6 +142,7 @@ export const Trailer = z.strictObject({
   braked: titled(z.boolean().optional(), 'It has brakes of its own'),
   winch: choice('Winch', WINCHES).optional(),
   letsGo: choice('How she comes off', LETS_GO, 'As it was when she was last launched.').optional(),
+  letsGoOn: titled(CivilDate.optional(), 'Seen on', { past: true }),
 });
 
 export const Rig = z.strictObject({

@@ -3,4 +3,6 @@
  */
 export * from './geometry';
 export * from './needs';
+export * from './cross';
+export { launchNotes } from './notes';
 export { rampFigures, rampFindings, type OnLaunch } from './findings';

@@ -4,7 +4,7 @@ import { plusDays, wallToInstant } from '../earth';
 import { planFindings } from '../floatplan';
 import { companyFindings, forgottenFindings, liftFindings, offFindings, type KitMatch } from '../kit';
 import { TRAILED } from '../model/lists';
-import type { Assessment, Finding, Schedule } from '../model';
+import type { Assessment, Finding, Phrase, Schedule } from '../model';
 import {
   latestTurnOf,
   leaveFindings,
@@ -16,7 +16,7 @@ import {
   scheduleOf,
 } from '../passage';
 import { rightingFindings } from '../recover';
-import { onTrailer, rampFigures, rampFindings, rampNeeds, type RampNeeds } from '../ramp';
+import { launchNotes, onTrailer, rampFigures, rampFindings, rampNeeds, type RampNeeds } from '../ramp';
 import type { StepFigures } from '../procedure';
 import { contentHash, countryFindings, crewFindings, type World } from '../rules';
 import { MS } from '../units';
@@ -47,6 +47,8 @@ export interface Prepared {
     home: Omit<World, 'questions'>;
     /** What the steps of procedures name. */
     steps: StepFigures;
+    /** What is told where she goes in. */
+    notes: Phrase[];
   };
 }
 
@@ -127,7 +129,8 @@ export function prepare(input: AssessInput): Prepared {
       const steps = stepFigures(context, needs, schedule);
       const world = { ...own.world, facts: { ...own.world.facts, ...aboardFacts(own.kit.pieces) } };
       const home = { ...world, facts: { ...world.facts, ...placeFacts(context.back) } };
-      return { kit: own.kit, world, home, steps, ...(schedule ? { schedule } : {}) };
+      const notes = launchNotes({ ...context, places: input.shed.places }, needs, schedule);
+      return { kit: own.kit, world, home, steps, notes, ...(schedule ? { schedule } : {}) };
     },
   };
 }

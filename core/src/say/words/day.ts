@@ -74,6 +74,32 @@ export const DAY_WORDS = {
   'ramp.ok.title': 'The ramp carries her',
   'ramp.ok':
     'Tide {height:height} when you leave, {back:height} when you return; the trailer’s wheels need {need:height}.',
+  'launch.hours': 'The ramp carries her {spans:list}.',
+  'launch.hours.always': 'The ramp carries her at every hour around leaving.',
+  'launch.hours.never': 'The ramp does not carry her at any hour around leaving.',
+  'launch.hours.guess': 'By a guess: {said}',
+  'launch.edge.same': 'The water’s edge is where it was when you come back.',
+  'launch.edge.lower':
+    'When you come back the water is {by:height} lower, its edge {far:height} further down.',
+  'launch.edge.higher':
+    'When you come back the water is {by:height} higher, its edge {far:height} further up.',
+  'launch.edge.guess': 'By a guessed slope: {said}',
+  'launch.cross.left':
+    'Wind {wind:speed} from the left, looking down: back in with her stern a little to the left, her line on the left; coming back aim left of the middle.',
+  'launch.cross.right':
+    'Wind {wind:speed} from the right, looking down: back in with her stern a little to the right, her line on the right; coming back aim right of the middle.',
+  'launch.cross.on':
+    'Wind {wind:speed} up the ramp: it holds her on the trailer and sets her ashore; motor or oars ready before she is let go.',
+  'launch.cross.off':
+    'Wind {wind:speed} down the ramp: she leaves by herself; the line is fast before anything is unhooked.',
+  'launch.park': 'Park at {place}, {far} m away.',
+  'launch.park.high': 'Keep the car above the highest water until then: {height:height} at {at:clock}.',
+  'launch.off.readily': 'She runs off her trailer by herself.',
+  'launch.off.push': 'She comes off her trailer with a push.',
+  'launch.off.sticks': 'She sticks to her trailer until she floats.',
+  'launch.off.readily.on': 'She ran off her trailer by herself on {on:date}.',
+  'launch.off.push.on': 'She came off her trailer with a push on {on:date}.',
+  'launch.off.sticks.on': 'She stuck to her trailer until she floated on {on:date}.',
   'ramp.guess': 'How deep the wheels must go is partly guessed.',
   'figure.rampDepth': 'of water at the wheels',
   'figure.rampRun': 'wheels in from the edge',
