@@ -20,6 +20,7 @@ import { COMPANY, CREW } from './words';
 import { plainly } from '../../data/settings';
 import { TextLink } from '../../ui/press';
 
+const ShareBlock = later(() => import('./share-block').then((m) => m.ShareBlock));
 const SeatsBlock = later(() => import('../load/seats-block').then((m) => m.SeatsBlock));
 
 type Member = Trip['crew'][number];
@@ -109,6 +110,7 @@ function Company() {
   return (
     <View style={{ gap: 8 }}>
       <TripForm fields={FIELDS} />
+      {all.length < 2 ? null : <ShareBlock />}
       {all.length < 2 ? null : (
         <View role="list" aria-label="Who can tow whom">
           <T as="strong">

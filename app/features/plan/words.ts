@@ -29,6 +29,20 @@ export const CREW = {
   jacket: 'Jacket of {name}',
 } as const;
 
+/** Who goes in which boat. */
+export const SHARE = {
+  title: 'Who goes in which boat',
+  boat: '{boat}, {n} aboard, {mass:mass}',
+  seat: '{n}. {who}',
+  goesIn: '{who} goes in',
+  leads: 'can lead',
+  weak: 'weak in the water',
+  shoulder: 'bad shoulder or back',
+  even: 'Share out evenly',
+  how: 'From the bow: strong paddlers first, weak swimmers before the one who leads. Mass, swimming and shoulders spread by the seats each boat has; our own way of weighing them.',
+  said: 'who goes in which boat',
+} as const;
+
 export const COMPANY = {
   into: 'Towing into {wind:speed}',
   intoInvented: 'Towing into {wind:speed} (invented weather)',

@@ -52,6 +52,13 @@ export const TROUBLE_WORDS = {
   'now.watch.late':
     'You are overdue since {overdue:clock}: {who:list} may have called for help. Tell them what you know.',
   'now.watch.none': 'No float plan is watched: nobody comes unless you call.',
+  'share.left': 'In no boat: {who:list}.',
+  'share.empty': 'Nobody is in {boat}.',
+  'share.no-leader':
+    'Nobody in {boat} is known to lead: a skipper, a second driver, or somebody sure of the craft.',
+  'share.seats': '{n} in {boat}, which seats {seats}.',
+  'share.all-weak': 'All in {boat} swim weakly.',
+  'share.unweighed': '{boat}: no weight was entered for {who:list}.',
   'brief.way': 'From {launch} to {where:list}.',
   'brief.from': 'From {launch}.',
   'brief.hours': 'We leave at {leave:clock} and are home at {home:clock}.',
