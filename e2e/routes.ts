@@ -1,6 +1,8 @@
 import { TRIP } from './server';
 
 export const BOAT = '/shed/boat/01890000-0000-7000-8000-000000000005';
+/** A card with its drawing and all that can be changed on it. */
+const CATAMARAN = '/trips/01890000-0000-7000-8000-000000000062/trouble/capsize-catamaran';
 /** Every page of the application, each once. */
 export const ROUTES = [
   '/trips',
@@ -21,6 +23,10 @@ export const ROUTES = [
   `${TRIP}/home/debrief`,
   TRIP,
   `${TRIP}/run/hand-launch`,
+  `${TRIP}/brief`,
+  `${TRIP}/trouble/wrong`,
+  `${TRIP}/trouble/fog`,
+  CATAMARAN,
   `${TRIP}/check`,
   '/shed',
   BOAT,
@@ -48,6 +54,7 @@ export const SAMPLE = [
   `${TRIP}/plan/boat`,
   `${TRIP}/pack/kit`,
   `${TRIP}/go/under-way`,
+  CATAMARAN,
   '/shed',
   BOAT,
   '/begin',

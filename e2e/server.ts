@@ -24,11 +24,21 @@ const freePort = () =>
 export class Server {
   private child?: ChildProcess;
   readonly folder = mkdtempSync(join(tmpdir(), 'escale-e2e-'));
-  /** @param demo with the demo's data, or with an empty memory */
+  /**
+   * @param demo with the demo's data, or with an empty memory
+   * @param stands its clock stands still until it is set; else it goes as the machine's does
+   */
   constructor(
     readonly port: number,
     private readonly demo = true,
+    private readonly stands = true,
   ) {}
+  /** The demo of this day, on the machine's own clock, started. End it with `end`. */
+  static async ofToday(): Promise<Server> {
+    const server = new Server(await freePort(), true, false);
+    await server.start();
+    return server;
+  }
   /** A server with nothing in it, started. End it with `end`. */
   static async bare(): Promise<Server> {
     const server = new Server(await freePort(), false);
@@ -49,7 +59,7 @@ export class Server {
         PORT: String(this.port),
         ...(this.demo ? { ESCALE_DEMO: '1' } : {}),
         ESCALE_DATA: join(this.folder, 'memory'),
-        ESCALE_CLOCK: START,
+        ...(this.stands ? { ESCALE_CLOCK: START } : {}),
       },
     });
     this.child = child;

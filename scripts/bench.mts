@@ -7,6 +7,8 @@ import { demoBundle } from '../core/src/formats';
 import { afloat, holesOf, hullOf, leak, placed, spaceOf, FLOODING } from '../core/src/boat';
 import { matchKit, CATALOGUE } from '../core/src/kit';
 import type { Capability, Condition, GearItem, RulePack } from '../core/src/model';
+import { proceduresFor } from '../core/src/procedure';
+import { PROCEDURES } from '../core/src/procedure/library';
 import { applyPacks, evaluate, packsFor } from '../core/src/rules';
 import { assess, prepare, sweep, type AssessInput } from '../core/src/trip';
 import { tideOf } from '../core/src/water';
@@ -151,6 +153,9 @@ bench('one leak, 14 amounts balanced with free water', 40, () =>
     sea: FLOODING.wash.usual,
   }),
 );
+
+const made = prepared.match().world;
+bench('all procedures of a trip, made', 100, () => proceduresFor(PROCEDURES, made));
 
 const position = { lat: 41.2, lon: -29.5 };
 let day = 0;

@@ -1,5 +1,5 @@
 import { useRef } from 'react';
-import { View } from 'react-native';
+import { View, type ViewStyle } from 'react-native';
 import type { Patch, Trip } from '@escale/core/model';
 import {
   shareFaults,
@@ -12,8 +12,9 @@ import {
 import { own, render } from '@escale/core/say';
 import { doTo } from '@escale/core/verdict';
 import { plainly } from '../../data/settings';
-import { Button } from '../../ui/button';
+import { Button, Row } from '../../ui/button';
 import { Choice } from '../../ui/choice';
+import { Fold } from '../../ui/fold';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
 import { useDoMend } from '../trip/mend';
@@ -56,38 +57,37 @@ function Shared({ boats, people, shares }: { boats: Berth[]; people: Rider[]; sh
       <T as="section" heading={3}>
         {SHARE.title}
       </T>
-      {boats.map((boat) => (
-        <Column
-          key={boat.id}
-          boat={boat}
-          boats={boats}
-          people={people}
-          ids={shares.get(boat.id) ?? []}
-          move={move}
-        />
-      ))}
+      <Row style={{ alignItems: 'stretch' }}>
+        {boats.map((boat) => (
+          <Column key={boat.id} boat={boat} people={people} ids={shares.get(boat.id) ?? []} />
+        ))}
+      </Row>
       {shareFaults(shares, people, boats).map((said, i) => (
         <T key={i}>{render(said, reader)}</T>
       ))}
       <Button onPress={() => put(shareOut(people, boats))}>{SHARE.even}</Button>
+      <Fold title={SHARE.byList}>
+        <View style={{ gap: 10, paddingTop: 8 }}>
+          {people.map((who) => (
+            <View key={who.id} style={{ gap: 2 }}>
+              <T as="caps">{who.name}</T>
+              <Choice
+                label={plainly(SHARE.goesIn, { who: who.name })}
+                options={boats.map(({ id, name }) => ({ value: id, label: name }))}
+                value={boats.find(({ id }) => shares.get(id)?.includes(who.id))?.id}
+                onChange={(to) => to && move(who.id, to)}
+              />
+            </View>
+          ))}
+        </View>
+      </Fold>
       <T as="small">{SHARE.how}</T>
     </View>
   );
 }
 
-function Column({
-  boat,
-  boats,
-  people,
-  ids,
-  move,
-}: {
-  boat: Berth;
-  boats: Berth[];
-  people: Rider[];
-  ids: readonly string[];
-  move: (person: string, boat: string) => void;
-}) {
+/** A boat with her people from the bow; each is dragged to another. */
+function Column({ boat, people, ids }: { boat: Berth; people: Rider[]; ids: readonly string[] }) {
   const p = usePalette();
   const { says } = useTrip();
   const group = seated(ids.flatMap((id) => people.find((who) => who.id === id) ?? []));
@@ -97,37 +97,38 @@ function Column({
       role="group"
       aria-label={boat.name}
       {...{ dataSet: { drop: boat.id } }}
-      style={{ borderWidth: 1, borderColor: p.ink, backgroundColor: p.raised, padding: 10, gap: 6 }}
+      style={{
+        borderWidth: 1,
+        borderColor: p.ink,
+        backgroundColor: p.raised,
+        padding: 10,
+        gap: 6,
+        flexGrow: 1,
+        flexBasis: 160,
+      }}
     >
       <T as="strong">{says(SHARE.boat, { boat: boat.name, n: group.length, mass })}</T>
       {group.map((who, i) => (
-        <View key={who.id} style={{ gap: 2, borderTopWidth: 1, borderColor: p.line, paddingTop: 4 }}>
-          <View
-            {...{ dataSet: { drag: who.id } }}
-            style={
-              {
-                minHeight: 44,
-                justifyContent: 'center',
-                cursor: 'grab',
-                userSelect: 'none',
-                touchAction: 'none',
-              } as object
-            }
-          >
-            <T>{plainly(SHARE.seat, { n: i + 1, who: who.name })}</T>
-            <T as="label">{notes(who).join(', ')}</T>
-          </View>
-          <Choice
-            label={plainly(SHARE.goesIn, { who: who.name })}
-            options={boats.map(({ id, name }) => ({ value: id, label: name }))}
-            value={boat.id}
-            onChange={(to) => to && to !== boat.id && move(who.id, to)}
-          />
+        <View key={who.id} {...{ dataSet: { drag: who.id } }} style={[{ borderColor: p.line }, MARK]}>
+          <T>{plainly(SHARE.seat, { n: i + 1, who: who.name })}</T>
+          {notes(who).map((note) => (
+            <T key={note} as="label">
+              {note}
+            </T>
+          ))}
         </View>
       ))}
     </View>
   );
 }
+const MARK = {
+  minHeight: 44,
+  justifyContent: 'center',
+  borderTopWidth: 1,
+  cursor: 'grab',
+  userSelect: 'none',
+  touchAction: 'none',
+} as object as ViewStyle;
 
 const notes = (who: Rider): string[] => [
   ...(who.leads ? [SHARE.leads] : []),

