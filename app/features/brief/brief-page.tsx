@@ -12,6 +12,7 @@ import { plainly } from '../../data/settings';
 import { useAloud } from '../../ui/aloud';
 import { Button, Row } from '../../ui/button';
 import { Check } from '../../ui/mark';
+import { TextLink } from '../../ui/press';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
 import { GO } from '../go/words';
@@ -48,6 +49,7 @@ export function BriefPage() {
           <ReadIt texts={texts} />
           <Button onPress={() => window.print()}>{BRIEF.print}</Button>
           <Button onPress={() => router.push(`/trips/${trip.id}/go/launch`)}>{BRIEF.back}</Button>
+          <TextLink href={`/trips/${trip.id}/go/trouble`}>{GO.trouble}</TextLink>
         </Row>
       </View>
       {brief.parts.map((part) => (

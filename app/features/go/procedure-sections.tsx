@@ -37,9 +37,10 @@ export const LaunchSection = () => (
 );
 /** Hours, edge of the water, wind across, the car, and how she came off before: what is known of each. */
 function LaunchNotes() {
-  const { prepared, assessment, reader } = useTrip();
+  const { prepared, assessment, reader, trip, shed, says } = useTrip();
+  const rules = shed.places.find((pl) => pl.id === trip.launch)?.rules;
   const { notes } = prepared.match(assessment.leave);
-  if (notes.length === 0) return null;
+  if (notes.length === 0 && !rules) return null;
   return (
     <View role="list" aria-label={GO.atLaunch} style={{ gap: 6 }}>
       {notes.map((said, i) => (
@@ -47,6 +48,7 @@ function LaunchNotes() {
           {render(said, reader)}
         </T>
       ))}
+      {rules ? <T role="listitem">{says(GO.placeRules, { rules })}</T> : null}
     </View>
   );
 }

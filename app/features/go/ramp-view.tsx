@@ -48,7 +48,6 @@ export function RampView() {
         <T as="soft">{GO.rampNoSlope}</T>
       )}
       <Figures names={['ramp/depth', 'ramp/run', 'ramp/car', 'ramp/car-in']} />
-      {launch?.rules ? <T as="soft">{says(GO.placeRules, { rules: launch.rules })}</T> : null}
       <T as="small">{drawn ? GO.rampDeeper : GO.rampFromMeasures}</T>
     </View>
   );

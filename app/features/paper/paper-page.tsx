@@ -5,6 +5,7 @@ import { proceduresFor, type Procedure } from '@escale/core/procedure';
 import { clock, phrase, render } from '@escale/core/say';
 import { MS } from '@escale/core/units';
 import { Button, Row } from '../../ui/button';
+import { TextLink } from '../../ui/press';
 import { Themed } from '../../ui/theme';
 import { useNow } from '../../data/hooks';
 import { plainly } from '../../data/settings';
@@ -50,6 +51,7 @@ export function PaperPage() {
               {PAPER.print}
             </Button>
             <Button onPress={() => router.push(`/trips/${trip.id}/pack/float-plan`)}>{PAPER.back}</Button>
+            <TextLink href={`/trips/${trip.id}/go/trouble`}>{PAPER.trouble}</TextLink>
           </Row>
         </Themed>
       </div>

@@ -2,6 +2,7 @@
 export const PAPER = {
   cards: 'If it goes wrong: the first ten seconds',
   print: 'Print',
+  trouble: 'Trouble',
   back: 'back',
   lead: 'For a dry bag: the sheet, the hours before, the list, the steps. What is printed does not change when the trip does: printed {at:day} {at:clock}.',
   noSheet:

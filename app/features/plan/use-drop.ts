@@ -24,13 +24,13 @@ export function useDrop(box: RefObject<View | null>, onDrop: (what: string, wher
       if (!grab) return;
       const [dx, dy] = [event.clientX - grab.x, event.clientY - grab.y];
       grab.moved ||= Math.hypot(dx, dy) > SLIP;
-      if (grab.moved) grab.mark.style.transform = `translate(${dx}px, ${dy}px)`;
+      if (grab.moved) grab.mark.style.translate = [dx, dy].map((by) => `${by}px`).join(' ');
     };
     const up = (event: PointerEvent) => {
       if (!grab) return;
       const { what, mark, moved } = grab;
       grab = undefined;
-      mark.style.transform = '';
+      mark.style.translate = '';
       if (!moved || event.type !== 'pointerup') return;
       const under = document
         .elementsFromPoint(event.clientX, event.clientY)

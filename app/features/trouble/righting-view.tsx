@@ -26,6 +26,9 @@ import { useTrip } from '../trip/use-trip';
 import { FreeBody } from './free-body';
 import { CAN, CHANGE, CHANGE_TO, RIGHT, SIDES } from './words';
 
+/** Too heavy to be turned in the water by who is in it. */
+const NOT_RIGHTED: Readonly<Record<string, true>> = { 'trailer-boat': true };
+
 /** By how much a line and the water in a sail are stepped, m and kg. */
 const STEP = { line: 0.25, water: 10, mostWater: 60, mostLine: 6, first: 2 } as const;
 
@@ -47,7 +50,17 @@ export function RightingView() {
   const wind = forecast && weatherAt(forecast, now)?.wind;
   const given: Given = { ...begin, ...(wind === undefined ? {} : { wind }), ...changed };
   const found = boat && righting(boat, people, given);
-  if (!boat || !found) return null;
+  if (!boat) return null;
+  if (!found)
+    return (
+      <T as="soft">
+        {boat.kind === 'personal-watercraft'
+          ? RIGHT.byLabel
+          : boat.kind in NOT_RIGHTED
+            ? RIGHT.notRighted
+            : RIGHT.noMeasures}
+      </T>
+    );
   return (
     <View role="group" aria-label={RIGHT.title} style={{ gap: 12 }}>
       <T as="section" heading={2}>

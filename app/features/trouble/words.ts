@@ -75,6 +75,9 @@ export const RIGHT = {
   estimate:
     'Our own estimate, nobody publishes such numbers. Moving water, waves and tired arms are not in it.',
   unweighed: 'Without a weight: {who:list}.',
+  byLabel: 'She is rolled the way the label at her stern shows, and only that way.',
+  notRighted: 'A trailer boat is not turned upright by people in the water: get onto her, stay, call.',
+  noMeasures: 'Whether you can right her can’t be reckoned: enter her length, beam and weight.',
   raft: 'A life raft upside down',
 } as const;
 

@@ -1,6 +1,8 @@
 import abandon from '../../data/procedure/abandon.json';
+import aground from '../../data/procedure/aground.json';
 import beachLaunch from '../../data/procedure/beach-launch.json';
 import beachRetrieve from '../../data/procedure/beach-retrieve.json';
+import bleeding from '../../data/procedure/bleeding.json';
 import capsizeCanoe from '../../data/procedure/capsize-canoe.json';
 import capsizeCatamaran from '../../data/procedure/capsize-catamaran.json';
 import capsizePaddleboard from '../../data/procedure/capsize-paddleboard.json';
@@ -37,6 +39,7 @@ import raftLand from '../../data/procedure/raft-land.json';
 import raftLaunch from '../../data/procedure/raft-launch.json';
 import rampLaunch from '../../data/procedure/ramp-launch.json';
 import rampRetrieve from '../../data/procedure/ramp-retrieve.json';
+import riverRising from '../../data/procedure/river-rising.json';
 import somebodyElse from '../../data/procedure/somebody-else.json';
 import strainer from '../../data/procedure/strainer.json';
 import swamped from '../../data/procedure/swamped.json';
@@ -81,6 +84,7 @@ export const PROCEDURES = [
   fog,
   lost,
   hookInHand,
+  bleeding,
   exhausted,
   paddleLost,
   mastDown,
@@ -89,6 +93,8 @@ export const PROCEDURES = [
   towGive,
   weir,
   strainer,
+  aground,
+  riverRising,
   // Fish.
   fishPlay,
   fishLand,
