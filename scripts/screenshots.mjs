@@ -19,7 +19,8 @@ const ask = async (path, body) =>
   ).json();
 
 const TRIP = '/trips/01890000-0000-7000-8000-000000000055',
-  FOUR = '/trips/01890000-0000-7000-8000-000000000056';
+  FOUR = '/trips/01890000-0000-7000-8000-000000000056',
+  CAT = '/trips/01890000-0000-7000-8000-000000000062';
 const browser = await openBrowser();
 const phone = await (
   await browser.newContext({ viewport: { width: 390, height: 844 }, serviceWorkers: 'block' })
@@ -61,8 +62,15 @@ await shoot(phone, 'ramp', `${FOUR}/go/launch`, (page) =>
   page.getByRole('img', { name: /^The ramp/ }).evaluate((ramp) => ramp.scrollIntoView({ block: 'start' })),
 );
 await shoot(wide, 'wide-water', `${TRIP}/plan/water`);
-await shoot(wide, 'wide-load', `${FOUR}/pack/load`, toPlan);
-await shoot(wide, 'wide-trips', '/trips');
+await shoot(phone, 'brief', `${FOUR}/brief`);
+await shoot(phone, 'wrong', `${FOUR}/trouble/wrong`, (page) =>
+  page.getByRole('button', { name: 'Stern heavy' }).click(),
+);
+await shoot(phone, 'righting', `${CAT}/trouble/capsize-catamaran`, (page) =>
+  page
+    .getByRole('group', { name: 'Can we right her?', exact: true })
+    .evaluate((view) => view.scrollIntoView({ block: 'start' })),
+);
 await shoot(phone, 'float-plan', `${TRIP}/pack/float-plan`);
 const plan = await ask('/api/plans', { id: '01990000-0000-7000-8000-000000000001', trip: TRIP.slice(7) });
 await shoot(phone, 'launch', `${TRIP}/run/hand-launch`, async (page) => {
@@ -79,10 +87,7 @@ await ask(`/api/plans/${plan.id}/deeds`, {
   madeAt: new Date(plan.times.leave).toISOString(),
 });
 await shoot(phone, 'under-way', `${TRIP}/go/under-way`);
-await shoot(phone, 'fine', `${TRIP}/go/under-way`, (page) =>
-  page.getByRole('button', { name: 'I’m fine' }).click(),
-);
-await shoot(phone, 'trouble', `${TRIP}/go/trouble`);
+await shoot(phone, 'trouble', `${TRIP}/trouble/capsize-sit-on-top`);
 await ask('/api/clock', { at: new Date(plan.times.overdue + 60_000).toISOString() });
 await shoot(phone, 'watch', '/watch');
 const { calls } = await ask('/api/standins/telephone');

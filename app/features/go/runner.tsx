@@ -64,7 +64,9 @@ function Walk(props: RunnerProps & { awake: boolean }) {
   const { procedure, run, now, leave, crew = [], trouble } = props;
   const [back, setBack] = useState<string>();
   const [sharing, setSharing] = useState(false);
-  const [eye, look] = useEye();
+  const [whose, look] = useEye();
+  // Whose phone it was on another trip hides nothing on this one.
+  const eye = crew.some(({ id }) => id === whose) ? whose : undefined;
   const states = stepStates(procedure.steps, run.ticks);
   const open = procedure.steps.filter((s) => !states.get(s.id)?.done);
   const skipped = new Set(run.ticks.filter((t) => t.skipped).map((t) => t.step));

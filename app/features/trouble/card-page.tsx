@@ -9,6 +9,7 @@ import { MS } from '@escale/core/units';
 import { useNow } from '../../data/hooks';
 import { plainly } from '../../data/settings';
 import { Button } from '../../ui/button';
+import { Guard } from '../../ui/guard';
 import { TextLink } from '../../ui/press';
 import { Page } from '../../ui/page';
 import { T } from '../../ui/text';
@@ -90,7 +91,9 @@ function Rest({ row }: { row: ProcedureRow }) {
   const { call, nature } = row.card ?? {};
   return (
     <>
-      <Now made={made} signals={signals} where={where} />
+      <Guard instead={() => <T as="soft">{TROUBLE.noFacts}</T>}>
+        <Now made={made} signals={signals} where={where} />
+      </Guard>
       {call === 'none' ? (
         <T as="soft">{TROUBLE.noRadio}</T>
       ) : boat && call ? (
@@ -107,7 +110,11 @@ function Rest({ row }: { row: ProcedureRow }) {
         <StepList procedure={made} states={states} />
         <T as="soft">{TROUBLE.practice}</T>
       </View>
-      {row.card?.now?.includes('right') ? <RightingView /> : null}
+      {row.card?.now?.includes('right') ? (
+        <Guard instead={() => <T as="soft">{TROUBLE.noFacts}</T>}>
+          <RightingView />
+        </Guard>
+      ) : null}
       {row.id === 'abandon' && world.facts['kit.life-raft'] === true ? <RaftView /> : null}
       <Schools procedure={made} />
     </>

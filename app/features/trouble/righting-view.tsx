@@ -6,6 +6,7 @@ import {
   aboardToRight,
   changes,
   lifeRaft,
+  LINE_MORE,
   righting,
   rigOf,
   wayOf,
@@ -244,7 +245,11 @@ function Better({ found, tried }: { found: Righting; tried: ReturnType<typeof ch
     <View style={{ gap: 4 }}>
       <T as="strong">{RIGHT.changes}</T>
       {tried.map(({ id, then }) => (
-        <T key={id}>{says(CHANGE_TO[then.together?.can ?? 'no'], { what: CHANGE[id] })}</T>
+        <T key={id}>
+          {says(CHANGE_TO[then.together?.can ?? 'no'], {
+            what: id === 'line' ? says(CHANGE.line, { more: LINE_MORE }) : CHANGE[id],
+          })}
+        </T>
       ))}
     </View>
   );

@@ -15,6 +15,7 @@ export const TROUBLE = {
   noRadio: 'This asks for no call by itself. In doubt call.',
   mayday: 'Say on the radio, channel 16. By telephone say the same.',
   pan: 'In urgency, on channel 16: nobody in grave danger yet. By telephone say the same.',
+  noFacts: 'This part could not be reckoned. The words and the steps stand without it.',
   noBoat: 'No boat is chosen: the cards are those that all craft share.',
   practice: 'Practise it where it is warm and shallow: a card is no skill.',
 } as const;
@@ -92,7 +93,7 @@ export const CHANGE = {
   bow: 'Her bow brought to the wind',
   drain: 'The water run out of the sail',
   bag: 'A bag of water on the shoulder',
-  line: 'Half a metre more line',
+  line: '{more:length} more line',
   strap: 'A strap from her far edge, standing on the near one',
   pair: 'A second one on the line',
 } as const;

@@ -18,6 +18,12 @@ describe('steps made for the facts', () => {
     expect(ids({ 'day.dark': false })).not.toContain('light');
     expect(ids({})).toContain('light');
   });
+  test('without a boat only what all craft share is offered', () => {
+    const found = proceduresFor(PROCEDURES, world({})).map((p) => p.id);
+    expect(found).toEqual(expect.arrayContaining(['fog', 'cold', 'drowning', 'halt-arrive']));
+    for (const none of ['capsize-raft', 'capsize-sit-on-top', 'fire', 'ramp-launch', 'swamped'])
+      expect(found).not.toContain(none);
+  });
   test('what was forgotten before is asked first', () =>
     expect(procedureOf(launch, world({}), ['Hat']).steps[0].what).toMatchObject({ with: { what: 'Hat' } }));
   test('a procedure is offered only to boats it was written for', () => {

@@ -1,4 +1,5 @@
 import type { Phrase, ProcedureRow, StepRow } from '../model';
+import { CRAFT } from '../model/lists';
 import { evaluate, type World } from '../rules';
 import { own, phrase } from '../say';
 
@@ -21,11 +22,17 @@ export interface Procedure extends Omit<ProcedureRow, 'steps' | 'stopIf'> {
 /** What a trip knows of the figures that a procedure names, SI, by the name that its sentences use. */
 export type StepFigures = Readonly<Record<string, number | undefined>>;
 
-/** The procedures that suit a boat: those whose condition is not refuted. */
+/** Not refuted; of a boat of which nobody said the kind, whatever kind she is. */
+function suits({ for: when }: ProcedureRow, world: World): boolean {
+  if (world.facts['boat.kind'] !== undefined) return evaluate(when, world).truth !== 'no';
+  return Object.keys(CRAFT).every(
+    (kind) => evaluate(when, { ...world, facts: { ...world.facts, 'boat.kind': kind } }).truth !== 'no',
+  );
+}
+
+/** The procedures that suit a boat: those whose condition is not refuted; without a boat, those of all craft. */
 export function proceduresFor(rows: ProcedureRow[], world: World, figures: StepFigures = {}): Procedure[] {
-  return rows
-    .filter((row) => evaluate(row.for, world).truth !== 'no')
-    .map((row) => procedureOf(row, world, [], figures));
+  return rows.filter((row) => suits(row, world)).map((row) => procedureOf(row, world, [], figures));
 }
 
 /**

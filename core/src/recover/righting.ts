@@ -238,7 +238,8 @@ function bagOf(way: Way, her: Her, given: Given): Band[] {
   return [{ low: at(TALL.low, lean.low), high: at(TALL.high, lean.high) }];
 }
 
-const MORE = limit('line-more');
+/** How much longer a line is tried, m. */
+export const LINE_MORE = limit('line-more');
 export type Change = { id: 'bow' | 'drain' | 'bag' | 'line' | 'strap' | 'pair'; then: Righting };
 
 /**
@@ -259,7 +260,7 @@ export function changes(
     ['bag', now.way === 'mast' && !given.bag ? { ...given, bag: true } : undefined],
     [
       'line',
-      now.way === 'mast' && given.line !== undefined ? { ...given, line: given.line + MORE } : undefined,
+      now.way === 'mast' && given.line !== undefined ? { ...given, line: given.line + LINE_MORE } : undefined,
     ],
     ['strap', now.way === 'hand' ? { ...given, strap: true } : undefined],
     ['pair', given.on !== undefined && given.on.length < ON[now.way] ? withoutOn(given) : undefined],

@@ -1,5 +1,6 @@
 import data from '../../data/trip/brief.json';
 import { hullOf, placed, startCard } from '../boat';
+import { isOpen } from '../floatplan';
 import type { Piece } from '../kit';
 import type { Assessment, BriefData, Phrase } from '../model';
 import type { Procedure } from '../procedure';
@@ -70,9 +71,9 @@ export const aloudSeconds = (texts: readonly string[]): number => {
 /** After so long nobody listens, seconds. */
 export const BRIEF_MOST = BRIEF.most.value * MINUTE;
 
-function today({ trip, launch, halts, plan, shed }: Context, { schedule }: Briefed['assessment']): Phrase[] {
+function today({ launch, halts, plan }: Context, { schedule }: Briefed['assessment']): Phrase[] {
   const where = halts.flatMap((halt) => (halt ? [halt.name] : []));
-  const who = trip.contacts.flatMap((id) => shed.contacts.find((c) => c.id === id)?.name ?? []);
+  const who = plan && isOpen(plan.state) ? plan.contacts.filter((c) => c.accepted && !c.declined) : [];
   return [
     ...(launch
       ? [phrase(where.length > 0 ? 'brief.way' : 'brief.from', { launch: launch.name, where })]
@@ -81,7 +82,7 @@ function today({ trip, launch, halts, plan, shed }: Context, { schedule }: Brief
       ? [phrase('brief.no-home')]
       : [phrase('brief.hours', { leave: schedule.leave, home: schedule.home })]),
     plan?.times.overdue !== undefined && who.length > 0
-      ? phrase('brief.watched', { who, overdue: plan.times.overdue })
+      ? phrase('brief.watched', { who: who.map((c) => c.name), overdue: plan.times.overdue })
       : phrase('brief.unwatched'),
   ];
 }

@@ -86,12 +86,19 @@ describe('here and now, on a card of trouble', () => {
     const night = nowOf({ input, assessment, now: Date.UTC(2026, 4, 12, 2), signals: [] });
     expect(render(night('light')[0], reader)).toMatch(/^It is dark until/);
   });
-  test('who acts and when; late says so; nobody says so', () => {
+  test('who acts and when: only who accepted counts; late says so; a plan that ended watches nobody', () => {
     const input = inputOf(0);
     const times = { leave: NOW, checkIns: [], overdue: NOW + 50 * HOUR } as never;
-    const plan = { times, state: 'under-way' as const };
-    expect(told(input, { plan })('watch')).toMatch(/will act at .*call if you need help sooner/);
-    expect(told(input, { plan, now: NOW + 51 * HOUR })('watch')).toMatch(/^You are overdue/);
+    const ada = { id: 'a', name: 'Ada Tolley', accepted: true };
+    const plan = (more: object = {}) =>
+      ({ times, state: 'under-way' as const, contacts: [ada], ...more }) as never;
+    const say = (more: object = {}, now?: number) =>
+      told(input, { plan: plan(more), ...(now === undefined ? {} : { now }) })('watch');
+    expect(say()).toMatch(/^Ada Tolley accepted to act at .*call if you need help sooner\.$/);
+    expect(say({ contacts: [{ ...ada, accepted: false }] })).toMatch(/^Nobody has accepted/);
+    expect(say({ channel: 'stand-in' })).toMatch(/No message leaves this machine by itself\.$/);
+    expect(say({}, NOW + 51 * HOUR)).toMatch(/^You are overdue/);
+    expect(say({ state: 'closed' })).toMatch(/nobody comes unless you call/);
     expect(told(input)('watch')).toMatch(/nobody comes unless you call/);
   });
   test('nobody, nothing, nowhere: each fact says what is missing, and none is a number', () => {

@@ -1,5 +1,6 @@
 import { coldNow } from '../body';
 import { FLOODING, holesOf, hullOf, orifice } from '../boat';
+import { isOpen } from '../floatplan';
 import { skyAt, sunAfter, type LatLon } from '../earth';
 import { CHART_DATUMS } from '../model/lists';
 import type { Assessment, NowId, Phrase, PlanView } from '../model';
@@ -18,7 +19,7 @@ export interface Asking {
   now: number;
   /** Where this device says it is; absent: where the plan has the boat. */
   position?: LatLon;
-  plan?: Pick<PlanView, 'times' | 'state'>;
+  plan?: Pick<PlanView, 'times' | 'state' | 'contacts' | 'channel'>;
   /** Names of what can be seen, heard or received, as they are packed. */
   signals: readonly string[];
 }
@@ -60,7 +61,7 @@ export function nowOf(asking: Asking): (id: NowId) => Phrase[] {
         ? phrase('now.signals', { signals: [...asking.signals] })
         : phrase('now.signals.none'),
     ],
-    watch: () => watch(context, asking),
+    watch: () => watch(asking),
   };
   return (id) => told[id]();
 }
@@ -180,9 +181,12 @@ function swampedNow({ findings }: Assessment): Phrase[] {
   return found ? found.because : [phrase('swamped.unknown.why')];
 }
 
-function watch({ trip, shed }: Context, { plan, now }: Asking): Phrase[] {
-  const who = trip.contacts.flatMap((id) => shed.contacts.find((c) => c.id === id)?.name ?? []);
+/** Who acts, and when: only who accepted is counted on, and a machine that reaches nobody says so. */
+function watch({ plan, now }: Asking): Phrase[] {
   const overdue = plan?.times.overdue;
-  if (!plan || overdue === undefined || who.length === 0) return [phrase('now.watch.none')];
-  return [phrase(overdue > now ? 'now.watch' : 'now.watch.late', { who, overdue })];
+  if (!plan || overdue === undefined || !isOpen(plan.state)) return [phrase('now.watch.none')];
+  const who = plan.contacts.filter((c) => c.accepted && !c.declined).map((c) => c.name);
+  const alone = plan.channel === undefined ? [] : [phrase('now.watch.no-channel')];
+  if (who.length === 0) return [phrase('now.watch.nobody', { overdue }), ...alone];
+  return [phrase(overdue > now ? 'now.watch' : 'now.watch.late', { who, overdue }), ...alone];
 }

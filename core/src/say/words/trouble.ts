@@ -48,9 +48,12 @@ export const TROUBLE_WORDS = {
   'now.openings.none': 'Her openings were not entered: plug, bungs, hatches, hoses.',
   'now.signals': 'To be found: {signals:list}.',
   'now.signals.none': 'No signal is packed: both arms up and down, slowly; noise, light, reflection.',
-  'now.watch': '{who:list} will act at {overdue:clock}, and nobody before: call if you need help sooner.',
+  'now.watch':
+    '{who:list} accepted to act at {overdue:clock}, and nobody before: call if you need help sooner.',
   'now.watch.late':
     'You are overdue since {overdue:clock}: {who:list} may have called for help. Tell them what you know.',
+  'now.watch.nobody': 'Nobody has accepted to act at {overdue:clock}: call if you need help.',
+  'now.watch.no-channel': 'No message leaves this machine by itself.',
   'now.watch.none': 'No float plan is watched: nobody comes unless you call.',
   'share.left': 'In no boat: {who:list}.',
   'share.empty': 'Nobody is in {boat}.',
@@ -63,7 +66,7 @@ export const TROUBLE_WORDS = {
   'brief.from': 'From {launch}.',
   'brief.hours': 'We leave at {leave:clock} and are home at {home:clock}.',
   'brief.no-home': 'When we are home was not reckoned: say it.',
-  'brief.watched': '{who:list} will act at {overdue:clock} if we have not said that we are home.',
+  'brief.watched': '{who:list} accepted to act at {overdue:clock} if we have not said that we are home.',
   'brief.unwatched': 'Nobody ashore watches the clock: say who would miss us.',
   'brief.skipper': '{who} leads: what {who} says is done first and talked of afterwards.',
   'brief.no-skipper': 'Say who leads.',
