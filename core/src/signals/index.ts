@@ -41,7 +41,9 @@ export function mayday(
   const name = boat.marks || boat.name;
   const colours = boat.hullColour ?? boat.deckColour;
   const worn = phrase(`mayday.jackets.${jackets}`);
-  const who = { name, position: positionOf(spot), kind: CRAFT[boat.kind], n: persons };
+  // A crew that nobody entered is counted by whoever calls.
+  const aboard = persons > 0 ? phrase('mayday.aboard', { n: persons }) : phrase('mayday.aboard.unsaid');
+  const who = { name, position: positionOf(spot), kind: CRAFT[boat.kind], aboard };
   return [
     phrase(call === 'pan' ? 'pan.open' : 'mayday.open', { name }),
     phrase(call === 'pan' ? 'pan.where' : 'mayday.where', who),

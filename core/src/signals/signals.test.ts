@@ -37,6 +37,20 @@ test('without marks the name serves; without colours or signals nothing is left 
   expect(said).not.toMatch(/undefined|, \.|  /);
 });
 
+test('a crew that nobody entered is counted by whoever calls', () => {
+  const said = words(aBoat(), 0, { text: 'X', from: 'device' }, 'unsaid', []);
+  expect(said).toContain('say how many are aboard');
+  expect(said).not.toMatch(/\b0 /);
+});
+test('how it is called and what is the matter stand where they belong', () => {
+  const said = words(aBoat({ name: 'Tern' }), 2, { text: 'X', from: 'device' }, 'all', [], {
+    call: 'pan',
+    nature: 'Our engine has stopped.',
+  });
+  expect(said).toMatch(/^Pan-pan, pan-pan, pan-pan\. All stations\. This is Tern, Tern, Tern\./);
+  expect(said).toMatch(/My position is X\. Our engine has stopped\. We need assistance\./);
+  expect(said).not.toMatch(/mayday|at once/i);
+});
 test('a position says where it comes from, and jackets say what was declared', () => {
   const at = (from: 'device' | 'plan' | 'launch' | 'none') =>
     words(aBoat(), 2, { text: 'X', from }, 'all', []);
