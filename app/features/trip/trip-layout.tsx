@@ -6,6 +6,7 @@ import { HOUR, MS } from '@escale/core/units';
 import { Button } from '../../ui/button';
 import { Logo } from '../../ui/logo';
 import { Empty, Page, useWide } from '../../ui/page';
+import { TextLink } from '../../ui/press';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
 import { FONT } from '../../ui/tokens';
@@ -139,6 +140,7 @@ function Header({ view: { trip, shed, reader, says, assessment, input } }: { vie
           {(wide ? [day, water?.name, boat?.name, crew] : [day, ...hours]).filter(Boolean).join(' · ')}
         </T>
       </View>
+      {wide ? <TextLink href={`/trips/${trip.id}/go/trouble`}>{TROUBLE_TAB}</TextLink> : null}
       <T as="label" style={{ textAlign: 'right', ...(wide ? {} : { maxWidth: 68 }) }}>
         {invented ? 'invented weather' : age === undefined ? 'no forecast' : forecastAge(Math.max(0, age))}
       </T>

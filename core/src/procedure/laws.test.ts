@@ -224,6 +224,13 @@ describe('each boat at each launch', () => {
     expect(offered(facts, 'go')).toHaveLength(1);
     expect(offered(facts, 'home')).toHaveLength(1);
   });
+  test('an inflatable that lies at a jetty leaves it, whether or not it came on a trailer', () => {
+    for (const trailed of [true, false])
+      for (const group of ['go', 'home'])
+        expect(
+          offered({ 'boat.kind': 'inflatable', 'launch.from': 'jetty', 'boat.trailed': trailed }, group),
+        ).toHaveLength(1);
+  });
   test('an inflatable by hand is carried, on a trailer it is backed in; while nobody said, both are offered', () => {
     const of = (trailed: boolean | undefined) =>
       offered({ 'boat.kind': 'inflatable', 'launch.from': 'ramp', 'boat.trailed': trailed }, 'go').map(

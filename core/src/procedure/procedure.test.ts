@@ -218,11 +218,17 @@ describe('read aloud over the crossing of facts', () => {
   const crossings = Array.from({ length: 16 }, (_, n) =>
     Object.fromEntries(facts.map((f, i) => [f, Boolean(n & (1 << i))])),
   ).filter((f) => f['boat.motor'] || !f['boat.combustion']);
-  test.each(['sit-on-top', 'sit-inside', 'canoe', 'paddleboard', 'inflatable'])(
+  const froms = ['ramp', 'beach', 'bank', 'jetty'];
+  test.each(['sit-on-top', 'sit-inside', 'canoe', 'paddleboard', 'inflatable', 'skiff'])(
     '%s: one way of carrying, one way afloat, motors only with a motor',
     (kind) => {
-      for (const crossing of crossings) {
-        const got = ids({ ...crossing, 'boat.kind': kind, 'water.class': 'coastal' });
+      for (const [crossing, from] of crossings.flatMap((c) => froms.map((f) => [c, f] as const))) {
+        const got = ids({
+          ...crossing,
+          'boat.kind': kind,
+          'water.class': 'coastal',
+          'launch.from': from,
+        });
         expect(got.filter((id) => id.startsWith('carry'))).toHaveLength(1);
         expect(got.filter((id) => id.startsWith('afloat'))).toHaveLength(1);
         expect(got.filter((id) => id === 'regroup' || id === 'settle')).toHaveLength(1);
