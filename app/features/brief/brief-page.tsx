@@ -3,6 +3,7 @@ import { ScrollView, View } from 'react-native';
 import { useRouter } from 'expo-router';
 import type { Run } from '@escale/core/model';
 import { proceduresFor } from '@escale/core/procedure';
+import { contentHash } from '@escale/core/rules';
 import { render } from '@escale/core/say';
 import { aloudSeconds, BRIEF_MOST, briefOf, type Brief } from '@escale/core/trip/brief';
 import { useKind, useNow } from '../../data/hooks';
@@ -19,8 +20,12 @@ import { GO } from '../go/words';
 import { useTrip } from '../trip/use-trip';
 import { BRIEF, PARTS } from './words';
 
-/** The short check and this are runs as well; this one’s steps are people. */
-const KIND = 'brief';
+/**
+ * Who has heard it is kept as a run whose steps are people, one for each wording: what has changed since is not yet heard.
+ * The hours of the day change with every departure and don’t count.
+ */
+const BRIEF_RUN = 'brief:';
+const wordingOf = ({ parts }: Brief) => BRIEF_RUN + contentHash(parts.filter(({ id }) => id !== 'today'));
 
 /** What the crew is told before it leaves, made from the trip: read aloud, ticked by each, printed on one page. */
 export function BriefPage() {
@@ -64,7 +69,7 @@ export function BriefPage() {
           ))}
         </View>
       ))}
-      <Heard />
+      <Heard wording={wordingOf(brief)} />
       <Medical brief={brief} />
       <T as="small">{BRIEF.advises}</T>
     </ScrollView>
@@ -100,21 +105,19 @@ function ReadIt({ texts }: { texts: string[] }) {
 }
 
 /** Who has heard it, each by their own tick; kept with the trip, so that two phones agree. */
-function Heard() {
+function Heard({ wording }: { wording: string }) {
   const { trip, shed } = useTrip();
   const now = useNow();
-  const held = useKind('run').find((r) => r.doc.trip === trip.id && r.doc.procedure === KIND);
+  const all = useKind('run').filter((r) => r.doc.trip === trip.id && r.doc.procedure.startsWith(BRIEF_RUN));
+  const held = all.find((r) => r.doc.procedure === wording);
   const crew = trip.crew.flatMap((c) => shed.people.find((who) => who.id === c.person) ?? []);
-  const heard = new Set<string>();
-  for (const { step, skipped } of held?.doc.ticks ?? []) {
-    if (skipped) heard.delete(step);
-    else heard.add(step);
-  }
+  const heard = heardBy(held ? [held.doc] : []);
+  const before = heardBy(all.map((run) => run.doc));
   const tick = (person: string, on: boolean) => {
     const at = new Date(now).toISOString();
     const value = { step: person, at, ...(on ? {} : { skipped: true }) };
     if (held) return void change(held, [{ op: 'append', pointer: '/ticks', value }], 'who has heard it');
-    const run = { id: newId(), procedure: KIND, trip: trip.id, startedAt: at, ticks: [value] };
+    const run = { id: newId(), procedure: wording, trip: trip.id, startedAt: at, ticks: [value] };
     void create('run', run as Run, 'who has heard it');
   };
   if (crew.length === 0) return <T as="soft">{BRIEF.nobody}</T>;
@@ -131,11 +134,22 @@ function Heard() {
         {crew.map((who) => (
           <Check key={who.id} label={who.name} on={heard.has(who.id)} onChange={(on) => tick(who.id, on)}>
             <T style={{ fontSize: 18 }}>{who.name}</T>
+            {before.has(who.id) && !heard.has(who.id) ? <T as="label">{BRIEF.earlier}</T> : null}
           </Check>
         ))}
       </Row>
     </View>
   );
+}
+
+/** Who ticked and did not take it back. */
+function heardBy(runs: readonly Run[]): Set<string> {
+  const heard = new Set<string>();
+  for (const { step, skipped } of runs.flatMap((run) => run.ticks)) {
+    if (skipped) heard.delete(step);
+    else heard.add(step);
+  }
+  return heard;
 }
 
 function Medical({ brief: { medical } }: { brief: Brief }) {

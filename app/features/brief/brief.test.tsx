@@ -1,6 +1,7 @@
 import { screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import type { Run } from '@escale/core/model';
+import { mutate } from 'swr';
+import type { Run, Trip } from '@escale/core/model';
 import { fresh, type fakeServer, show } from '../../test/world';
 import { at } from '../../test/router';
 import { BriefPage } from './brief-page';
@@ -13,7 +14,7 @@ beforeEach(async () => {
 });
 const user = userEvent.setup({ delay: null });
 const run = () =>
-  server.things.find((h) => h.type === 'run' && (h.doc as Run).procedure === 'brief')?.doc as Run;
+  server.things.find((h) => h.type === 'run' && (h.doc as Run).procedure.startsWith('brief:'))?.doc as Run;
 
 test('made from the trip, shorter than three minutes; each ticks for themselves, and can take it back', async () => {
   show(<BriefPage />, { trip: LAMP });
@@ -26,6 +27,25 @@ test('made from the trip, shorter than three minutes; each ticks for themselves,
   await user.click(within(heard).getByRole('checkbox', { name: 'Tilda Pike' }));
   await waitFor(() => expect(within(heard).getByRole('status').textContent).toBe('0 of 4 have heard it.'));
   expect(run().ticks.map((t) => t.skipped === true)).toEqual([false, true]);
+});
+
+test('what has changed since is not yet heard', async () => {
+  const first = show(<BriefPage />, { trip: LAMP });
+  const heard = await screen.findByRole('group', { name: 'Who has heard it' });
+  await user.click(within(heard).getByRole('checkbox', { name: 'Maren Pike' }));
+  await waitFor(() => expect(within(heard).getByRole('status').textContent).toBe('1 of 4 have heard it.'));
+  first.unmount();
+  const held = server.things.find((h) => h.id === LAMP)!;
+  const { crew } = held.doc as Trip;
+  Object.assign(held, {
+    doc: { ...held.doc, crew: crew.map((c, i) => (i === 1 ? { ...c, role: 'crew' } : c)) },
+    version: held.version + 1,
+  });
+  await mutate(() => true);
+  show(<BriefPage />, { trip: LAMP });
+  const again = await screen.findByRole('group', { name: 'Who has heard it' });
+  await waitFor(() => expect(within(again).getByRole('status').textContent).toBe('0 of 4 have heard it.'));
+  expect(within(again).getByText('heard it before it changed')).toBeTruthy();
 });
 
 test('medical notes open for the leader alone, and stand outside what is printed', async () => {

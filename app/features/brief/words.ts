@@ -8,6 +8,7 @@ export const BRIEF = {
   print: 'Print',
   back: 'Back to the launch',
   heard: 'Who has heard it',
+  earlier: 'heard it before it changed',
   all: 'Everybody has heard it.',
   some: '{n} of {all} have heard it.',
   medical: 'For the leader alone: {n#medical note|medical notes}',
