@@ -2,6 +2,8 @@ import { type Page } from '@playwright/test';
 import { expect, Server, test, TRIP } from './server';
 
 const LAMP = '/trips/01890000-0000-7000-8000-000000000056';
+/** From a tap to the first word of trouble, ms, on a slow phone; a busy machine is given twice as much. */
+const AIM = 200;
 const CAT = '/trips/01890000-0000-7000-8000-000000000062';
 
 /** The application is on the device: pages that were never opened stand there without a signal. */
@@ -87,7 +89,7 @@ test.describe('without a signal', () => {
     });
 });
 
-test('the first word of trouble stands within 200 ms of the tap, four times slowed', async ({
+test('the first word of trouble, four times slowed, comes within twice its aim of 200 ms', async ({
   go,
   page,
   context,
@@ -124,7 +126,7 @@ test('the first word of trouble stands within 200 ms of the tap, four times slow
     `first word of trouble after ${Math.round(all)} ms, of a card after ${Math.round(card)} ms, at 4 times slowdown`,
   );
   await devtools.send('Emulation.setCPUThrottlingRate', { rate: 1 });
-  expect(Math.max(all, card)).toBeLessThan(400);
+  expect(Math.max(all, card)).toBeLessThan(2 * AIM);
 });
 
 test('a catamaran: what one changes is reckoned at once', async ({ go, page }) => {
