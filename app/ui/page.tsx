@@ -46,6 +46,29 @@ export function Page({
   );
 }
 
+/** A page by itself, without the frame: read at arm’s length with wet hands. Its last part may stand at the bottom, where the thumb is. */
+export function Alone({ children, ...rest }: { children: ReactNode; dataSet?: Record<string, string> }) {
+  const p = usePalette();
+  return (
+    <ScrollView
+      role="main"
+      {...rest}
+      style={{ flex: 1, backgroundColor: p.paper }}
+      contentContainerStyle={{
+        flexGrow: 1,
+        padding: 16,
+        paddingBottom: 24,
+        gap: 14,
+        maxWidth: 680,
+        width: '100%',
+        alignSelf: 'center',
+      }}
+    >
+      {children}
+    </ScrollView>
+  );
+}
+
 /** A place with nothing in it yet: what belongs here and why, and the one button to begin. */
 export function Empty({ title, why, children }: { title: string; why: string; children?: ReactNode }) {
   const p = usePalette();

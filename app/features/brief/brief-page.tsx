@@ -1,5 +1,5 @@
 import { useMemo, useState } from 'react';
-import { ScrollView, View } from 'react-native';
+import { View } from 'react-native';
 import { useRouter } from 'expo-router';
 import type { Run } from '@escale/core/model';
 import { proceduresFor } from '@escale/core/procedure';
@@ -14,11 +14,15 @@ import { useAloud } from '../../ui/aloud';
 import { Button, Row } from '../../ui/button';
 import { Check } from '../../ui/mark';
 import { TextLink } from '../../ui/press';
+import { Alone } from '../../ui/page';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
 import { GO } from '../go/words';
 import { useTrip } from '../trip/use-trip';
 import { BRIEF, PARTS } from './words';
+
+/** On paper black on white, whatever the screen looks like. */
+const PLAIN = { paper: 'plain' };
 
 /**
  * Who has heard it is kept as a run whose steps are people, one for each wording: what has changed since is not yet heard.
@@ -39,12 +43,7 @@ export function BriefPage() {
   ]);
   const seconds = aloudSeconds(texts);
   return (
-    <ScrollView
-      role="main"
-      {...{ dataSet: { paper: 'plain' } }}
-      style={{ flex: 1, backgroundColor: p.paper }}
-      contentContainerStyle={{ padding: 16, gap: 12, maxWidth: 720, width: '100%', alignSelf: 'center' }}
-    >
+    <Alone dataSet={PLAIN}>
       <T as="title" heading={1}>
         {BRIEF.title}
       </T>
@@ -72,7 +71,7 @@ export function BriefPage() {
       <Heard wording={wordingOf(brief)} />
       <Medical brief={brief} />
       <T as="small">{BRIEF.advises}</T>
-    </ScrollView>
+    </Alone>
   );
 }
 

@@ -1,10 +1,10 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import Svg, { Circle, G, Line, Path, Polygon, Rect, Text as SvgText } from 'react-native-svg';
+import Svg, { Circle, G, Line, Path, Polygon, Rect } from 'react-native-svg';
 import { figureNamed } from '@escale/core/verdict';
+import { SvgLabel } from '../../ui/svg-label';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
-import { FONT, SIZE } from '../../ui/tokens';
 import { Figures } from '../trip/figure-view';
 import { useTrip } from '../trip/use-trip';
 import { GO } from './words';
@@ -130,41 +130,13 @@ function Drawing({
           strokeDasharray="3 3"
         />
         <Line x1={edge} x2={wheel.x} y1={HEIGHT - 14} y2={HEIGHT - 14} stroke={p.ink} strokeWidth={1.2} />
-        <Label x={wheel.x} y={water - 30} anchor="end" ink={p.ink}>
+        <SvgLabel x={wheel.x} y={water - 30} anchor="end" ink={p.ink}>
           {words.depth}
-        </Label>
-        <Label x={edge} y={HEIGHT - 20} anchor="start" ink={p.ink}>
+        </SvgLabel>
+        <SvgLabel x={edge} y={HEIGHT - 20} anchor="start" ink={p.ink}>
           {words.run}
-        </Label>
+        </SvgLabel>
       </Svg>
     </View>
-  );
-}
-
-function Label({
-  x,
-  y,
-  anchor,
-  ink,
-  children,
-}: {
-  x: number;
-  y: number;
-  anchor: 'start' | 'end';
-  ink: string;
-  children: string;
-}) {
-  return (
-    <SvgText
-      x={x}
-      y={y}
-      textAnchor={anchor}
-      fontFamily={FONT.narrow}
-      fontSize={SIZE.label}
-      fontWeight="600"
-      fill={ink}
-    >
-      {children}
-    </SvgText>
   );
 }

@@ -1,9 +1,9 @@
 import type { ReactNode } from 'react';
-import { ScrollView, View } from 'react-native';
+import { View } from 'react-native';
 import { Button } from '../../ui/button';
 import { TextLink } from '../../ui/press';
+import { Alone } from '../../ui/page';
 import { T } from '../../ui/text';
-import { usePalette } from '../../ui/theme';
 import { GO } from './words';
 
 /** A page of the runner: what is walked, how far, the way out and the way to the cards of trouble. */
@@ -21,20 +21,8 @@ export function Stage({
   trouble?: string | undefined;
   children: ReactNode;
 }) {
-  const p = usePalette();
   return (
-    <ScrollView
-      role="main"
-      style={{ flex: 1, backgroundColor: p.paper }}
-      contentContainerStyle={{
-        flexGrow: 1,
-        padding: 16,
-        gap: 14,
-        maxWidth: 620,
-        width: '100%',
-        alignSelf: 'center',
-      }}
-    >
+    <Alone>
       <View style={{ flexDirection: 'row', justifyContent: 'space-between', alignItems: 'center', gap: 14 }}>
         <View style={{ flex: 1 }}>
           <T as="strong" heading={1}>
@@ -48,6 +36,6 @@ export function Stage({
         </Button>
       </View>
       {children}
-    </ScrollView>
+    </Alone>
   );
 }

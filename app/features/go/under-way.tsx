@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import { ScrollView, View } from 'react-native';
+import { View } from 'react-native';
 import { useRouter } from 'expo-router';
 import { isOpen } from '@escale/core/floatplan';
 import { ARRIVED, landingsFrom, plannedPosition, type Landing } from '@escale/core/passage';
@@ -8,6 +8,7 @@ import { format, MS, spanText } from '@escale/core/units';
 import { tideOf } from '@escale/core/water';
 import { Button, Row } from '../../ui/button';
 import { Logo } from '../../ui/logo';
+import { Alone } from '../../ui/page';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
 import { useNow, useOutbox, useThings } from '../../data/hooks';
@@ -29,7 +30,6 @@ export const UnderWay = () => (
 );
 
 function Screen() {
-  const p = usePalette();
   const router = useRouter();
   const now = useNow();
   const { trip, plan, assessment, reader, says } = useTrip();
@@ -50,18 +50,7 @@ function Screen() {
       void deed(plan.id, { id: newId(), kind: 'under-way', madeAt: new Date(now).toISOString() }, 'leaving');
   };
   return (
-    <ScrollView
-      role="main"
-      style={{ flex: 1, backgroundColor: p.paper }}
-      contentContainerStyle={{
-        flexGrow: 1,
-        padding: 16,
-        gap: 14,
-        maxWidth: 620,
-        width: '100%',
-        alignSelf: 'center',
-      }}
-    >
+    <Alone>
       <View style={{ flexDirection: 'row', alignItems: 'center', gap: 10 }}>
         <Logo />
         <T as="strong" heading={1} style={{ flex: 1, fontSize: 18 }} numberOfLines={1}>
@@ -130,7 +119,7 @@ function Screen() {
       >
         Trouble
       </Button>
-    </ScrollView>
+    </Alone>
   );
 }
 

@@ -1,5 +1,5 @@
 import { useDeferredValue, useMemo } from 'react';
-import { ScrollView, View } from 'react-native';
+import { View } from 'react-native';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { procedureOf, stepStates, type Procedure } from '@escale/core/procedure';
 import type { ProcedureRow } from '@escale/core/model';
@@ -11,7 +11,7 @@ import { plainly } from '../../data/settings';
 import { Button } from '../../ui/button';
 import { Guard } from '../../ui/guard';
 import { TextLink } from '../../ui/press';
-import { Page } from '../../ui/page';
+import { Alone, Page } from '../../ui/page';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
 import { useHere } from '../go/here';
@@ -47,18 +47,7 @@ function Card({ trip, row }: { trip: string; row: ProcedureRow }) {
   // The first ten seconds are drawn before anything is reckoned.
   const settled = useDeferredValue(true, false);
   return (
-    <ScrollView
-      role="main"
-      style={{ flex: 1, backgroundColor: p.paper }}
-      contentContainerStyle={{
-        padding: 16,
-        paddingBottom: 40,
-        gap: 20,
-        maxWidth: 720,
-        width: '100%',
-        alignSelf: 'center',
-      }}
-    >
+    <Alone>
       <View style={{ flexDirection: 'row', justifyContent: 'space-between', alignItems: 'center', gap: 12 }}>
         <T as="title" heading={1} style={{ flex: 1 }}>
           {row.title}
@@ -71,7 +60,7 @@ function Card({ trip, row }: { trip: string; row: ProcedureRow }) {
         </T>
       </View>
       {settled ? <Rest row={row} /> : null}
-    </ScrollView>
+    </Alone>
   );
 }
 

@@ -1,10 +1,11 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import Svg, { Circle, G, Line, Path, Polygon, Rect, Text as SvgText } from 'react-native-svg';
+import Svg, { Circle, G, Line, Path, Polygon, Rect } from 'react-native-svg';
 import type { Boat } from '@escale/core/model';
 import type { Given, Righting, Rigged } from '@escale/core/recover';
+import { SvgLabel } from '../../ui/svg-label';
 import { usePalette } from '../../ui/theme';
-import { FONT, SIZE, type Palette } from '../../ui/tokens';
+import type { Palette } from '../../ui/tokens';
 import { useTrip } from '../trip/use-trip';
 import { RIGHT } from './words';
 
@@ -96,18 +97,18 @@ export function FreeBody({
           />
           <Weight scene={scene} at={hangs} up={beam / 2.6} />
           <Circle cx={scene.x(0)} cy={water} r={4} fill={p.paper} stroke={p.ink} strokeWidth={2} />
-          <Words scene={scene} x={MARGIN} y={water + 28} anchor="start">
+          <SvgLabel ink={p.ink} x={MARGIN} y={water + 28} anchor="start">
             {found.together ? says(RIGHT.gives, { ...found.together.gives }) : RIGHT.unknown}
-          </Words>
-          <Words scene={scene} x={MARGIN} y={water + 46} anchor="start">
+          </SvgLabel>
+          <SvgLabel ink={p.ink} x={MARGIN} y={water + 46} anchor="start">
             {says(RIGHT.lean, { low: degrees(lean.low), high: degrees(lean.high) })}
-          </Words>
-          <Words scene={scene} x={width - MARGIN} y={water + 28} anchor="end">
+          </SvgLabel>
+          <SvgLabel ink={p.ink} x={width - MARGIN} y={water + 28} anchor="end">
             {says(RIGHT.gives, { ...need })}
-          </Words>
-          <Words scene={scene} x={width - MARGIN} y={water + 46} anchor="end">
+          </SvgLabel>
+          <SvgLabel ink={p.ink} x={width - MARGIN} y={water + 46} anchor="end">
             {RIGHT.holds}
-          </Words>
+          </SvgLabel>
         </Svg>
       ) : (
         <View style={{ height: MOST + BELOW }} />
@@ -217,33 +218,5 @@ function Weight({ scene: { x, y, p }, at, up }: { scene: Scene; at: number; up: 
         <Line key={end} x1={end} x2={end} y1={y(0) + 4} y2={y(0) + 14} stroke={p.ink} strokeWidth={1.2} />
       ))}
     </G>
-  );
-}
-
-function Words({
-  scene: { p },
-  x,
-  y,
-  anchor,
-  children,
-}: {
-  scene: Scene;
-  x: number;
-  y: number;
-  anchor: 'start' | 'middle' | 'end';
-  children: string;
-}) {
-  return (
-    <SvgText
-      x={x}
-      y={y}
-      textAnchor={anchor}
-      fontFamily={FONT.narrow}
-      fontSize={SIZE.label}
-      fontWeight="600"
-      fill={p.ink}
-    >
-      {children}
-    </SvgText>
   );
 }

@@ -1,11 +1,12 @@
 import { useState } from 'react';
-import { ScrollView, View } from 'react-native';
+import { View } from 'react-native';
 import { drives } from '@escale/core/boat';
 import { causesOf, SYMPTOMS, type Cause } from '@escale/core/boat/symptoms';
 import type { Boat } from '@escale/core/model';
 import { MINUTE } from '@escale/core/units';
 import { Button } from '../../ui/button';
 import { TextLink } from '../../ui/press';
+import { Alone } from '../../ui/page';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
 import { OnWater } from '../go/on-water';
@@ -29,11 +30,7 @@ function Wrong({ trip, boat }: { trip: string; boat: Boat | undefined }) {
   const [id, setId] = useState<string>();
   const sign = SYMPTOMS.find((s) => s.id === id);
   return (
-    <ScrollView
-      role="main"
-      style={{ flex: 1, backgroundColor: p.paper }}
-      contentContainerStyle={{ padding: 16, gap: 16, maxWidth: 720, width: '100%', alignSelf: 'center' }}
-    >
+    <Alone>
       <View style={{ flexDirection: 'row', justifyContent: 'space-between', alignItems: 'center', gap: 12 }}>
         <T as="title" heading={1} style={{ flex: 1 }}>
           {sign?.title ?? WRONG.title}
@@ -76,7 +73,7 @@ function Wrong({ trip, boat }: { trip: string; boat: Boat | undefined }) {
           ))}
         </>
       )}
-    </ScrollView>
+    </Alone>
   );
 }
 
