@@ -29,6 +29,8 @@ export function fakeServer() {
   ];
   const server = {
     up: true,
+    /** Its clock stands still until it is set, epoch ms. */
+    now: NOW,
     refuse: undefined as { status: number; title: string } | undefined,
     sent: [] as { path: string; body: unknown }[],
     things,
@@ -64,7 +66,7 @@ export function fakeServer() {
     }
     if (path.startsWith('/api/things'))
       return {
-        now: NOW,
+        now: server.now,
         simulated: true,
         done: server.sent.filter((s) => s.path === '/api/commands').map((s) => (s.body as { id: string }).id),
         things: things.filter((h) => !h.deleted),
