@@ -15,7 +15,10 @@ const TALL = 1.75,
   FEET = 0.12,
   HANDS = 0.7,
   MIDDLE = 0.55,
-  HEAD = 0.12;
+  HEAD = 0.12,
+  /** Across her by hand: nearly lying, legs under the surface. */
+  ACROSS = 1.05,
+  IN_WATER = -0.35;
 const MOST = 150,
   BELOW = 58,
   MARGIN = 14,
@@ -49,15 +52,17 @@ export function FreeBody({
   const p = usePalette();
   const { says } = useTrip();
   const [width, setWidth] = useState(0);
-  const { lean, way, rest, need } = found;
-  if (!lean || way === 'hand') return null;
-  const angle = (lean.low + lean.high) / 2;
+  const { lean, lever, way, rest, need } = found;
+  // Who lies across her hangs from the edge, legs in the water.
+  const angle = lean ? (lean.low + lean.high) / 2 : ACROSS;
+  const feet = lean ? FEET : IN_WATER;
+  const hung = lever ? (lever.low + lever.high) / 2 : MIDDLE * TALL * Math.sin(angle);
   const beam = way === 'mast' ? rig?.beam : boat.beam;
   if (beam === undefined) return null;
   const mast = way === 'mast' && rig && rest !== undefined ? { ...rig, rest } : undefined;
   const right = mast ? mast.mast + 0.6 : beam + 0.6;
   const left = TALL + 0.5;
-  const high = Math.max(beam, TALL * Math.cos(angle) + FEET) + HULL + HEAD;
+  const high = Math.max(beam, TALL * Math.cos(angle) + feet) + HULL + HEAD;
   const scale = Math.min((width - 2 * MARGIN) / (left + right), MOST / high);
   const water = MARGIN + high * scale;
   const height = water + BELOW;
@@ -71,7 +76,7 @@ export function FreeBody({
   const mass = mast ? mast.mass + given.water : (boat.mass ?? 0);
   const hangs = mass > 0 ? middle / (9.80665 * mass) : beam / 2;
   const who = found.people.filter((h) => found.together?.ids.includes(h.id)).map((h) => h.name);
-  const label = says(mast ? RIGHT.drawnMast : RIGHT.drawnEdge, {
+  const label = says(mast ? RIGHT.drawnMast : lean ? RIGHT.drawnEdge : RIGHT.drawnHand, {
     who: who.join(', '),
     angle: degrees(angle),
   });
@@ -89,19 +94,17 @@ export function FreeBody({
           <Rect x={0} y={water} width={width} height={height - water} fill={p.water3} />
           <Line x1={0} x2={width} y1={water} y2={water} stroke={p.water1} strokeWidth={2} />
           {mast ? <OnHerSide scene={scene} rig={mast} /> : <UpsideDown scene={scene} beam={beam} />}
-          {given.on?.length === 0 ? null : <Leaning scene={scene} angle={angle} to={fastening} />}
-          <Weight
-            scene={scene}
-            at={-MIDDLE * TALL * Math.sin(angle)}
-            up={FEET + MIDDLE * TALL * Math.cos(angle)}
-          />
+          {given.on?.length === 0 ? null : <Leaning scene={scene} angle={angle} feet={feet} to={fastening} />}
+          <Weight scene={scene} at={-hung} up={Math.max(feet, 0) + MIDDLE * TALL * Math.cos(angle)} />
           <Weight scene={scene} at={hangs} up={beam / 2.6} />
           <Circle cx={scene.x(0)} cy={water} r={4} fill={p.paper} stroke={p.ink} strokeWidth={2} />
           <SvgLabel ink={p.ink} x={MARGIN} y={water + 28} anchor="start">
             {found.together ? says(RIGHT.gives, { ...found.together.gives }) : RIGHT.unknown}
           </SvgLabel>
           <SvgLabel ink={p.ink} x={MARGIN} y={water + 46} anchor="start">
-            {says(RIGHT.lean, { low: degrees(lean.low), high: degrees(lean.high) })}
+            {lean
+              ? says(RIGHT.lean, { low: degrees(lean.low), high: degrees(lean.high) })
+              : says(RIGHT.hangs, { ...(lever ?? need) })}
           </SvgLabel>
           <SvgLabel ink={p.ink} x={width - MARGIN} y={water + 28} anchor="end">
             {says(RIGHT.gives, { ...need })}
@@ -169,15 +172,18 @@ function UpsideDown({ scene: { x, y, p }, beam }: { scene: Scene; beam: number }
 function Leaning({
   scene: { x, y, scale, p },
   angle,
+  feet: from,
   to,
 }: {
   scene: Scene;
   angle: number;
+  /** Over the water, m. */
+  feet: number;
   to: { across: number; up: number };
 }) {
   const at = (share: number) => ({
     x: x(-share * TALL * Math.sin(angle)),
-    y: y(FEET + share * TALL * Math.cos(angle)),
+    y: y(from + share * TALL * Math.cos(angle)),
   });
   const [feet, hands, head] = [at(0), at(HANDS), at(0.95)];
   return (

@@ -54,9 +54,10 @@ export const RIGHT = {
     'Seen along the mast’s foot: the boat on her side, the mast tip on the water, {who} leaning out {angle:bearing} from upright on the line.',
   drawnEdge:
     'Seen from her end: upside down, and {who} leaning back {angle:bearing} from upright on her edge.',
-  edge: 'edge',
+  drawnHand:
+    'Seen from her end: upside down, and {who} across her, a knee on the near edge, leaning back {angle:bearing} from upright with the legs in the water.',
+  hangs: 'hangs {low:shortLength} to {high:shortLength} out',
   lean: 'leans {low:bearing} to {high:bearing}',
-  weight: 'weight',
   holds: 'holds her down',
   onLine: 'On the line',
   side: 'How she lies',

@@ -15,7 +15,12 @@ export const edgeNeed = (mass: Band, beam: Band): Band =>
   times(NEED, times({ low: G, high: G }, times(mass, { low: beam.low / 2, high: beam.high / 2 })));
 
 const SHARE = { low: RECOVER.limit('hand-share-least'), high: RECOVER.limit('hand-share-most') };
-const LEVER = { low: RECOVER.limit('hand-lever-least'), high: RECOVER.limit('hand-lever-most') };
+/** How far beyond her edge a swimmer’s weight hangs, m. */
+export const HAND_LEVER: Band = {
+  low: RECOVER.limit('hand-lever-least'),
+  high: RECOVER.limit('hand-lever-most'),
+};
 
 /** What a swimmer gives who reaches across, with a knee on the near edge, and leans back. */
-export const handMoment = (mass: Band): Band => times({ low: G, high: G }, times(mass, times(SHARE, LEVER)));
+export const handMoment = (mass: Band): Band =>
+  times({ low: G, high: G }, times(mass, times(SHARE, HAND_LEVER)));

@@ -1,7 +1,7 @@
 import { around, exactly, plus, type Band } from '../numeric';
 import { guessed } from '../verdict';
 import type { Boat, Craft, Person } from '../model';
-import { edgeNeed, handMoment } from './edge';
+import { edgeNeed, HAND_LEVER, handMoment } from './edge';
 import { G, leanMoment, leanOn, usualHeight, type Fastening } from './lean';
 import { RECOVER } from './limits';
 import { holdsDown, restAngle, usualRig, windMoment, type Rigged } from './mast';
@@ -46,6 +46,8 @@ export interface Righting {
   together?: { ids: string[]; gives: Band; can: Can };
   /** How far they lean out, radians from upright; for a hull turned by hand none. */
   lean?: Band;
+  /** How far beyond her edge who lies across her hangs, m; only for a hull turned by hand. */
+  lever?: Band;
   /** How far the platform leans past upright at rest. */
   rest?: number;
   /** Measures that were taken for hers, because nobody stated them. */
@@ -115,7 +117,7 @@ function turned(
     ...(strongest.length > 0
       ? { together: { ids: strongest.map((h) => h.id), gives, can: can(gives, her.need) } }
       : {}),
-    ...(way === 'hand' ? {} : { lean: leanOf(way, her, given, TALL) }),
+    ...(way === 'hand' ? { lever: HAND_LEVER } : { lean: leanOf(way, her, given, TALL) }),
     ...(her.rest === undefined ? {} : { rest: her.rest }),
     taken,
     unweighed: people.filter((p) => p.mass === undefined).map((p) => p.name),
