@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { getAvailableVoicesAsync, speak, stop, type WebVoice } from 'expo-speech';
 
 /** A voice that is on this device: no sentence of a trip goes to a service to be spoken. */
@@ -22,9 +22,14 @@ export function useAloud(): { say: (text: string) => void; hush: () => void } | 
       void stop();
     };
   }, []);
-  if (voice === undefined) return undefined;
-  return {
-    say: (text) => void stop().then(() => speak(text, { voice, language: 'en' })),
-    hush: () => void stop(),
-  };
+  return useMemo(
+    () =>
+      voice === undefined
+        ? undefined
+        : {
+            say: (text: string) => void stop().then(() => speak(text, { voice, language: 'en' })),
+            hush: () => void stop(),
+          },
+    [voice],
+  );
 }

@@ -46,7 +46,10 @@ export function Page({
   );
 }
 
-/** A page by itself, without the frame: read at arm’s length with wet hands. Its last part may stand at the bottom, where the thumb is. */
+/**
+ * A page by itself, without the frame: read at arm’s length with wet hands. Its last part may stand at the bottom, where the
+ * thumb is.
+ */
 export function Alone({ children, ...rest }: { children: ReactNode; dataSet?: Record<string, string> }) {
   const p = usePalette();
   return (

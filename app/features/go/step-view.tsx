@@ -115,11 +115,10 @@ function More({ open, choose, share, reader, said }: Props & { said: string }) {
   const aloud = useAloud();
   const { aloud: on } = useSettings();
   const speaks = aloud !== undefined && on;
+  // A new sentence is read, and a voice that comes late reads the one that stands there.
   useEffect(() => {
-    if (speaks) aloud.say(said);
-    // A new sentence is read, and a voice that comes late reads the one that stands there.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [said, speaks]);
+    if (on) aloud?.say(said);
+  }, [aloud, on, said]);
   const turn = () => {
     if (on) aloud?.hush();
     void setSettings({ aloud: !on });

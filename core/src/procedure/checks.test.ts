@@ -32,6 +32,10 @@ describe('short looks at halts', () => {
     expect(due(70, [run('halt-arrive', 0)])).toBeUndefined();
     expect(due(91, [run('halt-arrive', 0)])).toBe('a halt-leave');
   });
+  test('an hour later, and days after the trip, nobody is asked any more; it was left out', () => {
+    expect([due(209), due(211), due(3 * 24 * 60)]).toEqual(['b halt-leave', undefined, undefined]);
+    expect(missedChecks(checks, [], at(3 * 24 * 60))).toHaveLength(4);
+  });
   test('who puts it off is not asked again; it is known afterwards, as is one passed by', () => {
     expect(due(70, [run('halt-arrive', 0, true)])).toBeUndefined();
     const missed = (minutes: number, ...runs: ReturnType<typeof run>[]) =>

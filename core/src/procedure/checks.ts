@@ -14,6 +14,8 @@ export interface Check {
 
 /** It is offered so long before it is due: people are early. */
 const EARLY = PROCEDURE.limit('check-early') * MS.second;
+/** … and no longer after that: whoever is home is not asked at a halt. */
+const LATE = PROCEDURE.limit('check-late') * MS.second;
 
 /**
  * The short looks of a trip, in their order.
@@ -37,7 +39,7 @@ const touched = (check: Check, runs: readonly Kept[]) => runs.some((run) => same
 export function dueCheck(checks: readonly Check[], runs: readonly Kept[], now: number): Check | undefined {
   const come = checks.filter((check) => check.at - EARLY <= now);
   const last = come.at(-1);
-  return last && !touched(last, runs) ? last : undefined;
+  return last && now < last.at + LATE && !touched(last, runs) ? last : undefined;
 }
 
 /** Those that nobody took: put off, or passed by while the next was already due. */
@@ -45,6 +47,6 @@ export function missedChecks(checks: readonly Check[], runs: readonly Kept[], no
   return checks.filter((check, i) => {
     if (doneOf(check, runs)) return false;
     const next = checks[i + 1];
-    return touched(check, runs) || (next ? next.at : check.at + EARLY) <= now;
+    return touched(check, runs) || Math.min(next?.at ?? Infinity, check.at + LATE) <= now;
   });
 }

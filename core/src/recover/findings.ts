@@ -1,7 +1,7 @@
 import type { Boat, Finding, GearItem, Person, Trip } from '../model';
 import { stowages } from '../kit';
 import { phrase } from '../say';
-import { goTo } from '../verdict';
+import { goTo, guessed } from '../verdict';
 import { RECOVER } from './limits';
 import { righting, type Given, type Righting } from './righting';
 
@@ -13,15 +13,22 @@ export interface OnRighting {
   gear: readonly GearItem[];
 }
 
+/** What is not there any more, or does not hold. */
+const GONE: ReadonlySet<string> = new Set(['failed', 'used-up']);
 const STRAPS: ReadonlySet<string> = new Set(['re-entry-strap', 'drag-strap']);
 
 /** What is aboard to right her with: the length of the line, as far as it is known, and whether there is a strap. */
 export function aboardToRight({ trip, gear, boat }: OnRighting): Given {
   const places = stowages([...gear], trip);
   const here = gear.filter(
-    (item) => places.get(item.id) !== 'home' && (item.fittedTo === undefined || item.fittedTo === boat?.id),
+    (item) =>
+      places.get(item.id) !== 'home' &&
+      !GONE.has(item.state) &&
+      (item.fittedTo === undefined || item.fittedTo === boat?.id),
   );
-  const lines = here.flatMap((g) => (g.kind === 'righting-line' && g.line !== undefined ? [g.line] : []));
+  const lines = here.flatMap((g) =>
+    g.kind === 'righting-line' && g.line !== undefined && !guessed(g, '/line') ? [g.line] : [],
+  );
   return {
     side: 'bow',
     water: 0,

@@ -2,9 +2,10 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { check } from '../../test/check';
 import { runs } from '../../test/runs';
-import { aBoat } from '../../test/demo';
+import { aBoat, anItem } from '../../test/demo';
 import table from '../../data/recover/catamaran.json';
 import {
+  aboardToRight,
   changes,
   edgeNeed,
   holdsDown,
@@ -207,6 +208,19 @@ describe('this crew', () => {
     expect(narrow.need.high - narrow.need.low).toBeLessThan(wide.need.high - wide.need.low);
     expect(wide.taken).toEqual(['rig', 'line']);
     expect(narrow.taken).toEqual([]);
+  });
+  test('a guess of her rig or of the line is no measure; a line or strap that failed is not there', () => {
+    const rig = { mast: 6.7, mastMass: 9 };
+    const guess = cat({ rig, basis: { '/rig/mastMass': 'guessed' } });
+    expect(righting(guess, [who(80)], { ...bare, line: 2 })!.taken).toEqual(['rig']);
+    const line = (more = {}) => anItem('righting-line', { line: 2.2, ...more });
+    const aboard = (...gear: ReturnType<typeof anItem>[]) =>
+      aboardToRight({ trip: { id: 't', stow: [] }, boat: cat(), people: [], gear });
+    expect(aboard(line()).line).toBe(2.2);
+    expect(aboard(line({ basis: { '/line': 'guessed' } }))).not.toHaveProperty('line');
+    expect(aboard(line({ state: 'failed' }))).not.toHaveProperty('line');
+    const strap = (more = {}) => aboard(anItem('drag-strap', more)).strap;
+    expect([strap(), strap({ state: 'used-up' })]).toEqual([true, false]);
   });
   test('nobody’s weight: nothing is promised, and it says whose is missing', () => {
     const found = righting(cat(), [{ id: 'a', name: 'Ana' }], bare)!;

@@ -152,6 +152,7 @@ export function rigOf(boat: Boat): (Rigged & { stated: boolean }) | undefined {
     beam: own('/beam', boat.beam),
     mast: own('/rig/mast', mast),
     mass: own('/mass', boat.mass),
+    mastMass: own('/rig/mastMass', mastMass),
   };
   return {
     length: boat.length,
@@ -161,7 +162,7 @@ export function rigOf(boat: Boat): (Rigged & { stated: boolean }) | undefined {
     sailMass: sailMass ?? usual.sailMass,
     mass: stated.mass ?? boat.mass ?? usual.mass,
     float: float ?? false,
-    stated: Object.values(stated).every((value) => value !== undefined) && mastMass !== undefined,
+    stated: Object.values(stated).every((value) => value !== undefined),
   };
 }
 
