@@ -23,8 +23,10 @@ import { procedures } from '../../data/procedures';
 export function PracticePage() {
   const runs = useKind('run');
   const boats = useKind('boat').map((held) => held.doc.kind);
-  // Those of the boats in the shed stand open; where there is none, all do.
-  const ours = (row: ProcedureRow) => boats.length === 0 || boats.some((kind) => suits(row, kind));
+  // What is practised with the body, for the boats in the shed, stands open; where there is no boat, for all.
+  const ours = (row: ProcedureRow) =>
+    (row.card === undefined || row.card.about === 'over') &&
+    (boats.length === 0 || boats.some((kind) => suits(row, kind)));
   const last = (id: string) =>
     runs
       .filter((r) => r.doc.procedure === id && r.doc.endedAt)

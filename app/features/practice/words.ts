@@ -3,6 +3,6 @@ export const PRACTICE = {
   steps: '{n#step|steps}.',
   walked: 'Last walked through {at:day}',
   done: 'Last done {at:day}',
-  others: 'For other craft, {n}',
+  others: 'Others, {n}',
   never: 'Never walked through yet',
 } as const;
