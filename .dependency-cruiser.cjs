@@ -38,9 +38,46 @@ const floors = FLOORS.map((room, i) => ({
   },
 }));
 
+// The floors of the server, from the ground up. Only `api` knows HTTP; what starts a process stands on top of all.
+const SERVER = [
+  '(clock|principal|refusal|services|stable-json|tries)\\.ts$',
+  'db/',
+  '(once|log)\\.ts$',
+  'standins/',
+  'reckon/',
+  'things/',
+  'messages/',
+  'plans/',
+  'exchange/',
+  'watch/',
+  'demo/',
+  'api/',
+  'cli/',
+  'main\\.ts$',
+];
+const serverFloors = SERVER.map((room, i) => ({
+  name: `server-floor-${room.replace(/\W/g, '')}`,
+  severity: 'error',
+  comment: `${room} may lean only on what stands below it.`,
+  from: { path: `^server/src/${room}`, pathNot: '\\.test\\.ts$' },
+  to: {
+    path: '^server/src/',
+    pathNot: `^server/src/(${SERVER.slice(0, i + 1).join('|')})`,
+    dependencyTypesNot: ['type-only'],
+  },
+}));
+
 module.exports = {
   forbidden: [
     ...floors,
+    ...serverFloors,
+    {
+      name: 'http-stays-in-api',
+      severity: 'error',
+      comment: 'What the server does, it does without HTTP.',
+      from: { path: '^server/src/(?!api/|main\\.ts)', pathNot: '\\.test\\.ts$' },
+      to: { path: 'node_modules/(express|helmet|compression|pino-http|express-rate-limit)/' },
+    },
     {
       name: 'no-circles',
       severity: 'error',

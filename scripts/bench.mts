@@ -12,7 +12,7 @@ import { PROCEDURES } from '../core/src/procedure/library';
 import { applyPacks, evaluate, packsFor } from '../core/src/rules';
 import { assess, prepare, sweep, type AssessInput } from '../core/src/trip';
 import { tideOf } from '../core/src/water';
-import { conditionsOf } from '../server/src/plans/shed';
+import { conditionsOf } from '../server/src/things/shed';
 import { simulatedWeather } from '../server/src/standins/weather';
 
 const NOW = Date.UTC(2026, 4, 11, 15);

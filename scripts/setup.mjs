@@ -87,17 +87,25 @@ export const buildApp = () =>
     },
   );
 
+/** The server and the threads beside it. */
+const PROGRAMS = {
+  main: 'server/src/main.ts',
+  escale: 'server/src/cli/main.ts',
+  'pglite-worker': 'server/src/db/pglite-worker.ts',
+  'reckon-worker': 'server/src/reckon/worker.ts',
+};
+
 export const buildServer = () =>
   once('server', ['server/src', 'core/src', 'core/data', 'package-lock.json'], 'server/dist/main.js', () =>
     run(
       'node_modules/.bin/esbuild',
       [
-        'server/src/main.ts',
+        ...Object.entries(PROGRAMS).map(([name, file]) => `${name}=${file}`),
         '--bundle',
         '--platform=node',
         '--format=esm',
         '--target=node20',
-        '--outfile=server/dist/main.js',
+        '--outdir=server/dist',
         '--packages=external',
         '--alias:@escale/core=./core/src',
         '--log-level=warning',

@@ -1,17 +1,25 @@
-import { rmSync, writeFileSync } from 'node:fs';
+import { rmSync, utimesSync, writeFileSync } from 'node:fs';
 import { createServer } from 'node:http';
 import { dirname, join, resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
-import { pino } from 'pino';
+import type { Logger } from 'pino';
 import { httpApp } from './api/app';
-import { demoKeeper } from './demo';
-import { simulatedClock, systemClock, type Clock } from './clock';
-import { addressFile } from './db/lock';
-import { openDb } from './db/open';
-import { ensureHousehold, seedDemo } from './db/seed';
+import { simulatedClock, type Clock } from './clock';
+import { inFolder } from './db/folder';
+import { ensureHousehold } from './db/household';
+import { openDb, type OpenDb } from './db/open';
+import { demoKeeper } from './demo/keeper';
+import { seedDemo } from './demo/seed';
+import { makeLog } from './log';
+import { reckoner } from './reckon/thread';
+import type { Services } from './services';
 import { simulatedTelephone } from './standins/telephone';
 import { simulatedWeather } from './standins/weather';
-import { watch } from './watch/watcher';
+import { answerBeside, isWatchProcess, watchBeside } from './watch/beside';
+import { guardedClock, machineHands, type GuardedClock } from './watch/guard';
+import { leaptBy } from './watch/leapt';
+import { dueBetween, readState } from './watch/state';
+import { lookOnce, watch, type Watch } from './watch/watcher';
 
 /** How long open connections get to finish before they are cut, ms. */
 const PATIENCE = 5000;
@@ -23,9 +31,11 @@ interface Settings {
   demo: boolean;
   standIns: boolean;
   appFolder: string;
-  clock: Clock;
+  /** A clock that is set by hand; without it the machine’s. */
+  simulated?: Clock;
   seed: number;
   level: string;
+  watchOnly: boolean;
 }
 
 function settingsFrom(env: NodeJS.ProcessEnv): Settings {
@@ -45,45 +55,109 @@ function settingsFrom(env: NodeJS.ProcessEnv): Settings {
     appFolder: resolve(env.ESCALE_APP ?? join(here, '..', '..', 'app', 'dist')),
     seed: Number(env.ESCALE_SEED ?? 7),
     level: env.LOG_LEVEL ?? 'info',
-    clock: env.ESCALE_CLOCK
-      ? simulatedClock(Date.parse(env.ESCALE_CLOCK), env.ESCALE_CLOCK_RUNS === '1')
-      : systemClock,
+    watchOnly: isWatchProcess(env),
+    ...(env.ESCALE_CLOCK
+      ? { simulated: simulatedClock(Date.parse(env.ESCALE_CLOCK), env.ESCALE_CLOCK_RUNS === '1') }
+      : {}),
   };
 }
 
-async function start(): Promise<void> {
-  const settings = settingsFrom(process.env);
-  const log = pino({ level: settings.level, base: null });
-  const { clock } = settings;
-  const { db, close } = await openDb(settings);
-  const household = await ensureHousehold(db, clock.now());
-  const base = `http://localhost:${settings.port}`;
-  const services = {
+/** The memory, the clock that is gone by, and the services on top of them. */
+async function open(settings: Settings, log: Logger) {
+  const memory = await openDb(settings, {
+    waits: (error) => log.warn({ err: error }, 'the database is not there yet: waiting for it'),
+    fails: (error) => log.warn({ err: error }, 'a connection to the database broke and is replaced'),
+  });
+  const guard = settings.simulated ? undefined : await guardOf(memory);
+  const clock = settings.simulated ?? guard!;
+  const { db } = memory;
+  const { reckon, end } = reckoner();
+  const services: Services & { leapt: () => ReturnType<typeof leaptBy> } = {
     db,
     clock,
-    household,
     log,
-    base,
+    reckon,
+    base: `http://localhost:${settings.port}`,
+    leapt: () => leaptBy(guard?.standing()),
     ...(settings.standIns
-      ? { weather: simulatedWeather(settings.seed), telephone: simulatedTelephone() }
+      ? { weather: simulatedWeather(settings.seed), telephone: simulatedTelephone(db) }
       : {}),
   };
-  if (settings.demo && (await seedDemo(services)))
-    log.info('demo data made: an invented coast, not for navigation');
-  const watcher = watch(services);
-  const demo = demoKeeper(services, settings.seed);
-  const server = createServer(httpApp(services, { kick: watcher.kick, appFolder: settings.appFolder, demo }));
-  await new Promise<void>((ready, failed) =>
-    server.once('error', failed).listen(settings.port, '127.0.0.1', ready),
-  );
-  if (!settings.url) writeFileSync(addressFile(settings.folder), base);
-  log.info({ address: base }, 'Escale is ready');
+  return { memory, guard, services, endReckoning: end };
+}
 
+/** The machine's clock, held against when it was last seen. */
+async function guardOf({ db }: OpenDb): Promise<GuardedClock> {
+  const before = await readState(db);
+  const atStake = before !== undefined && (await dueBetween(db, before.seenAt, machineHands.wall()));
+  return guardedClock(machineHands, before, atStake);
+}
+
+/** Ends once, in order, on either signal. */
+function endOn(log: Logger, end: () => Promise<void>): () => void {
   let stopping = false;
-  const stop = async () => {
+  const stop = () => {
     if (stopping) return;
     stopping = true;
     log.info('stopping');
+    void end().then(() => process.exit(0));
+  };
+  process.on('SIGTERM', stop);
+  process.on('SIGINT', stop);
+  return stop;
+}
+
+/** Only the watch, for the process that serves: where the database lets several in. */
+async function watchOnly(settings: Settings, log: Logger): Promise<void> {
+  const { memory, guard, services, endReckoning } = await open(settings, log);
+  const watcher = watch(services, { ...(guard ? { guard } : {}) });
+  const stop = endOn(log, async () => {
+    await watcher.stop();
+    await endReckoning();
+    await memory.close();
+  });
+  answerBeside(
+    watcher,
+    {
+      heard: (device, shows, sameMachine) => guard?.heard(device, shows, sameMachine),
+      set: (at) => settings.simulated?.set?.(at),
+    },
+    stop,
+  );
+}
+
+async function start(settings: Settings, log: Logger): Promise<void> {
+  const { memory, guard, services, endReckoning } = await open(settings, log);
+  const { clock } = services;
+  await ensureHousehold(services.db, clock.now());
+  if (settings.demo && (await seedDemo(services)))
+    log.info('demo data made: an invented coast, not for navigation');
+  // What came due while nobody looked is told before anybody is served.
+  await lookOnce(services);
+  const beside = settings.url ? watchBeside(log) : undefined;
+  const { heartbeat, address } = inFolder(settings.folder);
+  const watcher: Watch = beside ?? watch(services, { ...(guard ? { guard } : {}), beat: beating(heartbeat) });
+  const demo = demoKeeper(services, settings.seed);
+  const app = httpApp(services, {
+    watch: watcher,
+    appFolder: settings.appFolder,
+    demo,
+    ...(guard ? { guard } : {}),
+    ...(settings.url ? {} : { folder: settings.folder }),
+    heard: (device, shows, sameMachine) => {
+      guard?.heard(device, shows, sameMachine);
+      beside?.heard(device, shows, sameMachine);
+    },
+    clockSet: (at) => beside?.set(at),
+  });
+  const server = createServer(app);
+  await new Promise<void>((ready, failed) =>
+    server.once('error', failed).listen(settings.port, '127.0.0.1', ready),
+  );
+  if (!settings.url) writeFileSync(address, services.base, { mode: 0o600 });
+  log.info({ address: services.base }, 'Escale is ready');
+
+  endOn(log, async () => {
     const closed = new Promise<void>((done) => server.close(() => done()));
     server.closeIdleConnections();
     const cut = setTimeout(() => server.closeAllConnections(), PATIENCE);
@@ -91,15 +165,24 @@ async function start(): Promise<void> {
     clearTimeout(cut);
     await demo.end();
     await watcher.stop();
-    rmSync(addressFile(settings.folder), { force: true });
-    await close();
-    process.exit(0);
-  };
-  process.on('SIGTERM', () => void stop());
-  process.on('SIGINT', () => void stop());
+    await endReckoning();
+    if (!settings.url) rmSync(address, { force: true });
+    await memory.close();
+  });
 }
 
-start().catch((error: unknown) => {
+/** A file that is touched at each round: who looks from outside sees by its age whether the watch goes on. */
+function beating(file: string): () => void {
+  writeFileSync(file, '', { mode: 0o600 });
+  return () => {
+    const now = new Date();
+    utimesSync(file, now, now);
+  };
+}
+
+const settings = settingsFrom(process.env);
+const log = makeLog(settings.level);
+(settings.watchOnly ? watchOnly : start)(settings, log).catch((error: unknown) => {
   console.error(error instanceof Error ? `Escale could not start: ${error.message}` : error);
   process.exit(1);
 });

@@ -1,4 +1,6 @@
 import type { Logger } from 'pino';
+import type { Assessment } from '@escale/core/model';
+import type { AssessInput } from '@escale/core/trip';
 import type { Clock } from './clock';
 import type { Db } from './db/open';
 import type { Telephone } from './standins/telephone';
@@ -11,7 +13,8 @@ export interface Services {
   /** Outside services. Absent: there is none, and pages say so. */
   weather?: WeatherService;
   telephone?: Telephone;
-  household: string;
+  /** Assesses a trip, off the thread that answers requests, and gives up on one that takes too long. */
+  reckon: (input: AssessInput) => Promise<Assessment>;
   log: Logger;
   /** Where this server is reached, for the links in messages. */
   base: string;

@@ -3,6 +3,7 @@ import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
+import { buildServer } from '../../scripts/setup.mjs';
 
 const root = fileURLToPath(new URL('../..', import.meta.url));
 const migrations = join(root, 'server/migrations');
@@ -17,6 +18,8 @@ export const templatePath = () => {
 };
 
 export default async function makeTemplate() {
+  // Threads run what was built.
+  await buildServer();
   const path = templatePath();
   if (existsSync(path)) return;
   const { PGlite } = await import('@electric-sql/pglite');

@@ -3,20 +3,21 @@ import { PGlite } from '@electric-sql/pglite';
 import { sql } from 'drizzle-orm';
 import { drizzle } from 'drizzle-orm/pglite';
 import { pino } from 'pino';
+import { assess } from '@escale/core/trip';
 import request from 'supertest';
 import { v7 as uuid } from 'uuid';
 import { demoBundle } from '@escale/core/formats';
 import type { PlanView } from '@escale/core/model';
 import { httpApp } from '../src/api/app';
-import { importBundle } from '../src/api/exchange';
+import { importBundle } from '../src/exchange/bundle';
 import { simulatedClock } from '../src/clock';
 import * as schema from '../src/db/schema';
-import { ensureHousehold, HOME } from '../src/db/seed';
+import { ensureHousehold, HOME } from '../src/db/household';
 import type { Db } from '../src/db/open';
-import type { Services } from '../src/services';
 import { simulatedTelephone } from '../src/standins/telephone';
 import { simulatedWeather } from '../src/standins/weather';
-import { deliver, sweepDeadlines } from '../src/watch/watcher';
+import type { Watching } from '../src/watch/sweep';
+import { lookOnce, type Watch } from '../src/watch/watcher';
 // @ts-expect-error a plain script: it runs before any transform
 import { templatePath } from './template.mjs';
 
@@ -31,20 +32,22 @@ export async function makeWorld({ standIns = true }: { standIns?: boolean } = {}
   const client = await PGlite.create({ loadDataDir: new Blob([readFileSync(templatePath() as string)]) });
   const db = drizzle(client, { schema }) as unknown as Db;
   const clock = simulatedClock(NOW, false);
-  const household = await ensureHousehold(db, NOW);
-  const services: Services = {
+  await ensureHousehold(db, NOW);
+  const services: Watching = {
     db,
     clock,
-    household,
+    reckon: async (input) => assess(input),
     log: pino({ level: 'silent' }),
     base: 'http://localhost:4280',
-    ...(standIns ? { weather: simulatedWeather(7), telephone: simulatedTelephone() } : {}),
+    ...(standIns ? { weather: simulatedWeather(7), telephone: simulatedTelephone(db) } : {}),
   };
-  const watchOnce = async () => {
-    while ((await sweepDeadlines(services)) > 0);
-    while ((await deliver(services)) > 0);
+  const watchOnce = () => lookOnce(services);
+  const onCall: Watch = {
+    kick: watchOnce,
+    stop: async () => undefined,
+    pulse: () => ({ counted: { at: performance.now(), setAside: 0 }, sweptAt: performance.now() }),
   };
-  const http = request(httpApp(services, { kick: watchOnce }));
+  const http = request(httpApp(services, { watch: onCall }));
   const device = uuid();
   const world = {
     db,
@@ -53,6 +56,7 @@ export async function makeWorld({ standIns = true }: { standIns?: boolean } = {}
     http,
     device,
     watchOnce,
+    onCall,
     set: (at: number) => clock.set?.(at),
     close: () => client.close(),
     /** Everything forgotten, the demo put back. */
@@ -60,9 +64,9 @@ export async function makeWorld({ standIns = true }: { standIns?: boolean } = {}
       clock.set?.(NOW);
       await db.execute(
         sql`TRUNCATE thing, command, tick, plan, plan_version, plan_event, deadline, message, contact_token,
-          phone_call, device, trip_conditions`,
+          phone_call, device, trip_conditions, watch_state`,
       );
-      await db.transaction((tx) => importBundle(tx, demoBundle(NOW), HOME, NOW));
+      await db.transaction((tx) => importBundle(tx, { household: HOME }, demoBundle(NOW), NOW));
     },
     get: async <T>(path: string) => (await http.get(path).set('Host', 'localhost:4280')).body as T,
     post: (path: string, body: unknown) =>

@@ -40,6 +40,8 @@ const HAPPENED: Record<EventKind, string> = {
   overdue: 'Overdue: contacts were told',
   alarm: 'Alarm: contacts were given the sheet and the number',
   'check-in-missed': 'A check-in was missed',
+  unreached: 'could not be reached: the next contact was told',
+  early: 'The server’s clock was wrong: what was said came too early',
 };
 
 /** One plan: its clock, what happened, and the sheet as it was frozen. */

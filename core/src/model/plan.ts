@@ -18,6 +18,9 @@ export const EVENT_KINDS = [
   'overdue',
   'alarm',
   'check-in-missed',
+  // A contact could not be reached; what was told came early, by a clock that was wrong.
+  'unreached',
+  'early',
 ] as const;
 export type EventKind = (typeof EVENT_KINDS)[number];
 
@@ -88,6 +91,8 @@ export interface PlanContact {
   declined?: boolean;
   /** When they said that they have rung for help, epoch ms. */
   rung?: number;
+  /** No way to reach them was entered, or none worked. */
+  unreached?: boolean;
 }
 
 export interface PlanView {
@@ -117,4 +122,8 @@ export interface MessageView {
   text: string;
   made: number;
   delivered?: number;
+  /** It could not be delivered and is out of the way of the others, since when, epoch ms; it is still tried now and then. */
+  setAside?: number;
+  /** Why it could not be: `no-way` where the contact has no way to be reached. */
+  trouble?: string;
 }

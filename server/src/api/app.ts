@@ -6,7 +6,10 @@ import helmet from 'helmet';
 import { pinoHttp } from 'pino-http';
 import * as z from 'zod';
 import type { Services } from '../services';
-import { DEMO_PATH, type Demo, type DemoKeeper } from '../demo';
+import { DEMO_PATH, type Demo, type DemoKeeper } from '../demo/keeper';
+import type { GuardedClock } from '../watch/guard';
+import { healthOf } from '../watch/health';
+import type { Watch } from '../watch/watcher';
 import { contactPage } from './contact-page';
 import { exchange } from './exchange';
 import { openApi } from './openapi';
@@ -14,6 +17,7 @@ import { plans } from './plans';
 import { notFound, onError, parse, Problem } from './problem';
 import { things } from './things';
 import { unchanged } from './unchanged';
+import { whoOf } from './who';
 
 const LOOPBACK = /^(localhost|127\.0\.0\.1|\[::1\])(:\d+)?$/;
 
@@ -37,11 +41,23 @@ const writesAreJson: RequestHandler = (req, _res, next) => {
   next();
 };
 
+/** What the HTTP face stands on beside the services. */
+export interface Below {
+  watch: Watch;
+  appFolder?: string;
+  demo?: DemoKeeper;
+  guard?: GuardedClock;
+  /** Where the memory lies, when it lies on this machine. */
+  folder?: string;
+  /** A device said what its clock shows. */
+  heard?: GuardedClock['heard'];
+  /** The simulated clock was set. */
+  clockSet?: (at: number) => void;
+}
+
 /** The whole HTTP face: API, the contact's page, and the application's files from `appFolder`. */
-export function httpApp(
-  services: Services,
-  { kick, appFolder, demo }: { kick: () => Promise<void>; appFolder?: string; demo?: DemoKeeper },
-): Express {
+export function httpApp(services: Services, below: Below): Express {
+  const { demo, appFolder } = below;
   const app = express();
   app.disable('x-powered-by');
   app.use(
@@ -74,9 +90,10 @@ export function httpApp(
     }),
   );
   app.use(compression());
-  app.use(contactPage(services, kick));
+  app.use(contactPage(services, below.watch.kick));
+  app.use('/api', clocksOf(below));
   if (demo) besides(app, demo);
-  app.use('/api', apiOf(services, kick));
+  app.use('/api', apiOf(services, below));
 
   if (appFolder) files(app, appFolder);
   app.use(notFound);
@@ -84,8 +101,25 @@ export function httpApp(
   return app;
 }
 
+/** A device says with each request what its clock shows: the watch asks them when ours has leapt. */
+export const CLOCK_HEADER = 'x-escale-clock';
+
+function clocksOf({ heard }: Below): RequestHandler {
+  return (req, _res, next) => {
+    const shows = Number(req.get(CLOCK_HEADER));
+    if (heard && Number.isFinite(shows) && shows > 0)
+      heard(whoOf(req).device ?? 'unnamed', shows, HERE.test(req.socket.remoteAddress ?? ''));
+    next();
+  };
+}
+const HERE = /^(::1|(::ffff:)?127\.)/;
+
+const UNHEALTHY = 503;
+
 /** The API over one memory. */
-function apiOf(services: Services, kick: () => Promise<void>): express.Router {
+function apiOf(services: Services, below: Below): express.Router {
+  const { watch, clockSet } = below;
+  const { kick } = watch;
   const api = express.Router();
   api.use((_req, res, next) => {
     res.set('Cache-Control', 'no-store');
@@ -95,14 +129,24 @@ function apiOf(services: Services, kick: () => Promise<void>): express.Router {
   api.use(writesAreJson);
   api.use(exchange(services));
   api.use(express.json({ limit: '1mb' }));
-  api.get(
-    '/health',
-    (_req, res) =>
-      void res.json({ ok: true, now: services.clock.now(), simulated: services.clock.set !== undefined }),
-  );
+  const health = () =>
+    healthOf({
+      watch,
+      clock: services.clock,
+      ...(below.guard ? { guard: below.guard } : {}),
+      ...(below.folder ? { folder: below.folder } : {}),
+    });
+  // Red is an error to whoever looks from outside; the page of the watch reads it as it is.
+  api.get('/health', (_req, res) => {
+    const now = health();
+    res.status(now.ok ? 200 : UNHEALTHY).json(now);
+  });
+  api.get('/watch', (_req, res) => void res.json(health()));
   api.post('/clock', async (req, res) => {
     if (!services.clock.set) throw new Problem(404, 'This server keeps real time.');
-    services.clock.set(Date.parse(parse(z.strictObject({ at: z.iso.datetime() }), req.body).at));
+    const at = Date.parse(parse(z.strictObject({ at: z.iso.datetime() }), req.body).at);
+    services.clock.set(at);
+    clockSet?.(at);
     await kick();
     res.json({ now: services.clock.now() });
   });
@@ -124,8 +168,8 @@ function besides(app: Express, demo: DemoKeeper): void {
     const known = made.get(open);
     if (known) return known;
     const faces = {
-      api: apiOf(open.services, open.kick),
-      contact: contactPage(open.services, open.kick),
+      api: apiOf(open.services, { watch: open.watch }),
+      contact: contactPage(open.services, open.watch.kick),
     };
     made.set(open, faces);
     return faces;

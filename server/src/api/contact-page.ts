@@ -7,7 +7,7 @@ import { clock, dayOf } from '@escale/core/say';
 import { plan } from '../db/schema';
 import { CLOCK_SKEW } from '../plans/deeds';
 import { answerAs, type Answer } from '../plans/answers';
-import { findLink } from '../plans/tokens';
+import { findLink } from '../messages/links';
 import { viewPlan } from '../plans/view';
 import type { Services } from '../services';
 
@@ -125,6 +125,7 @@ const HEARD: Partial<Record<EventKind, string>> = {
   closed: 'home',
   cancelled: 'they did not go',
   reopened: 'that was taken back: the watch goes on',
+  early: 'our clock was wrong and we spoke too early: they are not overdue',
 };
 
 /** What was heard, in its order, each with its day and hour. */

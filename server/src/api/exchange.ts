@@ -1,31 +1,33 @@
-import { eq } from 'drizzle-orm';
 import express, { Router } from 'express';
 import { checkBundle, MOST_BYTES } from '@escale/core/formats';
-import { BUNDLE_SCHEMA, Id, schemaOf, SHELF, type Bundle, type ThingType } from '@escale/core/model';
-import { thing, tripConditions } from '../db/schema';
-import { stableJson } from '../stable-json';
-import type { Db } from '../db/open';
-import { conditionsOf, loadShed } from '../plans/shed';
+import { Id } from '@escale/core/model';
+import { transact } from '../db/transact';
+import { exportBundle, importBundle } from '../exchange/bundle';
 import type { Services } from '../services';
+import { conditionsOf, loadShed } from '../things/shed';
 import { parse, Problem } from './problem';
+import { whoOf } from './who';
 
 /** Bundles in and out, and the conditions of a trip from the outside services. */
 export function exchange(services: Services): Router {
-  const { db, clock, household } = services;
+  const { db, clock } = services;
   const routes = Router();
 
-  routes.get('/export', async (_req, res) => {
-    res.set('Content-Disposition', 'attachment; filename="escale.json"').json(await exportBundle(services));
+  routes.get('/export', async (req, res) => {
+    res
+      .set('Content-Disposition', 'attachment; filename="escale.json"')
+      .json(await exportBundle(services, whoOf(req)));
   });
 
   routes.post('/import', express.json({ limit: MOST_BYTES }), async (req, res) => {
     const read = checkBundle(req.body);
     if (!read.ok) throw new Problem(422, 'This file can’t be taken. Nothing was changed.', read.faults);
-    res.json(await db.transaction((tx) => importBundle(tx, read.bundle, household, clock.now())));
+    res.json(await transact(db, (tx) => importBundle(tx, whoOf(req), read.bundle, clock.now())));
   });
 
   routes.get('/conditions/:trip', async (req, res) => {
     const id = parse(Id, req.params.trip);
+    const { household } = whoOf(req);
     const { shed, trips } = await loadShed(db, household);
     const trip = trips.find((t) => t.id === id);
     if (!trip) throw new Problem(404, 'This trip is not on the server yet.');
@@ -34,90 +36,8 @@ export function exchange(services: Services): Router {
       typeof req.query.date === 'string' && /^\d{4}-\d{2}-\d{2}$/.test(req.query.date)
         ? req.query.date
         : trip.leave.date;
-    res.json(await conditionsOf({ ...trip, leave: { ...trip.leave, date } }, shed, services));
+    res.json(await conditionsOf({ ...trip, leave: { ...trip.leave, date } }, shed, services, household));
   });
 
   return routes;
-}
-
-/** The whole memory as a bundle, with the forecast of each trip that is still to come. */
-export async function exportBundle({
-  db,
-  household,
-  clock,
-  weather,
-}: Pick<Services, 'db' | 'household' | 'clock' | 'weather'>): Promise<Bundle> {
-  const now = clock.now();
-  const { shed, trips } = await loadShed(db, household);
-  const conditions: NonNullable<Bundle['conditions']> = {};
-  for (const trip of trips.filter((t) => t.status !== 'done'))
-    conditions[trip.id] = await conditionsOf(trip, shed, { weather, clock, db });
-  return {
-    escale: 'bundle',
-    schema: BUNDLE_SCHEMA,
-    asOf: new Date(now).toISOString(),
-    shed,
-    trips,
-    conditions,
-  };
-}
-
-/** All of a bundle or nothing. A thing that is here already is replaced when it differs, and said so. */
-export async function importBundle(
-  tx: Db,
-  bundle: Bundle,
-  household: string,
-  now: number,
-): Promise<{ added: number; changed: number; same: number }> {
-  const counts = { added: 0, changed: 0, same: 0 };
-  const shelves = (Object.entries(SHELF) as [ThingType, keyof Bundle['shed']][]).flatMap(([type, shelf]) =>
-    bundle.shed[shelf].map((doc) => ({ type, doc })),
-  );
-  const at = new Date(now);
-  for (const { type, doc } of [
-    ...shelves,
-    ...bundle.trips.map((trip) => ({ type: 'trip' as const, doc: trip })),
-  ]) {
-    const [row] = await tx.select().from(thing).where(eq(thing.id, doc.id));
-    if (row && (row.household !== household || row.type !== type))
-      throw new Problem(409, 'A thing with the same id belongs elsewhere. Nothing was changed.', [doc.id]);
-    const values = {
-      household,
-      type,
-      schema: schemaOf(type),
-      doc: doc as Record<string, unknown>,
-      updatedAt: at,
-      deletedAt: null,
-    };
-    if (!row) {
-      await tx.insert(thing).values({ ...values, id: doc.id, version: 1, createdAt: at });
-      counts.added += 1;
-    } else if (row.deletedAt || stableJson(row.doc) !== stableJson(doc)) {
-      await tx
-        .update(thing)
-        .set({ ...values, version: row.version + 1 })
-        .where(eq(thing.id, doc.id));
-      counts.changed += 1;
-    } else counts.same += 1;
-  }
-  await importConditions(tx, bundle, household, at);
-  return counts;
-}
-
-/** Forecasts that a bundle brings for its own trips are kept, and stand before any service's. What a stand-in made up stays with it. */
-async function importConditions(tx: Db, bundle: Bundle, household: string, updatedAt: Date): Promise<void> {
-  for (const trip of bundle.trips) {
-    const doc = bundle.conditions?.[trip.id];
-    if (!doc?.forecast || doc.forecast.invented) continue;
-    const values = {
-      household,
-      doc: doc as Record<string, unknown>,
-      schema: schemaOf('conditions'),
-      updatedAt,
-    };
-    await tx
-      .insert(tripConditions)
-      .values({ trip: trip.id, ...values })
-      .onConflictDoUpdate({ target: tripConditions.trip, set: values });
-  }
 }

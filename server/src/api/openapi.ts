@@ -1,6 +1,7 @@
 import * as z from 'zod';
 import { Bundle, Conditions, FileRequest, PlanDeed, RulePack, THINGS } from '@escale/core/model';
-import { Command, Tick } from './things';
+import { Command } from '../things/command';
+import { Tick } from '../things/tick';
 
 /** JSON Schema 2020-12, which OpenAPI 3.1 takes as it is. What comes in is described, so defaults are not asked for. */
 const schemaOf = (schema: z.ZodType) => {
@@ -52,7 +53,13 @@ const query = (...names: string[]) => ({
 
 /** Every route of the API. A test walks the router and finds each of its routes here. */
 const PATHS: Record<string, Record<string, object>> = {
-  '/api/health': { get: { summary: 'Is it there, and what time is it?', ...answer('Yes.') } },
+  '/api/health': {
+    get: {
+      summary: 'How the watch is; 503 when something of it is red.',
+      ...answer('Last sweep, oldest due and untold, set aside, clock, disk.'),
+    },
+  },
+  '/api/watch': { get: { summary: 'The same, read as it is.', ...answer('How the watch is.') } },
   '/api/clock': {
     post: {
       summary: 'Set a simulated clock; a server that keeps real time has none.',

@@ -1,66 +1,74 @@
 import { and, desc, eq } from 'drizzle-orm';
-import { Router } from 'express';
+import { Router, type Request } from 'express';
 import * as z from 'zod';
 import { FileRequest, Id, PlanDeed, type MessageView } from '@escale/core/model';
 import { message, phoneCall, plan } from '../db/schema';
 import { CLOCK_SKEW, doDeed } from '../plans/deeds';
 import { filePlan } from '../plans/file';
-import { endLinks } from '../plans/tokens';
-import { viewPlan, viewPlans } from '../plans/view';
+import { endLinks } from '../messages/links';
+import { viewPlan, viewPlans, type PlanRow } from '../plans/view';
 import type { Services } from '../services';
 import { parse, Problem } from './problem';
+import { whoOf } from './who';
+
+/** All plans, or those of one trip; from which on. */
+const Asked = z.object({ trip: Id.optional(), from: z.coerce.number().int().min(0).max(1e6).default(0) });
 
 export function plans(services: Services, kick: () => Promise<void>): Router {
-  const { db, clock, household } = services;
+  const { db, clock } = services;
   const routes = Router();
   const channel = services.telephone ? ('stand-in' as const) : ('none' as const);
 
-  const one = async (id: unknown) => {
+  const one = async (req: Request, id: unknown) => {
     const [row] = await db
       .select()
       .from(plan)
-      .where(and(eq(plan.id, parse(Id, id)), eq(plan.household, household)));
+      .where(and(eq(plan.id, parse(Id, id)), eq(plan.household, whoOf(req).household)));
     if (!row) throw new Problem(404, 'This plan is not here.');
     return { ...(await viewPlan(db, row, clock.now())), channel };
   };
+  // A plan that can't be read is told, and hides no other.
+  const spoilt = (row: PlanRow, error: unknown) =>
+    services.log.error({ plan: row.id, err: error }, 'a plan can’t be read');
 
-  routes.get('/plans', async (_req, res) => {
-    res.json({
-      now: clock.now(),
-      plans: (await viewPlans(db, household, clock.now())).map((plan) => ({ ...plan, channel })),
-    });
+  routes.get('/plans', async (req, res) => {
+    const { trip, from } = parse(Asked, req.query);
+    const now = clock.now();
+    const which = { household: whoOf(req).household, ...(trip ? { trip } : {}), from };
+    const { plans, ...page } = await viewPlans(db, which, now, spoilt);
+    res.json({ now, plans: plans.map((plan) => ({ ...plan, channel })), ...page });
   });
 
   routes.get('/plans/:id', async (req, res) => {
-    res.json(await one(req.params.id));
+    res.json(await one(req, req.params.id));
   });
 
   routes.post('/plans', async (req, res) => {
-    const id = await filePlan(services, parse(FileRequest, req.body));
+    const id = await filePlan(services, whoOf(req), parse(FileRequest, req.body));
     void kick();
-    res.status(201).json(await one(id));
+    res.status(201).json(await one(req, id));
   });
 
   routes.post('/plans/:id/deeds', async (req, res) => {
     const id = parse(Id, req.params.id);
-    const { skew } = await doDeed(services, id, parse(PlanDeed, req.body));
+    const { skew } = await doDeed(services, whoOf(req), id, parse(PlanDeed, req.body));
     void kick();
-    res.json({ ...(await one(id)), ...(Math.abs(skew) > CLOCK_SKEW ? { skew } : {}) });
+    res.json({ ...(await one(req, id)), ...(Math.abs(skew) > CLOCK_SKEW ? { skew } : {}) });
   });
 
   routes.post('/plans/:id/withdraw', async (req, res) => {
     const id = parse(Id, req.params.id);
     const { contact } = parse(z.strictObject({ contact: Id }), req.body);
-    await one(id);
+    await one(req, id);
     await endLinks(db, id, clock.now(), contact);
-    res.json(await one(id));
+    res.json(await one(req, id));
   });
 
-  routes.get('/messages', async (_req, res) => {
+  routes.get('/messages', async (req, res) => {
     const rows = await db
       .select()
       .from(message)
-      .where(eq(message.household, household))
+      .where(eq(message.household, whoOf(req).household))
       .orderBy(desc(message.madeAt), desc(message.id))
       .limit(100);
     res.json({
@@ -73,6 +81,8 @@ export function plans(services: Services, kick: () => Promise<void>): Router {
         text: row.text,
         made: row.madeAt.getTime(),
         ...(row.deliveredAt ? { delivered: row.deliveredAt.getTime() } : {}),
+        ...(row.setAsideAt ? { setAside: row.setAsideAt.getTime() } : {}),
+        ...(row.trouble ? { trouble: row.trouble } : {}),
       })),
     });
   });

@@ -1,6 +1,8 @@
 import type { ErrorRequestHandler, RequestHandler, Response } from 'express';
 import * as z from 'zod';
 import { faultsOf } from '@escale/core/formats';
+import { isAway } from '../db/transact';
+import { Refusal, type Why } from '../refusal';
 
 /** The one error shape: application/problem+json (RFC 9457), with the lines a person can act on in `faults`. */
 export class Problem extends Error {
@@ -43,6 +45,11 @@ export const notFound: RequestHandler = () => {
   throw new Problem(404, 'There is nothing here.');
 };
 
+/** What HTTP calls the reasons of a refusal. */
+const STATUS: Record<Why, number> = { absent: 404, conflict: 409, unfit: 422, later: 503 };
+/** Seconds after which a server that is away for a moment is asked again. */
+const RETRY_AFTER = '5';
+
 interface HttpError {
   status?: number;
   type?: string;
@@ -54,10 +61,18 @@ export const onError: ErrorRequestHandler = (error: unknown, req, res, _next) =>
     return;
   }
   if (error instanceof Problem) return sendProblem(res, error);
+  if (error instanceof Refusal) {
+    const { why, title, faults, more } = error;
+    return sendProblem(res, { status: STATUS[why], title, faults, more });
+  }
   const { status, type } = error as HttpError;
   if (type === 'entity.too.large') return sendProblem(res, new Problem(413, 'This is too large.'));
   if (status !== undefined && status >= 400 && status < 500)
     return sendProblem(res, new Problem(status, 'This request could not be read.'));
   req.log.error({ err: error }, 'failed');
+  if (isAway(error)) {
+    res.set('Retry-After', RETRY_AFTER);
+    return sendProblem(res, new Problem(503, 'The database is away for a moment. Nothing was changed.'));
+  }
   sendProblem(res, new Problem(500, 'Something went wrong on the server. Nothing was changed.'));
 };

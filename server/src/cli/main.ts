@@ -3,7 +3,7 @@ import { parseArgs } from 'node:util';
 import { demoBundle, readBundle, writeBundle } from '@escale/core/formats';
 import type { Bundle } from '@escale/core/model';
 import { simulatedWeather } from '../standins/weather';
-import { conditionsOf } from '../plans/shed';
+import { conditionsOf } from '../things/shed';
 import { assessBundle, asText } from './assess';
 import { exportMemory, importMemory } from './memory';
 import { Refused } from './refused';

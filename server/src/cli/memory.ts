@@ -1,9 +1,10 @@
 import { existsSync, readFileSync } from 'node:fs';
 import { resolve } from 'node:path';
 import type { Bundle } from '@escale/core/model';
-import { exportBundle, importBundle } from '../api/exchange';
-import { ensureHousehold } from '../db/seed';
-import { addressFile, FolderTaken } from '../db/lock';
+import { inFolder } from '../db/folder';
+import { ensureHousehold } from '../db/household';
+import { FolderTaken } from '../db/lock';
+import { exportBundle, importBundle } from '../exchange/bundle';
 import { openDb, type Db } from '../db/open';
 import { systemClock } from '../clock';
 import { Refused } from './refused';
@@ -23,7 +24,7 @@ async function withMemory<T>(
       await close();
     }
   } catch (error) {
-    const at = addressFile(folder);
+    const at = inFolder(folder).address;
     if (error instanceof FolderTaken && existsSync(at)) return through(readFileSync(at, 'utf8').trim());
     throw error;
   }
@@ -38,13 +39,13 @@ async function asked<T>(answer: Response): Promise<T> {
 
 export const exportMemory = (): Promise<Bundle> =>
   withMemory(
-    (db, household) => exportBundle({ db, household, clock: systemClock }),
+    (db, household) => exportBundle({ db, clock: systemClock }, { household }),
     async (address) => asked<Bundle>(await fetch(`${address}/api/export`)),
   );
 
 export const importMemory = (bundle: Bundle) =>
   withMemory(
-    (db, household) => db.transaction((tx) => importBundle(tx, bundle, household, systemClock.now())),
+    (db, household) => db.transaction((tx) => importBundle(tx, { household }, bundle, systemClock.now())),
     async (address) =>
       asked<{ added: number; changed: number; same: number }>(
         await fetch(`${address}/api/import`, {

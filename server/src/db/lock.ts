@@ -1,21 +1,18 @@
 import { spawnSync } from 'node:child_process';
-import { closeSync, mkdirSync, openSync } from 'node:fs';
-import { dirname } from 'node:path';
+import { closeSync, openSync } from 'node:fs';
 
 /** Somebody else has the folder. */
 export class FolderTaken extends Error {}
 
-/** Beside the folder: where the server that holds it is reached. Only worth reading while the lock is held. */
-export const addressFile = (folder: string) => `${folder}.address`;
-
 /**
- * One process per folder: two PGlite processes on one folder both open it and silently lose data. The lock is an flock
- * on a descriptor that this process keeps, so the kernel frees it on any death. Linux (and what has `flock`) only.
+ * One process per folder: two PGlite processes on one folder both open it and silently lose data. The lock is an flock on the
+ * folder itself, by a descriptor that this process keeps: the kernel frees it on any death, and there is no file that
+ * somebody could delete under it. Linux (and what has `flock`) only.
+ * @param folder is there
  * @throws FolderTaken when another process holds it
  */
 export function lockFolder(folder: string): () => void {
-  mkdirSync(dirname(folder), { recursive: true });
-  const fd = openSync(`${folder}.lock`, 'a');
+  const fd = openSync(folder, 'r');
   const { status, error } = spawnSync('flock', ['-n', '-x', '3'], {
     stdio: ['ignore', 'ignore', 'ignore', fd],
   });

@@ -1,48 +1,57 @@
-import { existsSync, mkdirSync, readFileSync, renameSync, rmSync } from 'node:fs';
-import { dirname, join, resolve } from 'node:path';
-import { fileURLToPath } from 'node:url';
-import { PGlite } from '@electric-sql/pglite';
+import { existsSync, mkdirSync, renameSync } from 'node:fs';
+import { join, resolve } from 'node:path';
 import { sql, type ExtractTablesWithRelations } from 'drizzle-orm';
+import { drizzle } from 'drizzle-orm/pglite';
+import { migrate } from 'drizzle-orm/pglite/migrator';
 import type { PgDatabase, PgQueryResultHKT } from 'drizzle-orm/pg-core';
-import * as schema from './schema';
-import { DURABLE_PARAMS, DurableFS } from './durable-fs';
+import { FolderRefused, inFolder, ownersOnly, takeFolder } from './folder';
 import { lockFolder } from './lock';
+import { asPglite, openThread, type PgliteClient } from './pglite-client';
+import * as schema from './schema';
+import { whenThere } from './transact';
+import { upwards } from './worker-file';
 
 /** The one database type: PGlite in a folder and a PostgreSQL server both are one. Inside a transaction use only its `tx`. */
 export type Db = PgDatabase<PgQueryResultHKT, typeof schema, ExtractTablesWithRelations<typeof schema>>;
 
 export interface OpenDb {
   db: Db;
+  /** How often a commit was forced to disk, where this process does it. */
+  syncs(): Promise<number>;
   close(): Promise<void>;
 }
 
-/** Found from the source and from the bundle alike: the folder that holds `migrations`. */
-function migrationsFolder(): string {
-  let folder = dirname(fileURLToPath(import.meta.url));
-  while (!existsSync(join(folder, 'migrations', 'meta', '_journal.json'))) {
-    const up = dirname(folder);
-    if (up === folder) throw new Error('The folder of migrations was not found beside the server.');
-    folder = up;
-  }
-  return join(folder, 'migrations');
+/** What opens a memory is told what it has to wait for, and what went wrong beside. */
+export interface Telling {
+  waits?: (error: unknown) => void;
+  fails?: (error: unknown) => void;
 }
 
+const migrationsFolder = () => join(upwards('migrations', 'meta', '_journal.json'), '..', '..');
+
 /** Open the memory: a PostgreSQL server when `url` is given, else PGlite in `folder` (made on first use). */
-export async function openDb({ folder, url }: { folder: string; url?: string }): Promise<OpenDb> {
-  return url ? openPostgres(url) : openFolder(resolve(folder));
+export async function openDb(
+  { folder, url }: { folder: string; url?: string },
+  telling: Telling = {},
+): Promise<OpenDb> {
+  return url ? openPostgres(url, telling) : openFolder(resolve(folder));
 }
 
 async function openFolder(folder: string): Promise<OpenDb> {
+  // What the database writes is nobody's but the owner's.
+  process.umask(0o077);
+  mkdirSync(folder, { recursive: true, mode: 0o700 });
   const unlock = lockFolder(folder);
   try {
-    if (!existsSync(join(folder, 'PG_VERSION'))) await makeFolder(folder);
-    const client = await openPglite(folder);
-    const { drizzle } = await import('drizzle-orm/pglite');
-    const { migrate } = await import('drizzle-orm/pglite/migrator');
-    const db = drizzle(client, { schema });
+    if (!takeFolder(folder)) await makeDatabase(folder);
+    const client = await openIn(folder, inFolder(folder).db);
+    const db = drizzle(asPglite(client), { schema });
     await migrate(db, { migrationsFolder: migrationsFolder() });
+    // The engine makes some of its files for all to read, whatever it is told.
+    ownersOnly(folder);
     return {
       db,
+      syncs: client.syncs,
       close: async () => {
         await client.close();
         unlock();
@@ -56,36 +65,30 @@ async function openFolder(folder: string): Promise<OpenDb> {
 
 /** A memory that lies in this process alone and goes with it. */
 export async function openInMemory(): Promise<OpenDb> {
-  const client = await PGlite.create();
-  const { drizzle } = await import('drizzle-orm/pglite');
-  const { migrate } = await import('drizzle-orm/pglite/migrator');
-  const db = drizzle(client, { schema });
+  const client = await openThread();
+  const db = drizzle(asPglite(client), { schema });
   await migrate(db, { migrationsFolder: migrationsFolder() });
-  return { db, close: () => client.close() };
+  return { db, syncs: client.syncs, close: client.close };
 }
 
 /** Made beside its place and renamed, so that a kill while making leaves nothing half made. */
-async function makeFolder(folder: string): Promise<void> {
-  const making = `${folder}.tmp`;
-  rmSync(making, { recursive: true, force: true });
-  mkdirSync(making, { recursive: true });
-  const client = await openPglite(making);
+async function makeDatabase(folder: string): Promise<void> {
+  const { making, db } = inFolder(folder);
+  mkdirSync(making, { mode: 0o700 });
+  const client = await openIn(folder, making);
   await client.exec('CHECKPOINT');
   await client.close();
-  if (existsSync(folder)) rmSync(folder, { recursive: true });
-  renameSync(making, folder);
+  renameSync(making, db);
 }
 
-async function openPglite(folder: string): Promise<PGlite> {
+async function openIn(folder: string, path: string): Promise<PgliteClient> {
   try {
-    return await PGlite.create({ fs: new DurableFS(folder), startParams: DURABLE_PARAMS });
+    return await openThread({ folder: path });
   } catch (error) {
-    const made = existsSync(join(folder, 'PG_VERSION'))
-      ? readFileSync(join(folder, 'PG_VERSION'), 'utf8').trim()
-      : 'none';
-    throw new Error(
-      `The database in ${folder} could not be opened (version file: ${made}). Nothing was changed. ` +
-        `Put it aside, copy a backup in its place or start with an empty folder.`,
+    if (!existsSync(path)) throw error;
+    throw new FolderRefused(
+      `The database in ${folder} could not be opened. Nothing was changed. ` +
+        `Put a backup in its place (npm run escale -- restore), or start with an empty folder.`,
       { cause: error },
     );
   }
@@ -93,13 +96,20 @@ async function openPglite(folder: string): Promise<PGlite> {
 
 /** One number for all Escale servers: whoever holds it migrates, the others wait. */
 const MIGRATION_LOCK = 7_313_529;
+/** Statements that hang are ended; a request has long given up by then. */
+const PG_PATIENCE = { connectionTimeoutMillis: 5_000, statement_timeout: 60_000 };
 
-async function openPostgres(url: string): Promise<OpenDb> {
+async function openPostgres(url: string, { waits, fails }: Telling): Promise<OpenDb> {
   const { default: pg } = await import('pg');
   const { drizzle } = await import('drizzle-orm/node-postgres');
   const { migrate } = await import('drizzle-orm/node-postgres/migrator');
-  const pool = new pg.Pool({ connectionString: url });
-  const one = await pool.connect();
+  const pool = new pg.Pool({ connectionString: url, ...PG_PATIENCE });
+  // A connection that breaks while nobody uses it is replaced by the next who asks; without a listener it would end the process.
+  pool.on('error', (error) => fails?.(error));
+  const one = await whenThere(
+    () => pool.connect(),
+    (error) => waits?.(error),
+  );
   try {
     await one.query('SELECT pg_advisory_lock($1)', [MIGRATION_LOCK]);
     await migrate(drizzle(one, { schema }), { migrationsFolder: migrationsFolder() });
@@ -107,7 +117,7 @@ async function openPostgres(url: string): Promise<OpenDb> {
   } finally {
     one.release();
   }
-  return { db: drizzle(pool, { schema }), close: () => pool.end() };
+  return { db: drizzle(pool, { schema }), syncs: async () => 0, close: () => pool.end() };
 }
 
 /** A row count that is a number on both drivers. */

@@ -1,4 +1,6 @@
+import { sql } from 'drizzle-orm';
 import {
+  bigint,
   bigserial,
   boolean,
   index,
@@ -18,6 +20,15 @@ import {
  */
 const instant = (name: string) => timestamp(name, { withTimezone: true, precision: 3, mode: 'date' });
 const doc = <T>(name: string) => jsonb(name).$type<T>();
+
+/** How often it was tried, when it is tried again, and since when it is set aside: out of the way of the rest, and loud. */
+const tried = {
+  attempts: integer('attempts').notNull().default(0),
+  nextTryAt: instant('next_try_at'),
+  setAsideAt: instant('set_aside_at'),
+  /** Why it failed, in the words of the code: nothing of what was in it. */
+  trouble: text('trouble'),
+};
 
 export const household = pgTable('household', {
   id: uuid('id').primaryKey(),
@@ -69,6 +80,8 @@ export const command = pgTable(
     version: integer('version').notNull(),
     touches: doc<string[]>('touches').notNull(),
     at: instant('at').notNull(),
+    /** Of what was asked: the same id with something else in it is refused, not dropped. */
+    bodyHash: text('body_hash'),
   },
   (t) => [index('command_by_thing').on(t.thing, t.version), index('command_by_device').on(t.device, t.at)],
 );
@@ -100,7 +113,13 @@ export const plan = pgTable(
     updatedAt: instant('updated_at').notNull(),
     deletedAt: instant('deleted_at'),
   },
-  (t) => [index('plan_by_household').on(t.household, t.open)],
+  (t) => [
+    index('plan_by_household').on(t.household, t.open),
+    // One open plan to a trip, whoever files it and on whichever server.
+    uniqueIndex('plan_open_once')
+      .on(t.trip)
+      .where(sql`${t.open}`),
+  ],
 );
 
 /** What a filing was computed from and what it said; never changed. Read through `plans/stored`, which grows what is old. */
@@ -133,6 +152,8 @@ export const planEvent = pgTable(
     data: doc<Record<string, unknown>>('data').notNull(),
     hash: text('hash').notNull(),
     schema: integer('schema').notNull().default(1),
+    /** Of what was asked, where the id came with a request. */
+    bodyHash: text('body_hash'),
   },
   (t) => [uniqueIndex('plan_event_once').on(t.id), index('plan_event_by_plan').on(t.plan, t.seq)],
 );
@@ -147,8 +168,13 @@ export const deadline = pgTable(
     promisedAt: instant('promised_at'),
     open: boolean('is_open').notNull(),
     doneAt: instant('done_at'),
+    ...tried,
   },
-  (t) => [index('deadline_due').on(t.open, t.dueAt), index('deadline_by_plan').on(t.plan)],
+  (t) => [
+    index('deadline_due').on(t.open, t.dueAt),
+    index('deadline_by_plan').on(t.plan),
+    index('deadline_done').on(t.doneAt),
+  ],
 );
 
 export const message = pgTable(
@@ -165,9 +191,31 @@ export const message = pgTable(
     link: text('link'),
     madeAt: instant('made_at').notNull(),
     deliveredAt: instant('delivered_at'),
+    ...tried,
+    /** Set aside, and the next was told instead. */
+    passedOnAt: instant('passed_on_at'),
   },
-  (t) => [index('message_waiting').on(t.deliveredAt), index('message_by_plan').on(t.plan)],
+  (t) => [
+    index('message_waiting')
+      .on(t.madeAt)
+      .where(sql`${t.deliveredAt} IS NULL`),
+    index('message_aside')
+      .on(t.setAsideAt)
+      .where(sql`${t.setAsideAt} IS NOT NULL`),
+    index('message_by_plan').on(t.plan),
+    index('message_by_household').on(t.household, t.madeAt),
+  ],
 );
+
+/** What the watch knows of itself, one row for all its processes: how it is seen from outside, and from after a restart. */
+export const watchState = pgTable('watch_state', {
+  id: text('id').primaryKey(),
+  /** The latest instant that was trusted. */
+  seenAt: instant('seen_at').notNull(),
+  sweptAt: instant('swept_at'),
+  /** A leap of the clock that was gone along with though nobody could confirm it, ms. */
+  leap: bigint('leap', { mode: 'number' }).notNull().default(0),
+});
 
 /** Links are kept as hashes; the link itself leaves in its message and is then forgotten here. */
 export const contactToken = pgTable(

@@ -2,10 +2,11 @@ import { eq } from 'drizzle-orm';
 import { isOpen } from '@escale/core/floatplan';
 import type { PlanContact } from '@escale/core/model';
 import { plan } from '../db/schema';
+import { transact } from '../db/transact';
+import { writeMessages } from '../messages/write';
 import type { Services } from '../services';
 import { appendEvent } from './events';
-import { writeMessages } from './messages';
-import { storedVersion } from './stored';
+import { toldOf } from './stored';
 import { viewPlan } from './view';
 
 /** What a contact can say of a plan on their page. */
@@ -20,22 +21,21 @@ const SAID: Record<Answer, (me: PlanContact) => boolean> = {
 
 /** A contact answers: it is on record, and the crew hear of what they have to act on. A plan that has ended takes no answer. */
 export async function answerAs(
-  { db, household, base, clock }: Services,
+  { db, base, clock }: Services,
   link: { plan: string; contact: string },
   kind: Answer,
 ): Promise<void> {
   const now = clock.now();
-  await db.transaction(async (tx) => {
+  await transact(db, async (tx) => {
     const [row] = await tx.select().from(plan).where(eq(plan.id, link.plan)).for('update');
-    const version = row && (await storedVersion(tx, row.id, row.version));
-    if (!row || !version) return;
+    if (!row) return;
     const view = await viewPlan(tx, row, now);
     const me = view.contacts.find((c) => c.id === link.contact);
     if (!me || !isOpen(view.state) || SAID[kind](me)) return;
     await appendEvent(tx, { plan: row.id, kind, at: now, contact: me.id });
     if (kind === 'accepted') return;
-    const { skipper } = version;
-    const { zone, title } = row;
+    const { skipper } = await toldOf(tx, row.id);
+    const { household, zone, title } = row;
     const context = { plan: row.id, household, base, zone, title, skipper, times: view.times, now };
     await writeMessages(tx, kind, [{ name: skipper }], context, { contact: me.name });
   });

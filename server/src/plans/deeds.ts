@@ -20,17 +20,20 @@ import {
 } from '@escale/core/model';
 import { phrase } from '@escale/core/say';
 import { MS } from '@escale/core/units';
-import { Problem } from '../api/problem';
-import { doCommand } from '../api/things';
+import { endLinks, LINK_AFTER_END, reviveLinks } from '../messages/links';
+import { writeMessages, type MessageContext } from '../messages/write';
+import { bodyHash, refuseOther } from '../once';
+import type { Principal } from '../principal';
+import { Refusal } from '../refusal';
+import { doCommand } from '../things/command';
 import { deadline, plan, planEvent, thing } from '../db/schema';
 import type { Db } from '../db/open';
+import { transact } from '../db/transact';
 import type { Services } from '../services';
 import { setDeadlines } from './deadlines';
 import { appendEvent, eventsOf } from './events';
 import { refuseSecond } from './file';
-import { writeMessages, type MessageContext } from './messages';
-import { storedVersion } from './stored';
-import { endLinks, LINK_AFTER_END, reviveLinks } from './tokens';
+import { toldOf } from './stored';
 
 type Row = typeof plan.$inferSelect;
 
@@ -61,25 +64,32 @@ interface Doing {
  * What a device says about its plan: under way, all well, home later, home, not going, or that an ending was none. Said
  * twice, done once.
  */
-export async function doDeed(services: Services, id: string, deed: PlanDeed): Promise<{ skew: number }> {
-  const { db, household, clock, base } = services;
+export async function doDeed(
+  { db, clock, base }: Services,
+  { household }: Principal,
+  id: string,
+  deed: PlanDeed,
+): Promise<{ skew: number }> {
   const now = clock.now();
   const madeAt = Date.parse(deed.madeAt);
-  await db.transaction(async (tx) => {
+  await transact(db, async (tx) => {
     const [row] = await tx
       .select()
       .from(plan)
       .where(and(eq(plan.id, id), eq(plan.household, household)))
       .for('update');
-    if (!row) throw new Problem(404, 'This plan is not here.');
-    const [known] = await tx.select({ id: planEvent.id }).from(planEvent).where(eq(planEvent.id, deed.id));
-    if (known) return;
+    if (!row) throw new Refusal('absent', 'This plan is not here.');
+    const [known] = await tx
+      .select({ plan: planEvent.plan, bodyHash: planEvent.bodyHash })
+      .from(planEvent)
+      .where(eq(planEvent.id, deed.id));
+    if (known) return refuseOther(known.plan === id ? known : { bodyHash: '' }, bodyHash(deed));
     const events = await eventsOf(tx, id);
     const { state, times } = fold(events, now);
     const open = isOpen(state);
     // Home twice is no quarrel, nor is taking back what was taken back; anything else about a plan that has ended is.
     if (open ? deed.kind === 'reopened' : deed.kind === 'closed') return;
-    if (!open && deed.kind !== 'reopened') throw new Problem(409, 'This plan has ended.');
+    if (!open && deed.kind !== 'reopened') throw new Refusal('conflict', 'This plan has ended.');
     const { kind } = deed;
     // Check-ins are those that were filed: one that an earlier home let fall away is promised again by a later one.
     const { checkIns } = filedTimes(events) ?? times;
@@ -94,8 +104,9 @@ export async function doDeed(services: Services, id: string, deed: PlanDeed): Pr
       ...(deed.note ? { note: deed.note } : {}),
       ...(deed.position ? { position: deed.position } : {}),
       ...(moved ? { times: moved } : {}),
+      bodyHash: bodyHash(deed),
     });
-    const skipper = (await storedVersion(tx, row.id, row.version))?.skipper ?? '';
+    const { skipper } = await toldOf(tx, row.id);
     const { zone, title } = row;
     const context = { plan: id, household, base, zone, title, skipper, times: moved ?? times, now };
     const doing = { row, deed, events, context };
@@ -110,18 +121,18 @@ export async function doDeed(services: Services, id: string, deed: PlanDeed): Pr
 
 /** The new time home, as far as it can be one. What waited long for signal may name an hour that is past: it holds. */
 function homeOf({ home, note, madeAt }: PlanDeed, events: PlanEvent[], now: number): number {
-  if (home === undefined) throw new Problem(422, 'Say when you will be home.');
+  if (home === undefined) throw new Refusal('unfit', 'Say when you will be home.');
   const at = Date.parse(home);
-  if (at <= Date.parse(madeAt)) throw new Problem(422, 'That hour was past when it was said.');
+  if (at <= Date.parse(madeAt)) throw new Refusal('unfit', 'That hour was past when it was said.');
   if (at > Math.max(now, fold(events, now).times.home) + LATER_WITHIN)
-    throw new Problem(422, 'That is more than a day off: change the plan and send the change.');
+    throw new Refusal('unfit', 'That is more than a day off: change the plan and send the change.');
   if (timesLater(events) >= LATER_MOST && !note)
-    throw new Problem(422, 'Home was put off several times: say why, for your contacts.');
+    throw new Refusal('unfit', 'Home was put off several times: say why, for your contacts.');
   return at;
 }
 
 async function contactsOf(tx: Db, row: Row) {
-  return (await storedVersion(tx, row.id, row.version))?.contacts ?? [];
+  return (await toldOf(tx, row.id)).contacts;
 }
 
 /** A sign of life is as old as when it was made: what waited for signal must not sound as if it were said now. */
@@ -149,7 +160,7 @@ async function putOff(tx: Db, { row, deed, events, context }: Doing): Promise<vo
 
 async function refuseReopening(tx: Db, row: Row, events: PlanEvent[], now: number): Promise<void> {
   if (!endedWith(events, now))
-    throw new Problem(409, 'This plan ended too long ago to be taken up again. File a new one.');
+    throw new Refusal('conflict', 'This plan ended too long ago to be taken up again. File a new one.');
   await refuseSecond(tx, row.trip);
 }
 
@@ -194,6 +205,7 @@ async function setTripStatus(
   if (!row || row.deletedAt || row.doc.status === status) return;
   await doCommand(
     tx,
+    { household },
     {
       id: uuidv7(),
       device: SERVER_DEVICE,
@@ -203,7 +215,6 @@ async function setTripStatus(
       schema: schemaOf('trip'),
       deed: { kind: 'patch', patch: [{ op: 'set', pointer: '/status', value: status }] },
     },
-    household,
     now,
   );
 }

@@ -8,100 +8,154 @@ import {
   type Shed,
   type Trip,
 } from '@escale/core/model';
-import { assess } from '@escale/core/trip';
-import { Problem } from '../api/problem';
+import { bodyHash, isTwice, refuseOther } from '../once';
+import type { Principal } from '../principal';
+import { Refusal } from '../refusal';
 import { plan, planEvent, planVersion } from '../db/schema';
 import type { Db } from '../db/open';
+import { transact } from '../db/transact';
 import type { Services } from '../services';
 import { appendEvent, eventsOf } from './events';
-import { writeMessages, type MessageContext } from './messages';
+import { writeMessages, type MessageContext } from '../messages/write';
 import { conditionsFor } from '@escale/core/water';
-import { conditionsOf, loadShed } from './shed';
+import { conditionsOf, loadShed } from '../things/shed';
 import { setDeadlines } from './deadlines';
 import { CATALOGUE } from '@escale/core/kit';
 import { packsOn } from '@escale/core/rules';
 
+/** A filing that came before, by its id: the plan it made or changed. */
+async function filedBefore(
+  db: Db,
+  { household }: Principal,
+  request: FileRequest,
+): Promise<string | undefined> {
+  const [known] = await db
+    .select({ plan: planEvent.plan, bodyHash: planEvent.bodyHash })
+    .from(planEvent)
+    .innerJoin(plan, eq(plan.id, planEvent.plan))
+    .where(and(eq(planEvent.id, request.id), eq(plan.household, household)));
+  if (!known) return undefined;
+  refuseOther(known, bodyHash(request));
+  return known.plan;
+}
+
 /**
  * File a plan, or a new version of one: the server assesses again, freezes what it was computed from and what it said,
- * and writes events, deadlines and messages in one transaction. The same id twice files once.
+ * and writes events, deadlines and messages in one transaction. The same id twice files once, whatever has happened since.
+ * @returns the plan's id
  */
-export async function filePlan(services: Services, request: FileRequest): Promise<string> {
-  const { db, household, clock } = services;
+export async function filePlan(services: Services, who: Principal, request: FileRequest): Promise<string> {
+  const { db, clock } = services;
+  const before = await filedBefore(db, who, request);
+  if (before) return before;
   const now = clock.now();
-  const { shed, trips } = await loadShed(db, household);
+  const { shed, trips } = await loadShed(db, who.household);
   const trip = trips.find((t) => t.id === request.trip);
-  if (!trip) throw new Problem(404, 'This trip is not on the server yet.');
-  const conditions = conditionsFor(trip, await conditionsOf(trip, shed, services));
+  if (!trip) throw new Refusal('absent', 'This trip is not on the server yet.');
+  const conditions = conditionsFor(trip, await conditionsOf(trip, shed, services, who.household));
   const packs = packsOn(
     shed.waters.find((w) => w.id === trip.water),
     shed,
   );
-  const assessment = assess({ trip, shed, conditions, packs, catalogue: CATALOGUE, now });
+  const assessment = await services.reckon({ trip, shed, conditions, packs, catalogue: CATALOGUE, now });
   const draft = draftOf(trip, shed, assessment, now, conditions.forecast?.invented === true);
-  const id = request.amends ?? request.id;
+  const version: Version = {
+    inputs: { trip, shed, conditions, packs: assessment.packs, core: assessment.core },
+    assessment,
+    draft,
+    trip,
+    now,
+  };
+  try {
+    return await transact(db, (tx) => freeze(tx, services, who, request, version));
+  } catch (error) {
+    // Another server filed the same at the same instant: what stands there now is the answer.
+    if (!isTwice(error)) throw error;
+    const same = await filedBefore(db, who, request);
+    if (same) return same;
+    await refuseSecond(db, trip.id);
+    throw error;
+  }
+}
 
-  await db.transaction(async (tx) => {
-    const [known] = await tx.select().from(planEvent).where(eq(planEvent.id, request.id));
-    if (known) return;
-    const [row] = await tx
-      .select()
-      .from(plan)
-      .where(and(eq(plan.id, id), eq(plan.household, household)))
-      .for('update');
-    if (request.amends && !row) throw new Problem(404, 'The plan to change is not here.');
-    if (row) refuseEnded(fold(await eventsOf(tx, id), now).state);
-    else await refuseSecond(tx, trip.id);
-    const version = (row?.version ?? 0) + 1;
-    const values = {
-      household,
-      trip: trip.id,
-      title: trip.title,
-      zone: draft.sheet.zone,
-      version,
-      open: true,
-      updatedAt: new Date(now),
-    };
-    if (row) await tx.update(plan).set(values).where(eq(plan.id, id));
-    else await tx.insert(plan).values({ ...values, id, createdAt: new Date(now) });
-    await tx.insert(planVersion).values({
-      plan: id,
-      version,
-      inputs: { trip, shed, conditions, packs: assessment.packs, core: assessment.core },
-      assessment,
-      sheet: draft.sheet,
-      contacts: draft.contacts,
-      skipper: draft.skipper,
-      schema: schemaOf('plan-version'),
-      createdAt: new Date(now),
-    });
-    await appendEvent(tx, {
-      id: request.id,
-      plan: id,
-      kind: row ? 'amended' : 'filed',
-      at: now,
-      times: draft.times,
-      ...(request.reason ? { note: request.reason } : {}),
-    });
-    await setDeadlines(tx, id, draft.times, now);
-    const context: MessageContext = {
-      plan: id,
-      household,
-      base: services.base,
-      zone: draft.sheet.zone,
-      title: trip.title,
-      skipper: draft.skipper,
-      times: draft.times,
-      now,
-    };
-    await writeMessages(tx, row ? 'amended' : 'filed', draft.contacts, context, {
-      reason: request.reason ?? '',
-    });
+interface Version {
+  inputs: unknown;
+  assessment: Assessment;
+  draft: ReturnType<typeof draftOf>;
+  trip: Trip;
+  now: number;
+}
+
+async function freeze(
+  tx: Db,
+  { base }: Services,
+  who: Principal,
+  request: FileRequest,
+  { inputs, assessment, draft, trip, now }: Version,
+): Promise<string> {
+  const id = request.amends ?? request.id;
+  const before = await filedBefore(tx, who, request);
+  if (before) return before;
+  const [row] = await tx
+    .select()
+    .from(plan)
+    .where(and(eq(plan.id, id), eq(plan.household, who.household)))
+    .for('update');
+  if (request.amends && !row) throw new Refusal('absent', 'The plan to change is not here.');
+  if (row && row.trip !== trip.id) throw new Refusal('conflict', 'This plan is of another trip.');
+  if (row) refuseEnded(fold(await eventsOf(tx, id), now).state);
+  else await refuseSecond(tx, trip.id);
+  const version = (row?.version ?? 0) + 1;
+  const values = {
+    household: who.household,
+    trip: trip.id,
+    title: trip.title,
+    zone: draft.sheet.zone,
+    version,
+    open: true,
+    updatedAt: new Date(now),
+  };
+  if (row) await tx.update(plan).set(values).where(eq(plan.id, id));
+  else await tx.insert(plan).values({ ...values, id, createdAt: new Date(now) });
+  await tx.insert(planVersion).values({
+    plan: id,
+    version,
+    inputs,
+    assessment,
+    sheet: draft.sheet,
+    contacts: draft.contacts,
+    skipper: draft.skipper,
+    schema: schemaOf('plan-version'),
+    createdAt: new Date(now),
+  });
+  await appendEvent(tx, {
+    id: request.id,
+    plan: id,
+    kind: row ? 'amended' : 'filed',
+    at: now,
+    times: draft.times,
+    ...(request.reason ? { note: request.reason } : {}),
+    bodyHash: bodyHash(request),
+  });
+  await setDeadlines(tx, id, draft.times, now);
+  const context: MessageContext = {
+    plan: id,
+    household: who.household,
+    base,
+    zone: draft.sheet.zone,
+    title: trip.title,
+    skipper: draft.skipper,
+    times: draft.times,
+    now,
+  };
+  await writeMessages(tx, row ? 'amended' : 'filed', draft.contacts, context, {
+    reason: request.reason ?? '',
   });
   return id;
 }
 
 function refuseEnded(state: Parameters<typeof isOpen>[0]): void {
-  if (!isOpen(state)) throw new Problem(409, 'This plan has ended. File a new one.');
+  if (!isOpen(state)) throw new Refusal('conflict', 'This plan has ended. File a new one.');
 }
 
 export async function refuseSecond(tx: Db, trip: string): Promise<void> {
@@ -110,7 +164,7 @@ export async function refuseSecond(tx: Db, trip: string): Promise<void> {
     .from(plan)
     .where(and(eq(plan.trip, trip), eq(plan.open, true)));
   if (open)
-    throw new Problem(409, 'A plan for this trip is already open. Send a change instead.', [], {
+    throw new Refusal('conflict', 'A plan for this trip is already open. Send a change instead.', [], {
       plan: open.id,
     });
 }
@@ -132,7 +186,7 @@ function draftOf(trip: Trip, shed: Shed, assessment: Assessment, now: number, in
     schedule?.overdue !== undefined && schedule.overdue <= now && 'it would be overdue already',
   ].filter((l): l is string => typeof l === 'string');
   if (lacks.length > 0 || !boat || !water || !schedule?.home || schedule.overdue === undefined)
-    throw new Problem(422, 'This trip can’t be filed yet.', lacks);
+    throw new Refusal('unfit', 'This trip can’t be filed yet.', lacks);
   const times: PlanTimes = {
     leave: schedule.leave,
     home: schedule.home,

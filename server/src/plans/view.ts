@@ -1,22 +1,25 @@
-import { and, asc, desc, eq, isNotNull } from 'drizzle-orm';
+import { and, asc, count, desc, eq, inArray, isNotNull } from 'drizzle-orm';
 import { deadlinesOf, filedTimes, fold, isOpen, sheetNow } from '@escale/core/floatplan';
 import type { PlanView } from '@escale/core/model';
-import { contactToken, plan } from '../db/schema';
+import { contactToken, message, plan } from '../db/schema';
 import type { Db } from '../db/open';
-import { eventsOf } from './events';
-import { storedVersion } from './stored';
+import { eventRows, eventsIn, type EventRow } from './events';
+import { toldIn, toldRows, type ToldRow } from './stored';
+
+export type PlanRow = typeof plan.$inferSelect;
+
+interface Parts {
+  told: ToldRow | undefined;
+  events: EventRow[];
+  opened: Set<string>;
+  unreached: Set<string>;
+}
 
 /** A plan as pages show it: the stored sheet, the state folded now. Nothing is reckoned again. */
-export async function viewPlan(db: Db, row: typeof plan.$inferSelect, now: number): Promise<PlanView> {
-  const version = await storedVersion(db, row.id, row.version);
-  if (!version) throw new Error(`plan ${row.id} has no version ${row.version}`);
-  const events = await eventsOf(db, row.id);
+function viewOf(row: PlanRow, { told, events: rows, opened, unreached }: Parts, now: number): PlanView {
+  const { sheet, contacts } = toldIn(told);
+  const events = eventsIn(rows);
   const { state, times, accepted, declined, rung } = fold(events, now);
-  const opened = await db
-    .select({ contact: contactToken.contact })
-    .from(contactToken)
-    .where(and(eq(contactToken.plan, row.id), isNotNull(contactToken.openedAt)));
-  const seen = new Set(opened.map((o) => o.contact));
   const next = isOpen(state)
     ? deadlinesOf(times)
         .filter((d) => d.at > now)
@@ -31,33 +34,111 @@ export async function viewPlan(db: Db, row: typeof plan.$inferSelect, now: numbe
     zone: row.zone,
     times,
     filed: filedTimes(events) ?? times,
-    sheet: sheetNow(version.sheet, events),
+    sheet: sheetNow(sheet, events),
     events,
-    contacts: version.contacts.map((c) => ({
+    contacts: contacts.map((c) => ({
       id: c.id,
       name: c.name,
       accepted: accepted.has(c.id),
-      opened: seen.has(c.id),
+      opened: opened.has(c.id),
       ...(declined.has(c.id) ? { declined: true } : {}),
       ...(rung.has(c.id) ? { rung: rung.get(c.id) ?? now } : {}),
+      ...(unreached.has(c.id) ? { unreached: true } : {}),
     })),
     ...(next ? { nextDeadline: { kind: next.kind, at: next.promised ?? next.at } } : {}),
   };
 }
 
-/** Open plans, then what ended last. */
-export async function viewPlans(db: Db, household: string, now: number, most = 50): Promise<PlanView[]> {
+/** Many plans in four readings, whatever their number. One that can't be read is passed to `spoilt` and is no reason to show none. */
+export async function viewRows(
+  db: Db,
+  rows: PlanRow[],
+  now: number,
+  spoilt?: (row: PlanRow, error: unknown) => void,
+): Promise<PlanView[]> {
+  const ids = rows.map((row) => row.id);
+  if (ids.length === 0) return [];
+  const told = await toldRows(db, ids);
+  const events = await eventRows(db, ids);
+  const opened = await contactsIn(
+    db
+      .select({ plan: contactToken.plan, contact: contactToken.contact })
+      .from(contactToken)
+      .where(and(inArray(contactToken.plan, ids), isNotNull(contactToken.openedAt))),
+  );
+  const unreached = await contactsIn(
+    db
+      .select({ plan: message.plan, contact: message.contact })
+      .from(message)
+      .where(and(inArray(message.plan, ids), isNotNull(message.setAsideAt))),
+  );
+  return rows.flatMap((row) => {
+    try {
+      const none = new Set<string>();
+      const parts = {
+        told: told.get(row.id),
+        events: events.get(row.id) ?? [],
+        opened: opened.get(row.id) ?? none,
+        unreached: unreached.get(row.id) ?? none,
+      };
+      return [viewOf(row, parts, now)];
+    } catch (error) {
+      if (!spoilt) throw error;
+      spoilt(row, error);
+      return [];
+    }
+  });
+}
+
+async function contactsIn(reading: PromiseLike<{ plan: string; contact: string | null }[]>) {
+  const of = new Map<string, Set<string>>();
+  for (const { plan: id, contact } of await reading)
+    if (contact) of.set(id, (of.get(id) ?? new Set()).add(contact));
+  return of;
+}
+
+export async function viewPlan(db: Db, row: PlanRow, now: number): Promise<PlanView> {
+  return (await viewRows(db, [row], now))[0];
+}
+
+export interface Page {
+  plans: PlanView[];
+  /** Plans in all, and from where the next page goes on. */
+  total: number;
+  next?: number;
+}
+
+/** Open plans, the first overdue before the others, then what ended last. */
+export async function viewPlans(
+  db: Db,
+  {
+    household,
+    trip,
+    from = 0,
+    most = PAGE,
+  }: { household: string; trip?: string; from?: number; most?: number },
+  now: number,
+  spoilt?: (row: PlanRow, error: unknown) => void,
+): Promise<Page> {
+  const which = and(eq(plan.household, household), ...(trip ? [eq(plan.trip, trip)] : []));
+  const [{ n }] = await db.select({ n: count() }).from(plan).where(which);
   const rows = await db
     .select()
     .from(plan)
-    .where(eq(plan.household, household))
+    .where(which)
     .orderBy(desc(plan.open), desc(plan.updatedAt), asc(plan.id))
-    .limit(most);
-  const views: PlanView[] = [];
-  for (const row of rows) views.push(await viewPlan(db, row, now));
-  return views.sort(
-    (a, b) =>
-      Number(isOpen(b.state)) - Number(isOpen(a.state)) ||
-      (isOpen(a.state) ? a.times.overdue - b.times.overdue : b.times.overdue - a.times.overdue),
-  );
+    .limit(most)
+    .offset(from);
+  const views = await viewRows(db, rows, now, spoilt);
+  return {
+    plans: views.sort(
+      (a, b) =>
+        Number(isOpen(b.state)) - Number(isOpen(a.state)) ||
+        (isOpen(a.state) ? a.times.overdue - b.times.overdue : b.times.overdue - a.times.overdue),
+    ),
+    total: n,
+    ...(from + rows.length < n ? { next: from + rows.length } : {}),
+  };
 }
+/** Plans on a page. */
+export const PAGE = 50;

@@ -11,15 +11,15 @@ export interface OutgoingCall {
 
 /** What a real telephone or message service would have to offer. At least once is enough: the key makes twice once. */
 export interface Telephone {
-  /** `tx` is the transaction at hand: PGlite has one connection, and a stand-in that keeps its record there must use it. */
-  ring(call: OutgoingCall, tx: Db): Promise<void>;
+  /** @throws when it could not be carried out; it is tried again */
+  ring(call: OutgoingCall): Promise<void>;
 }
 
 /** The contact's phone in the demo: a list of what reached it, shown on the Watch page. */
-export function simulatedTelephone(): Telephone {
+export function simulatedTelephone(db: Db): Telephone {
   return {
-    ring: async ({ key, to, phone, text, at }, tx) => {
-      await tx
+    ring: async ({ key, to, phone, text, at }) => {
+      await db
         .insert(phoneCall)
         .values({ key, to, phone, text, at: new Date(at) })
         .onConflictDoNothing();

@@ -89,6 +89,14 @@ export const PLAN_WORDS = {
   'message.closed': '{skipper} is home. The plan {title} is closed.',
   'message.closed.alarmed':
     '{skipper} is home. The plan {title} is closed. If you have rung for help, ring again now and say that they are home.',
+  'message.early':
+    'Our clock was wrong, and what we said of {title} came too early. Nobody is overdue: home {home:clock}, overdue {overdue:clock}. The watch goes on. If you have rung for help, ring again and say so.',
+  'message.unreached':
+    '{contact} could not be reached about {title}. You are the next: {skipper} was due at {home:clock}. Sheet: {link}',
+  'message.unreached.crew':
+    '{title}: {contact} could not be reached. Tell somebody ashore yourself, or choose another contact and send the change.',
+  'message.leapt': '{text} Our clock jumped; this may be early.',
+  'message.leapt.agreed': '{text} Our clock jumped; a phone’s clock agrees with it.',
   'message.declined': '{contact} can’t be the contact for {title}. Choose somebody else and send the change.',
   'message.rung':
     '{contact} has rung for help for {title}. If you are well, ring them and the number they rang.',

@@ -10,16 +10,17 @@ export const LINK_AFTER_END = 2 * MS.day;
 const hashOf = (token: string) => createHash('sha256').update(token).digest('hex');
 
 /** A link of its own for each message: 32 random bytes, of which only the hash is kept. */
-export async function mintLink(
-  tx: Db,
+export function mintLink(
   base: string,
   plan: string,
   contact: string,
   now: number,
-): Promise<string> {
+): { url: string; token: typeof contactToken.$inferInsert } {
   const token = randomBytes(32).toString('base64url');
-  await tx.insert(contactToken).values({ hash: hashOf(token), plan, contact, createdAt: new Date(now) });
-  return `${base}/c/${token}`;
+  return {
+    url: `${base}/c/${token}`,
+    token: { hash: hashOf(token), plan, contact, createdAt: new Date(now) },
+  };
 }
 
 /** The plan and contact behind a link, or undefined for one that was withdrawn, has ended or never was. */

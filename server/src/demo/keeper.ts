@@ -1,14 +1,15 @@
-import { ensureHousehold, seedDemo } from './db/seed';
-import { openInMemory } from './db/open';
-import type { Services } from './services';
-import { simulatedTelephone } from './standins/telephone';
-import { simulatedWeather } from './standins/weather';
-import { watch } from './watch/watcher';
+import { ensureHousehold } from '../db/household';
+import { openInMemory } from '../db/open';
+import type { Services } from '../services';
+import { simulatedTelephone } from '../standins/telephone';
+import { simulatedWeather } from '../standins/weather';
+import { watch, type Watch } from '../watch/watcher';
+import { seedDemo } from './seed';
 
 /** The demo beside a household: a memory of its own that lies nowhere but in this process. */
 export interface Demo {
   services: Services;
-  kick: () => Promise<void>;
+  watch: Watch;
   close: () => Promise<void>;
 }
 
@@ -30,16 +31,16 @@ export function demoKeeper(household: Services, seed: number): DemoKeeper {
     const services: Services = {
       ...household,
       db,
-      household: await ensureHousehold(db, household.clock.now()),
       base: `${household.base}${DEMO_PATH}`,
       weather: simulatedWeather(seed),
-      telephone: simulatedTelephone(),
+      telephone: simulatedTelephone(db),
     };
+    await ensureHousehold(db, household.clock.now());
     await seedDemo(services);
     const watcher = watch(services);
     return {
       services,
-      kick: watcher.kick,
+      watch: watcher,
       close: async () => {
         await watcher.stop();
         await close();

@@ -1,16 +1,16 @@
 import { afterAll, beforeAll, expect, test } from '@jest/globals';
 import { sql } from 'drizzle-orm';
 import request from 'supertest';
-import { makeWorld, NOW, TRIP, uuid, type World } from '../test/world';
-import { httpApp } from './api/app';
-import { demoKeeper, type DemoKeeper } from './demo';
+import { makeWorld, NOW, TRIP, uuid, type World } from '../../test/world';
+import { httpApp } from '../api/app';
+import { demoKeeper, type DemoKeeper } from './keeper';
 
 let world: World, keeper: DemoKeeper, http: ReturnType<typeof request>;
 beforeAll(async () => {
   world = await makeWorld({ standIns: false });
   await world.db.execute(sql`TRUNCATE thing, command, plan, plan_version, plan_event, deadline, message`);
   keeper = demoKeeper(world.services, 7);
-  http = request(httpApp(world.services, { kick: world.watchOnce, demo: keeper }));
+  http = request(httpApp(world.services, { watch: world.onCall, demo: keeper }));
 });
 afterAll(async () => {
   await keeper.end();
@@ -39,7 +39,7 @@ test('the demo is a memory of its own: what is done in it is not done to the hou
   const filed = await post('/api/plans', { id: uuid(), trip: TRIP }, true);
   expect(filed.body).toMatchObject({ state: 'filed', channel: 'stand-in' });
   expect((await ask('/api/plans', false)).body).toMatchObject({ plans: [] });
-  await (await keeper.open()).kick();
+  await (await keeper.open()).watch.kick();
   const { calls } = (await ask('/api/standins/telephone', true)).body as { calls: { text: string }[] };
   const link = /http:\/\/localhost:4280(\/demo\/c\/[\w-]+)/.exec(calls[0].text)![1];
   expect((await ask(link, false)).text).toContain('I accept');

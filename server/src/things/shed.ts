@@ -44,8 +44,15 @@ export async function conditionsOf(
   trip: Trip,
   shed: Shed,
   { weather, clock, db }: Asked,
+  household?: string,
 ): Promise<Conditions> {
-  const [brought] = db ? await db.select().from(tripConditions).where(eq(tripConditions.trip, trip.id)) : [];
+  const [brought] =
+    db && household
+      ? await db
+          .select()
+          .from(tripConditions)
+          .where(and(eq(tripConditions.trip, trip.id), eq(tripConditions.household, household)))
+      : [];
   if (brought) return evolve('conditions', brought.doc, brought.schema) as Conditions;
   const water = shed.waters.find((w) => w.id === trip.water);
   const at = water?.forecastAt ?? shed.places.find((p) => p.id === trip.launch)?.position;

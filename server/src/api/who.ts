@@ -1,0 +1,13 @@
+import type { Request } from 'express';
+import { Id } from '@escale/core/model';
+import { HOME } from '../db/household';
+import type { Principal } from '../principal';
+
+/** A device says with each request which it is. */
+export const DEVICE_HEADER = 'x-escale-device';
+
+/** Who asks. On one machine's loopback there is one household. */
+export function whoOf(req: Request): Principal {
+  const device = Id.safeParse(req.get(DEVICE_HEADER));
+  return { household: HOME, ...(device.success ? { device: device.data } : {}) };
+}

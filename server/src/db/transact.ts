@@ -1,0 +1,76 @@
+import { setTimeout as after } from 'node:timers/promises';
+import pRetry from 'p-retry';
+import type { Db } from './open';
+
+/** What PostgreSQL says when two transactions were in each other's way: done again, one of them goes through. */
+const IN_THE_WAY = new Set(['40001', '40P01', '55P03']);
+/** What it, or the way to it, says when the database is restarted or can't be reached for a moment. */
+const AWAY = new Set([
+  '57P01',
+  '57P02',
+  '57P03',
+  '08000',
+  '08001',
+  '08003',
+  '08006',
+  'ECONNREFUSED',
+  'ECONNRESET',
+  'EPIPE',
+  'ENOENT',
+  'ETIMEDOUT',
+]);
+const LOST =
+  /Connection terminated|connection is closed|Client has encountered a connection error|timeout exceeded/i;
+
+/** The database's own word for what went wrong, through whatever wrapped it. */
+export function codeOf(error: unknown): string | undefined {
+  for (let e = error; e instanceof Error; e = e.cause) {
+    const { code } = e as { code?: unknown };
+    if (typeof code === 'string') return code;
+    // A refused connection by two addresses comes as one error of several.
+    const [first] = (e as { errors?: unknown[] }).errors ?? [];
+    if (first instanceof Error) return codeOf(first);
+  }
+  return undefined;
+}
+
+/** The database is not there now; it may be in a moment. */
+export function isAway(error: unknown): boolean {
+  const code = codeOf(error);
+  if (code !== undefined) return AWAY.has(code);
+  for (let e = error; e instanceof Error; e = e.cause) if (LOST.test(e.message)) return true;
+  return false;
+}
+
+const again = (error: unknown) => IN_THE_WAY.has(codeOf(error) ?? '') || isAway(error);
+
+/** Tries, and waits between them: about six seconds in all, so that a restart of the database is waited for. */
+const TRIES = { retries: 7, minTimeout: 50, maxTimeout: 2000, factor: 2, randomize: true };
+
+/**
+ * One transaction, done again when another was in its way or the database went away meanwhile. What is written carries ids of
+ * its own, so that a commit whose answer was lost is not done twice.
+ */
+export function transact<T>(db: Db, work: (tx: Db) => Promise<T>): Promise<T> {
+  return pRetry(() => db.transaction((tx) => work(tx)), {
+    ...TRIES,
+    shouldRetry: ({ error }) => again(error),
+  });
+}
+
+/** Wait for a database that is not there yet, and say so. */
+export async function whenThere<T>(
+  work: () => Promise<T>,
+  say: (error: unknown) => void,
+  everyMs = 2000,
+): Promise<T> {
+  for (;;) {
+    try {
+      return await work();
+    } catch (error) {
+      if (!isAway(error)) throw error;
+      say(error);
+      await after(everyMs);
+    }
+  }
+}

@@ -1,0 +1,91 @@
+import { eq } from 'drizzle-orm';
+import { BUNDLE_SCHEMA, schemaOf, SHELF, type Bundle, type ThingType } from '@escale/core/model';
+import { thing, tripConditions } from '../db/schema';
+import { stableJson } from '../stable-json';
+import type { Db } from '../db/open';
+import type { Principal } from '../principal';
+import { Refusal } from '../refusal';
+import { conditionsOf, loadShed } from '../things/shed';
+import type { Services } from '../services';
+
+/** The whole memory as a bundle, with the forecast of each trip that is still to come. */
+export async function exportBundle(
+  { db, clock, weather }: Pick<Services, 'db' | 'clock' | 'weather'>,
+  { household }: Principal,
+): Promise<Bundle> {
+  const now = clock.now();
+  const { shed, trips } = await loadShed(db, household);
+  const conditions: NonNullable<Bundle['conditions']> = {};
+  for (const trip of trips.filter((t) => t.status !== 'done'))
+    conditions[trip.id] = await conditionsOf(trip, shed, { weather, clock, db }, household);
+  return {
+    escale: 'bundle',
+    schema: BUNDLE_SCHEMA,
+    asOf: new Date(now).toISOString(),
+    shed,
+    trips,
+    conditions,
+  };
+}
+
+/** All of a bundle or nothing. A thing that is here already is replaced when it differs, and said so. */
+export async function importBundle(
+  tx: Db,
+  { household }: Principal,
+  bundle: Bundle,
+  now: number,
+): Promise<{ added: number; changed: number; same: number }> {
+  const counts = { added: 0, changed: 0, same: 0 };
+  const shelves = (Object.entries(SHELF) as [ThingType, keyof Bundle['shed']][]).flatMap(([type, shelf]) =>
+    bundle.shed[shelf].map((doc) => ({ type, doc })),
+  );
+  const at = new Date(now);
+  for (const { type, doc } of [
+    ...shelves,
+    ...bundle.trips.map((trip) => ({ type: 'trip' as const, doc: trip })),
+  ]) {
+    const [row] = await tx.select().from(thing).where(eq(thing.id, doc.id));
+    if (row && (row.household !== household || row.type !== type))
+      throw new Refusal('conflict', 'A thing with the same id belongs elsewhere. Nothing was changed.', [
+        doc.id,
+      ]);
+    const values = {
+      household,
+      type,
+      schema: schemaOf(type),
+      doc: doc as Record<string, unknown>,
+      updatedAt: at,
+      deletedAt: null,
+    };
+    if (!row) {
+      await tx.insert(thing).values({ ...values, id: doc.id, version: 1, createdAt: at });
+      counts.added += 1;
+    } else if (row.deletedAt || stableJson(row.doc) !== stableJson(doc)) {
+      await tx
+        .update(thing)
+        .set({ ...values, version: row.version + 1 })
+        .where(eq(thing.id, doc.id));
+      counts.changed += 1;
+    } else counts.same += 1;
+  }
+  await importConditions(tx, bundle, household, at);
+  return counts;
+}
+
+/** Forecasts that a bundle brings for its own trips are kept, and stand before any service's. What a stand-in made up stays with it. */
+async function importConditions(tx: Db, bundle: Bundle, household: string, updatedAt: Date): Promise<void> {
+  for (const trip of bundle.trips) {
+    const doc = bundle.conditions?.[trip.id];
+    if (!doc?.forecast || doc.forecast.invented) continue;
+    const values = {
+      household,
+      doc: doc as Record<string, unknown>,
+      schema: schemaOf('conditions'),
+      updatedAt,
+    };
+    await tx
+      .insert(tripConditions)
+      .values({ trip: trip.id, ...values })
+      .onConflictDoUpdate({ target: tripConditions.trip, set: values });
+  }
+}

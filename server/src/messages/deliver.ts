@@ -1,0 +1,127 @@
+import { setTimeout as after } from 'node:timers/promises';
+import { and, asc, eq, gt, inArray, isNull, lte, or, sql } from 'drizzle-orm';
+import type { OutgoingCall, Telephone } from '../standins/telephone';
+import { message } from '../db/schema';
+import { transact } from '../db/transact';
+import type { Services } from '../services';
+import { LEASE, MOST_WAIT, RING_PATIENCE, SLICE, tryAfter } from '../tries';
+import { LINK, NO_WAY, URGENT } from './write';
+
+type Row = typeof message.$inferSelect;
+
+/** Urgent kinds first, as one number to order by. */
+const urgency = sql`array_position(ARRAY[${sql.join(
+  URGENT.map((kind) => sql`${kind}`),
+  sql`, `,
+)}]::text[], ${message.kind})`;
+
+/**
+ * Carry out written messages, a slice of them. Each is taken for a while (a lease, so that several servers share them), rung
+ * outside of any transaction, and marked by itself: one that can't go holds up no other. At least once towards the
+ * telephone, whose key makes it once; the link leaves with the message and is forgotten.
+ * @returns how many were dealt with, and those that can't be delivered
+ */
+export async function deliver(services: Services): Promise<{ tried: number; failed: Row[] }> {
+  const { db, clock, telephone } = services;
+  // Without a telephone messages wait where they can be read; pages say that nobody heard of them.
+  if (!telephone) return { tried: 0, failed: [] };
+  const taken = await take(services);
+  const rung = await Promise.allSettled(taken.map((row) => ring(services, telephone, row)));
+  const heard = taken.filter((_, i) => rung[i].status === 'fulfilled').map((row) => row.id);
+  if (heard.length > 0)
+    await db
+      .update(message)
+      .set({
+        deliveredAt: new Date(clock.now()),
+        link: null,
+        nextTryAt: null,
+        setAsideAt: null,
+        trouble: null,
+      })
+      .where(inArray(message.id, heard));
+  const failed: Row[] = [];
+  for (const [i, row] of taken.entries()) {
+    const end = rung[i];
+    if (end.status === 'rejected' && (await putBack(services, row, end.reason))) failed.push(row);
+  }
+  return { tried: taken.length, failed };
+}
+
+async function take({ db, clock }: Services): Promise<Row[]> {
+  const now = clock.now();
+  const at = new Date(now);
+  return transact(db, async (tx) => {
+    const free = await tx
+      .select({ id: message.id })
+      .from(message)
+      .where(
+        and(
+          isNull(message.deliveredAt),
+          // What has no way to be told is not tried; it is shown.
+          or(isNull(message.trouble), sql`${message.trouble} <> ${NO_WAY}`),
+          or(
+            isNull(message.nextTryAt),
+            lte(message.nextTryAt, at),
+            // Set by a clock that was wrong: nothing waits longer than the longest wait.
+            gt(message.nextTryAt, new Date(now + MOST_WAIT)),
+          ),
+        ),
+      )
+      .orderBy(asc(urgency), asc(message.madeAt), asc(message.id))
+      .limit(SLICE)
+      .for('update', { skipLocked: true });
+    if (free.length === 0) return [];
+    const ids = free.map((f) => f.id);
+    const rows = await tx
+      .update(message)
+      .set({ nextTryAt: new Date(now + LEASE) })
+      .where(inArray(message.id, ids))
+      .returning();
+    return rows.sort((a, b) => ids.indexOf(a.id) - ids.indexOf(b.id));
+  });
+}
+
+/** A telephone that does not answer is no telephone: the others wait for it no longer than this. */
+async function ring({ clock }: Services, telephone: Telephone, row: Row): Promise<void> {
+  const call: OutgoingCall = {
+    key: row.id,
+    to: row.to,
+    phone: row.phone,
+    text: row.link ? row.text.replace(LINK, () => row.link ?? '') : row.text,
+    at: clock.now(),
+  };
+  const over = new AbortController();
+  try {
+    await Promise.race([telephone.ring(call), giveUpAfter(RING_PATIENCE, over.signal)]);
+  } finally {
+    over.abort();
+  }
+}
+
+async function giveUpAfter(ms: number, signal: AbortSignal): Promise<never> {
+  await after(ms, undefined, { signal, ref: false });
+  throw new Error('The telephone did not answer.');
+}
+
+/** It failed: tried again after a while, and set aside after some. Is this the time at which it is? */
+async function putBack({ db, clock, log }: Services, row: Row, error: unknown): Promise<boolean> {
+  const now = clock.now();
+  const attempts = row.attempts + 1;
+  const { wait, aside } = tryAfter(attempts);
+  const trouble = error instanceof Error ? error.name : 'Error';
+  log[aside ? 'error' : 'warn'](
+    { message: row.id, plan: row.plan, kind: row.kind, attempts, trouble },
+    aside ? 'a message can’t be delivered and is set aside' : 'a message could not be delivered',
+  );
+  const first = aside && row.setAsideAt === null;
+  await db
+    .update(message)
+    .set({
+      attempts,
+      trouble,
+      nextTryAt: new Date(now + wait),
+      ...(first ? { setAsideAt: new Date(now) } : {}),
+    })
+    .where(eq(message.id, row.id));
+  return first;
+}

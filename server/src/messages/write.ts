@@ -1,0 +1,146 @@
+import { v7 as uuidv7 } from 'uuid';
+import type { PhraseValue, PlanTimes } from '@escale/core/model';
+import { phrase, phraseOf, render, type WordKey } from '@escale/core/say';
+import { contactToken, message } from '../db/schema';
+import type { Db } from '../db/open';
+import { mintLink } from './links';
+
+export interface Addressee {
+  id?: string;
+  name: string;
+  phone?: string;
+}
+
+export interface MessageContext {
+  plan: string;
+  household: string;
+  base: string;
+  zone: string;
+  title: string;
+  skipper: string;
+  times: PlanTimes;
+  now: number;
+}
+
+export type MessageKind =
+  | 'filed'
+  | 'amended'
+  | 'later'
+  | 'later.alarmed'
+  | 'late'
+  | 'check-in-missed'
+  | 'overdue'
+  | 'alarm'
+  | 'early'
+  | 'unreached'
+  | 'unreached.crew'
+  | 'closed'
+  | 'closed.alarmed'
+  | 'declined'
+  | 'rung'
+  | 'reopened'
+  | 'cancelled';
+
+const WITH_LINK: ReadonlySet<MessageKind> = new Set([
+  'filed',
+  'amended',
+  'later',
+  'later.alarmed',
+  'reopened',
+  'overdue',
+  'alarm',
+  'unreached',
+]);
+
+/** Kinds from the most urgent: in a storm these go first. What is not named is news and waits for them. */
+export const URGENT: readonly MessageKind[] = [
+  'alarm',
+  'unreached',
+  'overdue',
+  'early',
+  'rung',
+  'unreached.crew',
+  'check-in-missed',
+  'late',
+  'later.alarmed',
+  'closed.alarmed',
+];
+
+/** Of these somebody has to hear: where the contact can't be reached, the next is told. */
+export const ALARMING: ReadonlySet<string> = new Set<MessageKind>(['overdue', 'alarm', 'unreached']);
+
+/** How far our clock is to be believed just now: what is sent says so. */
+export type Leapt = 'unconfirmed' | 'agreed';
+const LEAPT = {
+  unconfirmed: 'message.leapt',
+  agreed: 'message.leapt.agreed',
+} as const satisfies Record<Leapt, WordKey>;
+
+/** Why a message can't go: no way to reach them was entered. */
+export const NO_WAY = 'no-way';
+
+/** Messages and their links, ready to be written in the transaction of what caused them. */
+export interface Written {
+  messages: (typeof message.$inferInsert)[];
+  tokens: (typeof contactToken.$inferInsert)[];
+}
+
+/** A message to each addressee, in words. A contact without a phone can't be told: that stands on it from the start. */
+export function compose(
+  kind: MessageKind,
+  to: Addressee[],
+  context: MessageContext,
+  more: Record<string, PhraseValue> = {},
+  leapt?: Leapt,
+): Written {
+  const written: Written = { messages: [], tokens: [] };
+  const reader = { units: 'metric', zone: context.zone, locale: 'en-GB' } as const;
+  const madeAt = new Date(context.now);
+  for (const { id, name, phone } of to) {
+    const link =
+      id && WITH_LINK.has(kind) ? mintLink(context.base, context.plan, id, context.now) : undefined;
+    const words = phraseOf(`message.${kind}` satisfies WordKey, {
+      title: context.title,
+      skipper: context.skipper,
+      home: context.times.home,
+      overdue: context.times.overdue,
+      link: LINK,
+      ...more,
+    });
+    // A reason that nobody gave leaves no hole.
+    const said = render(words, reader).replace(/ {2,}/g, ' ');
+    written.messages.push({
+      id: uuidv7(),
+      household: context.household,
+      plan: context.plan,
+      contact: id ?? null,
+      to: name,
+      phone: phone ?? null,
+      kind,
+      text: leapt ? render(phrase(LEAPT[leapt], { text: said }), reader) : said,
+      link: link?.url ?? null,
+      madeAt,
+      ...(id && !phone ? { setAsideAt: madeAt, trouble: NO_WAY } : {}),
+    });
+    if (link) written.tokens.push(link.token);
+  }
+  return written;
+}
+
+/** The watcher carries them out once the transaction stands. */
+export async function writeAll(tx: Db, { messages, tokens }: Written): Promise<void> {
+  if (tokens.length > 0) await tx.insert(contactToken).values(tokens);
+  if (messages.length > 0) await tx.insert(message).values(messages);
+}
+
+/** Write a message to each addressee in the transaction of what caused it. */
+export const writeMessages = (
+  tx: Db,
+  kind: MessageKind,
+  to: Addressee[],
+  context: MessageContext,
+  more: Record<string, PhraseValue> = {},
+): Promise<void> => writeAll(tx, compose(kind, to, context, more));
+
+/** Stands in a stored message where the link goes: the link itself is not kept here once it has left. */
+export const LINK = '[link]';

@@ -1,0 +1,122 @@
+import { checkInKept, fold, isOpen, sheetNow } from '@escale/core/floatplan';
+import type { EventKind, PlanEvent } from '@escale/core/model';
+import type { deadline, plan, planEvent } from '../db/schema';
+import { compose, type Leapt, type MessageContext, type Written } from '../messages/write';
+import { chained, eventsIn, type EventRow, type NewEvent } from '../plans/events';
+import { toldIn, type Told, type ToldRow } from '../plans/stored';
+
+export type DueRow = typeof deadline.$inferSelect;
+export type PlanRow = typeof plan.$inferSelect;
+
+/** A plan with what is due, and all that has to be known to act on it. */
+export interface Due {
+  row: PlanRow;
+  due: DueRow[];
+  events: EventRow[];
+  told: ToldRow | undefined;
+}
+
+/** What follows: rows to be written, all of them or none. */
+export interface Deed extends Written {
+  events: (typeof planEvent.$inferInsert)[];
+}
+
+interface Now {
+  now: number;
+  base: string;
+  leapt?: Leapt;
+}
+
+const ORDER = ['check-in', 'late', 'overdue', 'alarm'];
+const gravest = (state: string) => (state === 'alarm' || state === 'overdue' ? state : 'late');
+
+/**
+ * What is to be said and put on record for one plan, from its rows alone: nothing is read or written here, so that a plan that
+ * can't be read fails by itself.
+ * @throws Error when its rows make no sense
+ */
+export function actOn(plan: Due, { now, base, leapt }: Now): Deed {
+  const { row, due } = plan;
+  const deed: Deed = { events: [], messages: [], tokens: [] };
+  if (!row.open) return deed;
+  const chain = recordOf(plan);
+  const told = toldIn(plan.told);
+  const inOrder = [...due].sort((a, b) => ORDER.indexOf(a.kind) - ORDER.indexOf(b.kind));
+  for (const { kind, promisedAt } of inOrder) {
+    const { state, times } = fold(chain.events, now);
+    if (!isOpen(state)) break;
+    const context = { ...contextOf(plan, told, base, now), times };
+    const say = (written: Written) => {
+      deed.messages.push(...written.messages);
+      deed.tokens.push(...written.tokens);
+    };
+    if (kind === 'check-in') {
+      // Once the plan is overdue a missed check-in is no news any more.
+      const kept = promisedAt === null || checkInKept(chain.events, times, promisedAt.getTime());
+      if (state === 'overdue' || state === 'alarm' || kept) continue;
+      chain.add({ plan: row.id, kind: 'check-in-missed', at: now });
+      const to = [{ name: told.skipper }, ...told.contacts];
+      say(compose('check-in-missed', to, context, { at: promisedAt.getTime() }, leapt));
+      continue;
+    }
+    const grave = kind as 'late' | 'overdue' | 'alarm';
+    chain.add({ plan: row.id, kind: grave, at: now });
+    // A server that slept wakes to several at once: only the gravest is said, all are on record.
+    if (gravest(state) !== grave) continue;
+    if (grave === 'late') say(compose('late', [{ name: told.skipper }], context, {}, leapt));
+    else say(compose(grave, told.contacts, context, firstWords(told, chain.events), leapt));
+  }
+  deed.events = chain.added;
+  return deed;
+}
+
+/** An alarm that came early, by a clock that was wrong, is taken back with the words for whoever acted on it. */
+export function takeBack(plan: Due, { now, base }: Now): Deed {
+  const chain = recordOf(plan);
+  const told = toldIn(plan.told);
+  const { times } = fold(chain.events, now);
+  chain.add({ plan: plan.row.id, kind: 'early', at: now });
+  const heard = plan.due.some((d) => d.kind === 'overdue' || d.kind === 'alarm' || d.kind === 'check-in');
+  const written = heard
+    ? compose('early', told.contacts, { ...contextOf(plan, told, base, now), times })
+    : { messages: [], tokens: [] };
+  return { events: chain.added, ...written };
+}
+
+/** What to do first, from the sheet; a sheet that can't be read keeps back its words and not the alarm. */
+function firstWords({ sheet }: Told, events: PlanEvent[]): { first: string; call: string } {
+  const lines: unknown = Array.isArray((sheet as { ifLate?: unknown } | null)?.ifLate)
+    ? sheetNow(sheet, events).ifLate
+    : [];
+  const [first, call] = (lines as unknown[]).map((line) => (typeof line === 'string' ? line : ''));
+  return { first: first ?? '', call: call ?? '' };
+}
+
+const contextOf = ({ row }: Due, told: Told, base: string, now: number): Omit<MessageContext, 'times'> => ({
+  plan: row.id,
+  household: row.household,
+  base,
+  zone: row.zone,
+  title: row.title,
+  skipper: told.skipper,
+  now,
+});
+
+/** The plan's record as it grows: each event chained to the one before. */
+function recordOf({ events: rows }: Due) {
+  const events = eventsIn(rows);
+  let hash = rows.at(-1)?.hash ?? '';
+  let seq = rows.at(-1)?.seq ?? 0;
+  const added: Deed['events'] = [];
+  return {
+    events,
+    added,
+    add: (event: NewEvent & { kind: EventKind }) => {
+      const row = chained(hash, event);
+      hash = row.hash;
+      seq += 1;
+      added.push(row);
+      events.push({ seq, plan: event.plan, kind: event.kind, at: event.at });
+    },
+  };
+}

@@ -1,0 +1,84 @@
+import { statfsSync } from 'node:fs';
+import { MS } from '@escale/core/units';
+import type { Clock } from '../clock';
+import type { GuardedClock, Standing } from './guard';
+import type { Watch } from './watcher';
+
+/** Class *common practice*: beyond these something is wrong that a person has to look at. */
+export const HEALTHY = {
+  /** A round goes through each second. */
+  round: 15 * MS.second,
+  /** What is due, or written, is dealt with within seconds; in a storm of thousands within this. */
+  waits: 2 * MS.minute,
+  /** Room for a day of writing and a backup, bytes. */
+  disk: 200_000_000,
+} as const;
+
+const STEADY: ReadonlySet<Standing> = new Set<Standing>(['steady', 'agreed']);
+
+/** What is wrong, by name; each has its words on the Watch page. */
+export type Red =
+  'silent' | 'late' | 'untold' | 'set-aside' | 'clock' | 'disk' | 'backup' | 'chain' | 'telephone';
+
+export interface Health {
+  ok: boolean;
+  red: Red[];
+  now: number;
+  simulated: boolean;
+  /** How long ago the watch last looked, and how long the oldest has waited, ms. */
+  lastSweep?: number;
+  oldestDue?: number;
+  oldestUntold?: number;
+  setAside: number;
+  /** How our clock stands, and how far the machine's is from the time we go by, ms. */
+  clock: { standing: Standing; off: number };
+  /** Room on the disk that the memory lies on, bytes. */
+  disk?: { free: number };
+}
+
+export interface Looked {
+  watch: Pick<Watch, 'pulse'>;
+  clock: Clock;
+  guard?: GuardedClock;
+  /** Where the memory lies, when it lies on this machine. */
+  folder?: string;
+}
+
+/** How the watch is, from what it counted last: nothing is asked of the database, so that this answers when it does not. */
+export function healthOf({ watch, clock, guard, folder }: Looked): Health {
+  const { counted, sweptAt } = watch.pulse();
+  const mono = performance.now();
+  const now = clock.now();
+  const since = (at: number | undefined) => (at === undefined ? undefined : Math.max(0, now - at));
+  const lastSweep = sweptAt === undefined ? undefined : mono - sweptAt;
+  const oldestDue = since(counted?.oldestDue),
+    oldestUntold = since(counted?.oldestUntold);
+  const standing = guard?.standing() ?? 'steady';
+  const disk = folder ? diskOf(folder) : undefined;
+  const beyond = (value: number | undefined, most: number) => value !== undefined && value > most;
+  const red: Red[] = [];
+  const unheard = counted === undefined || mono - counted.at > HEALTHY.round;
+  if (lastSweep === undefined || beyond(lastSweep, HEALTHY.round) || unheard) red.push('silent');
+  if (beyond(oldestDue, HEALTHY.waits)) red.push('late');
+  if (beyond(oldestUntold, HEALTHY.waits)) red.push('untold');
+  if ((counted?.setAside ?? 0) > 0) red.push('set-aside');
+  if (!STEADY.has(standing)) red.push('clock');
+  if (disk && disk.free < HEALTHY.disk) red.push('disk');
+  return {
+    ok: red.length === 0,
+    red,
+    now,
+    simulated: clock.set !== undefined,
+    ...(lastSweep === undefined ? {} : { lastSweep: Math.round(lastSweep) }),
+    ...(oldestDue === undefined ? {} : { oldestDue }),
+    ...(oldestUntold === undefined ? {} : { oldestUntold }),
+    setAside: counted?.setAside ?? 0,
+    clock: { standing, off: guard?.off() ?? 0 },
+    ...(disk ? { disk } : {}),
+  };
+}
+
+function diskOf(folder: string): { free: number } | undefined {
+  const { bavail, bsize } = statfsSync(folder);
+  return { free: bavail * bsize };
+}

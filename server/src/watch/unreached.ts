@@ -1,0 +1,61 @@
+import { and, eq, isNull, isNotNull } from 'drizzle-orm';
+import { fold, isOpen } from '@escale/core/floatplan';
+import { message, plan } from '../db/schema';
+import { transact } from '../db/transact';
+import { ALARMING, compose, writeAll } from '../messages/write';
+import { appendEvent, eventsOf } from '../plans/events';
+import { toldOf } from '../plans/stored';
+import type { Services } from '../services';
+import { SLICE } from '../tries';
+
+/**
+ * Alarms that could not be brought to their contact: it goes on record, the crew is told, and the next contact who can be
+ * reached hears that it is their turn. Done once for each message that was set aside.
+ * @returns how many were dealt with
+ */
+export async function passOn(services: Services): Promise<number> {
+  const { db } = services;
+  const rows = await db
+    .select({ id: message.id, plan: message.plan })
+    .from(message)
+    .where(and(isNotNull(message.setAsideAt), isNull(message.passedOnAt)))
+    .limit(SLICE);
+  for (const row of rows) await passOne(services, row);
+  return rows.length;
+}
+
+async function passOne(
+  { db, clock, base, log }: Services,
+  which: { id: string; plan: string },
+): Promise<void> {
+  const now = clock.now();
+  await transact(db, async (tx) => {
+    const [row] = await tx.select().from(plan).where(eq(plan.id, which.plan)).for('update');
+    const [failed] = await tx
+      .update(message)
+      .set({ passedOnAt: new Date(now) })
+      .where(and(eq(message.id, which.id), isNull(message.passedOnAt)))
+      .returning();
+    if (!row || !failed?.contact || !ALARMING.has(failed.kind)) return;
+    const events = await eventsOf(tx, row.id);
+    const { state, times } = fold(events, now);
+    if (!isOpen(state)) return;
+    const told = await toldOf(tx, row.id);
+    log.error(
+      { plan: row.id, kind: failed.kind, trouble: failed.trouble },
+      'an alarm did not reach its contact',
+    );
+    await appendEvent(tx, { plan: row.id, kind: 'unreached', at: now, contact: failed.contact });
+    const { household, zone, title } = row;
+    const context = { plan: row.id, household, base, zone, title, skipper: told.skipper, times, now };
+    const name = { contact: failed.to };
+    await writeAll(tx, compose('unreached.crew', [{ name: told.skipper }], context, name));
+    // The next in the crew's own order who can be reached and was not found out of reach before.
+    const out = new Set(events.flatMap((e) => (e.kind === 'unreached' ? (e.contact ?? []) : [])));
+    const after = told.contacts.slice(told.contacts.findIndex((c) => c.id === failed.contact) + 1);
+    const next = [...after, ...told.contacts].find(
+      (c) => c.phone && c.id !== failed.contact && !out.has(c.id),
+    );
+    if (next) await writeAll(tx, compose('unreached', [next], context, name));
+  });
+}
