@@ -13,7 +13,7 @@ import { importBundle } from '../src/exchange/bundle';
 import { simulatedClock } from '../src/clock';
 import * as schema from '../src/db/schema';
 import { ensureHousehold, HOME } from '../src/db/household';
-import type { Db } from '../src/db/open';
+import { openDb, type Db, type OpenDb } from '../src/db/open';
 import { simulatedTelephone } from '../src/standins/telephone';
 import { simulatedWeather } from '../src/standins/weather';
 import type { Watching } from '../src/watch/sweep';
@@ -27,10 +27,15 @@ export const TRIP = '01890000-0000-7000-8000-000000000055',
   WHISTLE = '01890000-0000-7000-8000-000000000013',
   ADA = '01890000-0000-7000-8000-000000000053';
 
-/** A whole server without a port: a fresh memory with the demo in it, a clock to set, and the watch on call. */
-export async function makeWorld({ standIns = true }: { standIns?: boolean } = {}) {
+/** PGlite in this process, from the template that was made once. */
+async function fromTemplate(): Promise<Pick<OpenDb, 'db' | 'close'>> {
   const client = await PGlite.create({ loadDataDir: new Blob([readFileSync(templatePath() as string)]) });
-  const db = drizzle(client, { schema }) as unknown as Db;
+  return { db: drizzle(client, { schema }) as unknown as Db, close: () => client.close() };
+}
+
+/** A whole server without a port: a fresh memory with the demo in it, a clock to set, and the watch on call. */
+export async function makeWorld({ standIns = true, url }: { standIns?: boolean; url?: string } = {}) {
+  const { db, close } = url ? await openDb({ folder: '', url }) : await fromTemplate();
   const clock = simulatedClock(NOW, false);
   await ensureHousehold(db, NOW);
   const services: Watching = {
@@ -58,7 +63,7 @@ export async function makeWorld({ standIns = true }: { standIns?: boolean } = {}
     watchOnce,
     onCall,
     set: (at: number) => clock.set?.(at),
-    close: () => client.close(),
+    close,
     /** Everything forgotten, the demo put back. */
     reset: async () => {
       clock.set?.(NOW);

@@ -106,6 +106,8 @@ async function openPostgres(url: string, { waits, fails }: Telling): Promise<Ope
   const pool = new pg.Pool({ connectionString: url, ...PG_PATIENCE });
   // A connection that breaks while nobody uses it is replaced by the next who asks; without a listener it would end the process.
   pool.on('error', (error) => fails?.(error));
+  // One that breaks between two statements of a transaction tells its own client only; the next statement fails and is told.
+  pool.on('connect', (client) => client.on('error', (error) => fails?.(error)));
   const one = await whenThere(
     () => pool.connect(),
     (error) => waits?.(error),

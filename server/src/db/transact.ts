@@ -22,15 +22,24 @@ const AWAY = new Set([
 const LOST =
   /Connection terminated|connection is closed|Client has encountered a connection error|timeout exceeded/i;
 
+interface Wrapped {
+  message?: unknown;
+  code?: unknown;
+  cause?: unknown;
+  errors?: unknown[];
+}
+/** An error and what it wraps, from the outside in; a connection refused by two addresses comes as one error of several. */
+function* layers(error: unknown): Generator<Wrapped> {
+  for (let e = error; typeof e === 'object' && e !== null; e = (e as Wrapped).cause) {
+    yield e;
+    const [first] = (e as Wrapped).errors ?? [];
+    if (first) yield* layers(first);
+  }
+}
+
 /** The database's own word for what went wrong, through whatever wrapped it. */
 export function codeOf(error: unknown): string | undefined {
-  for (let e = error; e instanceof Error; e = e.cause) {
-    const { code } = e as { code?: unknown };
-    if (typeof code === 'string') return code;
-    // A refused connection by two addresses comes as one error of several.
-    const [first] = (e as { errors?: unknown[] }).errors ?? [];
-    if (first instanceof Error) return codeOf(first);
-  }
+  for (const { code } of layers(error)) if (typeof code === 'string') return code;
   return undefined;
 }
 
@@ -38,7 +47,7 @@ export function codeOf(error: unknown): string | undefined {
 export function isAway(error: unknown): boolean {
   const code = codeOf(error);
   if (code !== undefined) return AWAY.has(code);
-  for (let e = error; e instanceof Error; e = e.cause) if (LOST.test(e.message)) return true;
+  for (const { message } of layers(error)) if (typeof message === 'string' && LOST.test(message)) return true;
   return false;
 }
 

@@ -32,6 +32,7 @@ export type MessageKind =
   | 'overdue'
   | 'alarm'
   | 'early'
+  | 'unread'
   | 'unreached'
   | 'unreached.crew'
   | 'closed'
@@ -57,6 +58,7 @@ export const URGENT: readonly MessageKind[] = [
   'alarm',
   'unreached',
   'overdue',
+  'unread',
   'early',
   'rung',
   'unreached.crew',
@@ -67,7 +69,12 @@ export const URGENT: readonly MessageKind[] = [
 ];
 
 /** Of these somebody has to hear: where the contact can't be reached, the next is told. */
-export const ALARMING: ReadonlySet<string> = new Set<MessageKind>(['overdue', 'alarm', 'unreached']);
+export const ALARMING: ReadonlySet<string> = new Set<MessageKind>([
+  'overdue',
+  'alarm',
+  'unread',
+  'unreached',
+]);
 
 /** How far our clock is to be believed just now: what is sent says so. */
 export type Leapt = 'unconfirmed' | 'agreed';

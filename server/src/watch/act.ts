@@ -44,6 +44,8 @@ export function actOn(plan: Due, { now, base, leapt }: Now): Deed {
   const inOrder = [...due].sort((a, b) => ORDER.indexOf(a.kind) - ORDER.indexOf(b.kind));
   for (const { kind, promisedAt } of inOrder) {
     const { state, times } = fold(chain.events, now);
+    if (![times.leave, times.home, times.overdue].every(Number.isFinite))
+      throw new Error('a plan whose times are none');
     if (!isOpen(state)) break;
     const context = { ...contextOf(plan, told, base, now), times };
     const say = (written: Written) => {
@@ -81,6 +83,26 @@ export function takeBack(plan: Due, { now, base }: Now): Deed {
     ? compose('early', told.contacts, { ...contextOf(plan, told, base, now), times })
     : { messages: [], tokens: [] };
   return { events: chain.added, ...written };
+}
+
+/** What is heard of a plan that can't be read: whose it is, and that its hour is past. */
+export function lastWords({ row, told, due }: Due, { now, base, leapt }: Now): Written {
+  const none: Written = { messages: [], tokens: [] };
+  if (!row.open || !due.some((d) => d.kind === 'overdue' || d.kind === 'alarm') || !told) return none;
+  const { contacts, skipper } = told;
+  const people = (Array.isArray(contacts) ? contacts : []).filter(
+    (c: unknown): c is Told['contacts'][number] =>
+      typeof (c as { id?: unknown })?.id === 'string' && typeof (c as { name?: unknown }).name === 'string',
+  );
+  const { id, household, title, zone } = row;
+  const times = { leave: now, home: now, overdue: now, checkIns: [] };
+  return compose(
+    'unread',
+    people,
+    { plan: id, household, base, zone, title, skipper, times, now },
+    {},
+    leapt,
+  );
 }
 
 /** What to do first, from the sheet; a sheet that can't be read keeps back its words and not the alarm. */

@@ -3,12 +3,12 @@ import { MS } from '@escale/core/units';
 import { deadline, plan, planEvent } from '../db/schema';
 import type { Db } from '../db/open';
 import { codeOf, isAway, transact } from '../db/transact';
-import { writeAll, type Leapt } from '../messages/write';
+import { writeAll, type Leapt, type Written } from '../messages/write';
 import { eventRows } from '../plans/events';
 import { toldRows } from '../plans/stored';
 import type { Services } from '../services';
 import { MOST_WAIT, SLICE, tryAfter } from '../tries';
-import { actOn, takeBack, type Deed, type Due, type DueRow, type PlanRow } from './act';
+import { actOn, lastWords, takeBack, type Deed, type Due, type DueRow, type PlanRow } from './act';
 
 /** What the watch needs beside the services: how far the clock is to be believed. */
 export interface Watching extends Services {
@@ -25,6 +25,8 @@ type Work = (due: Due, now: number, services: Watching) => Deed;
 interface Chore {
   want: Want;
   work: Work;
+  /** What is said of what can't be read, once it is set aside. */
+  lastly?: (due: Due, now: number, services: Watching) => Written;
   /** What becomes of the deadlines that were dealt with. */
   done: (now: number) => Partial<typeof deadline.$inferInsert>;
 }
@@ -43,6 +45,7 @@ const DUE: Chore = {
       ),
     ),
   work: (due, now, { base, leapt }) => actOn(due, { now, base, leapt: leapt?.() }),
+  lastly: (due, now, { base, leapt }) => lastWords(due, { now, base, leapt: leapt?.() }),
   done: (now) => ({
     open: false,
     doneAt: new Date(now),
@@ -114,7 +117,7 @@ async function alone(services: Watching, task: Chore, id: string, now: number): 
     if (isAway(error)) throw error;
     await transact(services.db, async (tx) => {
       await one(tx);
-      for (const row of await wanted(tx, [id], task.want(now))) await putBack(tx, services, row, error, now);
+      await putBack(tx, services, await wanted(tx, [id], task.want(now)), error, now);
     });
   }
 }
@@ -137,15 +140,17 @@ async function slice(tx: Db, services: Watching, task: Chore, plans: PlanRow[], 
   for (const row of plans) {
     const due = rows.filter((d) => d.plan === row.id);
     if (due.length === 0) continue;
+    const plan = { row, due, events: events.get(row.id) ?? [], told: told.get(row.id) };
     try {
-      const plan = { row, due, events: events.get(row.id) ?? [], told: told.get(row.id) };
       const deed = task.work(plan, now, services);
       all.events.push(...deed.events);
       all.messages.push(...deed.messages);
       all.tokens.push(...deed.tokens);
       done.push(...due.map((d) => d.id));
     } catch (error) {
-      for (const d of due) await putBack(tx, services, d, error, now);
+      // A plan that can't be read must not be silent: who can be told is told what is known.
+      const aside = await putBack(tx, services, due, error, now);
+      if (aside && task.lastly) await writeAll(tx, task.lastly(plan, now, services));
     }
   }
   if (all.events.length > 0) await tx.insert(planEvent).values(all.events);
@@ -176,22 +181,38 @@ export async function setAsideLost({ db, clock, log }: Services): Promise<number
   return lost.length;
 }
 
-/** It failed: tried again after a while, out of the way of the others, and loud after some. */
-async function putBack(tx: Db, { log }: Services, row: DueRow, error: unknown, now: number): Promise<void> {
-  const attempts = row.attempts + 1;
-  const { wait, aside } = tryAfter(attempts);
+/**
+ * It failed: tried again after a while, out of the way of the others, and loud after some.
+ * @returns whether something is set aside that was not before
+ */
+async function putBack(
+  tx: Db,
+  { log }: Services,
+  rows: DueRow[],
+  error: unknown,
+  now: number,
+): Promise<boolean> {
   const trouble = codeOf(error) ?? (error instanceof Error ? error.name : 'Error');
-  log[aside ? 'error' : 'warn'](
-    { deadline: row.id, plan: row.plan, kind: row.kind, attempts, trouble, err: error },
-    aside ? 'a deadline can’t be acted on and is set aside' : 'a deadline could not be acted on',
-  );
-  await tx
-    .update(deadline)
-    .set({
-      attempts,
-      trouble,
-      nextTryAt: new Date(now + wait),
-      ...(aside && row.setAsideAt === null ? { setAsideAt: new Date(now) } : {}),
-    })
-    .where(eq(deadline.id, row.id));
+  let first = false;
+  for (const row of rows) {
+    const attempts = row.attempts + 1;
+    const { wait, aside } = tryAfter(attempts);
+    const { id, plan, kind } = row;
+    log[aside ? 'error' : 'warn'](
+      { deadline: id, plan, kind, attempts, trouble, err: error },
+      aside ? 'a deadline can’t be acted on and is set aside' : 'a deadline could not be acted on',
+    );
+    const newly = aside && row.setAsideAt === null;
+    first ||= newly;
+    await tx
+      .update(deadline)
+      .set({
+        attempts,
+        trouble,
+        nextTryAt: new Date(now + wait),
+        ...(newly ? { setAsideAt: new Date(now) } : {}),
+      })
+      .where(eq(deadline.id, id));
+  }
+  return first;
 }

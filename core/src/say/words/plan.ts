@@ -91,6 +91,8 @@ export const PLAN_WORDS = {
     '{skipper} is home. The plan {title} is closed. If you have rung for help, ring again now and say that they are home.',
   'message.early':
     'Our clock was wrong, and what we said of {title} came too early. Nobody is overdue: home {home:clock}, overdue {overdue:clock}. The watch goes on. If you have rung for help, ring again and say so.',
+  'message.unread':
+    'The overdue time of {title} is past, and this machine can’t read the plan. Try to reach {skipper} now; if you can’t, ring the rescue service with what you know.',
   'message.unreached':
     '{contact} could not be reached about {title}. You are the next: {skipper} was due at {home:clock}. Sheet: {link}',
   'message.unreached.crew':
