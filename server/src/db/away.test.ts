@@ -40,6 +40,27 @@ where('a PostgreSQL that is restarted', () => {
     });
     expect(tries).toBeGreaterThan(1);
   }, 30_000);
+  test('costs no connections: after many of them as many can be had as before', async () => {
+    for (let i = 0; i < 3; i += 1) {
+      let up = true;
+      await Promise.all(
+        Array.from({ length: 10 }, (_, n) =>
+          transact(memory.db, async (tx) => {
+            await tx.select().from(household);
+            if (n === 0 && up) {
+              up = false;
+              postgres.restart();
+            }
+            await tx.select().from(household);
+          }),
+        ),
+      );
+    }
+    const all = Promise.all(
+      Array.from({ length: 10 }, () => transact(memory.db, (tx) => tx.select().from(household))),
+    );
+    expect(await all).toHaveLength(10);
+  }, 60_000);
   test('who opens one that is not there yet waits, and says so', async () => {
     postgres.stopNow();
     let waited = 0;

@@ -100,10 +100,10 @@ const MIGRATION_LOCK = 7_313_529;
 const PG_PATIENCE = { connectionTimeoutMillis: 5_000, statement_timeout: 60_000 };
 
 async function openPostgres(url: string, { waits, fails }: Telling): Promise<OpenDb> {
-  const { default: pg } = await import('pg');
+  const { CarefulPool } = await import('./careful-pool');
   const { drizzle } = await import('drizzle-orm/node-postgres');
   const { migrate } = await import('drizzle-orm/node-postgres/migrator');
-  const pool = new pg.Pool({ connectionString: url, ...PG_PATIENCE });
+  const pool = new CarefulPool({ connectionString: url, ...PG_PATIENCE });
   // A connection that breaks while nobody uses it is replaced by the next who asks; without a listener it would end the process.
   pool.on('error', (error) => fails?.(error));
   // One that breaks between two statements of a transaction tells its own client only; the next statement fails and is told.

@@ -1,0 +1,35 @@
+import pg from 'pg';
+
+type Taken = (
+  error: Error | undefined,
+  client: pg.PoolClient | undefined,
+  release: pg.PoolClient['release'],
+) => void;
+
+/**
+ * A pool that takes back a client whose connection broke while somebody had it. Drizzle does not give one back whose `BEGIN`
+ * failed, so that each restart of the database would cost connections until none was left.
+ */
+export class CarefulPool extends pg.Pool {
+  override connect(): Promise<pg.PoolClient>;
+  override connect(taken: Taken): void;
+  override connect(taken?: Taken): Promise<pg.PoolClient> | void {
+    return taken ? super.connect(taken) : this.take();
+  }
+
+  private async take(): Promise<pg.PoolClient> {
+    const client = await super.connect();
+    const release = client.release.bind(client);
+    let back = false;
+    const giveBack: pg.PoolClient['release'] = (broken) => {
+      if (back) return;
+      back = true;
+      client.off('end', broke);
+      release(broken);
+    };
+    const broke = () => giveBack(true);
+    client.once('end', broke);
+    client.release = giveBack;
+    return client;
+  }
+}
