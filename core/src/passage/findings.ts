@@ -5,8 +5,10 @@ import { goTo, instant, type Figures } from '../verdict';
 import { FIGURES } from './figures';
 import { lightFindings } from './find-light';
 import { turnFindings } from './find-turn';
+import { MS } from '../units';
 import { PASSAGE } from './limits';
 import type { Outing } from './outing';
+import { isLong, manyCheckIns } from './route';
 
 /** Times, light and turning back over the hours of a trip. @param homeBy the hour wanted at home, epoch ms */
 export function passageFindings(
@@ -57,6 +59,36 @@ export function paceFindings({ trip, boat, speed }: Outing): Finding[] {
     }),
   ];
 }
+
+/** A passage, or a promise, longer than can be kept. */
+export function boundFindings({ trip, route }: Outing): Finding[] {
+  if (!route) return [];
+  const found: Finding[] = [];
+  if (isLong(route))
+    found.push(
+      PASSAGE.finding('day/long', 'beyond', trip.id, {
+        title: phrase('day.long.title'),
+        because: [
+          phrase('day.long.why', {
+            days: Math.ceil(route.seconds / DAY),
+            most: Math.round(PASSAGE.at('day/long', 'beyond') / DAY),
+          }),
+        ],
+        mend: { label: phrase('day.long.mend'), ...goTo.trip(trip.id, '/halts') },
+      }),
+    );
+  const many = manyCheckIns(route.seconds, trip.checkInMinutes);
+  if (many)
+    found.push(
+      PASSAGE.finding('day/check-ins', 'many', trip.id, {
+        title: phrase('day.check-ins.title'),
+        because: [phrase('day.check-ins.why', many)],
+        mend: { label: phrase('day.check-ins.mend'), ...goTo.trip(trip.id, '/checkInMinutes') },
+      }),
+    );
+  return found;
+}
+const DAY = MS.day / MS.second;
 
 /** The hour of leaving itself: left out or doubled by the clocks, or past. */
 export function leaveFindings(

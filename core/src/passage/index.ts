@@ -4,7 +4,7 @@
 export * from './route';
 export * from './ready';
 export * from './haven';
-export { leaveFindings, paceFindings, passageFindings } from './findings';
+export { boundFindings, leaveFindings, paceFindings, passageFindings } from './findings';
 export type { Outing } from './outing';
 export { latestTurnOf } from './find-light';
 export { readyFindings } from './find-ready';

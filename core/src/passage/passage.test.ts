@@ -3,8 +3,11 @@ import fc from 'fast-check';
 import { check } from '../../test/check';
 import { NAUTICAL_MILE, KNOT } from '../units';
 import type { Place } from '../model';
+import { inputOf } from '../../test/demo';
+import { assess } from '../trip';
 import {
   landingsFrom,
+  manyCheckIns,
   plannedPosition,
   readyTasks,
   routeOf,
@@ -200,5 +203,43 @@ describe('havens', () => {
         (d) => d.say,
       ),
     ).toEqual(['landing.tide']);
+  });
+});
+
+describe('bounds', () => {
+  const legs = (speed: number) => routeOf(points, speed, 1);
+  test('check-ins are at most two hundred; beyond that the fewest minutes between them are told', () => {
+    const route = legs(3 * KNOT);
+    const minutes = route.seconds / 60;
+    expect(scheduleOf(route, 0, 60, Math.ceil(minutes / 200)).checkIns.length).toBeGreaterThan(100);
+    expect(manyCheckIns(route.seconds, 1)).toEqual({ most: 200, every: Math.ceil(minutes / 200) });
+    expect(scheduleOf(route, 0, 60, 1).checkIns).toEqual([]);
+    expect(manyCheckIns(route.seconds, Math.ceil(minutes / 200))).toBeUndefined();
+    expect(manyCheckIns(route.seconds)).toBeUndefined();
+  });
+  test('thirty halts between antipodes at a crawl are told in a moment, and have no time home', () => {
+    const input = inputOf();
+    const far = (lat: number, lon: number) => ({
+      ...input.shed.places[0],
+      id: `${lat}`,
+      position: { lat, lon },
+    });
+    const ends = [far(40, 0), far(-40, 179.9)];
+    const from = performance.now();
+    const { schedule, findings } = assess({
+      ...input,
+      shed: { ...input.shed, places: [...input.shed.places, ...ends] },
+      trip: {
+        ...input.trip,
+        speed: 0.1,
+        checkInMinutes: 1,
+        halts: Array.from({ length: 30 }, (_, i) => ({ place: ends[i % 2].id, minutes: 5 })),
+      },
+    });
+    expect(performance.now() - from).toBeLessThan(2000);
+    expect(schedule?.home).toBeUndefined();
+    expect(findings.map((f) => f.id.split('/').slice(0, 2).join('/'))).toEqual(
+      expect.arrayContaining(['day/long', 'day/check-ins']),
+    );
   });
 });

@@ -55,6 +55,19 @@ export function routeOf(points: RoutePoint[], speed: number, restFactor: number)
   };
 }
 
+/** A passage longer than is planned as one: it is not put on the clock. */
+export const isLong = ({ seconds }: Route): boolean => seconds > LONGEST;
+const LONGEST = PASSAGE.at('day/long', 'beyond');
+
+const MOST_CHECK_INS = PASSAGE.at('day/check-ins', 'many');
+/** More check-ins than anybody keeps: then none is put on the clock, and the fewest minutes between them are told. */
+export function manyCheckIns(seconds: number, everyMinutes = 0): { most: number; every: number } | undefined {
+  const every = everyMinutes * MINUTE;
+  if (every <= 0 || seconds / every <= MOST_CHECK_INS) return undefined;
+  return { most: MOST_CHECK_INS, every: Math.ceil(seconds / MOST_CHECK_INS / MINUTE) };
+}
+const MINUTE = MS.minute / MS.second;
+
 /** Put a route on the clock. Instants are epoch ms. */
 export function scheduleOf(
   route: Route,
@@ -72,9 +85,10 @@ export function scheduleOf(
     if (i < route.legs.length - 1) halts.push({ place: leg.to, from: arrives, until: at, doing: leg.doing });
   });
   const home = at;
-  const every = (checkInMinutes ?? 0) * MS.minute;
   const checkIns: number[] = [];
-  if (every > 0) for (let t = leave + every; t < home; t += every) checkIns.push(t);
+  const every = (checkInMinutes ?? 0) * MS.minute;
+  if (every > 0 && !manyCheckIns(route.seconds, checkInMinutes))
+    for (let t = leave + every; t < home; t += every) checkIns.push(t);
   return {
     leave,
     legs,

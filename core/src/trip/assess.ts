@@ -6,6 +6,8 @@ import { companyFindings, forgottenFindings, liftFindings, offFindings, type Kit
 import { TRAILED } from '../model/lists';
 import type { Assessment, Finding, Phrase, Schedule } from '../model';
 import {
+  boundFindings,
+  isLong,
   latestTurnOf,
   leaveFindings,
   paceFindings,
@@ -71,7 +73,7 @@ export function prepare(input: AssessInput): Prepared {
 
   const reckon = (leave: number | undefined) => {
     const schedule =
-      leave === undefined || !context.route
+      leave === undefined || !context.route || isLong(context.route)
         ? undefined
         : withLatestTurn(
             context,
@@ -147,6 +149,7 @@ function standing(context: Context): { findings: Finding[]; figures: Figures } {
     ...missingFindings(context),
     ...(context.water ? countryFindings(context.water) : []),
     ...paceFindings(context),
+    ...boundFindings(context),
     ...boatFindings(laden, figures),
     ...companyFindings({ trip, fellows: together, people: shed.people, gear: shed.gear, kinds, ...pace }),
     ...offFindings(water, shed),

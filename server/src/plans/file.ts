@@ -169,6 +169,9 @@ export async function refuseSecond(tx: Db, trip: string): Promise<void> {
     });
 }
 
+/** Check-ins that are too many are no promise: nobody is told of them. */
+const tooMany = ({ findings }: Assessment) => findings.some((f) => f.id.startsWith('day/check-ins/'));
+
 function draftOf(trip: Trip, shed: Shed, assessment: Assessment, now: number, inventedWeather: boolean) {
   const boat = shed.boats.find((b) => b.id === trip.boat);
   const water = shed.waters.find((w) => w.id === trip.water);
@@ -184,6 +187,7 @@ function draftOf(trip: Trip, shed: Shed, assessment: Assessment, now: number, in
     contacts.length === 0 && 'no contact ashore is chosen',
     !schedule?.home && 'there is no time home: launch, halts and a speed are needed',
     schedule?.overdue !== undefined && schedule.overdue <= now && 'it would be overdue already',
+    tooMany(assessment) && 'there are more check-ins than can be kept',
   ].filter((l): l is string => typeof l === 'string');
   if (lacks.length > 0 || !boat || !water || !schedule?.home || schedule.overdue === undefined)
     throw new Refusal('unfit', 'This trip can’t be filed yet.', lacks);

@@ -36,6 +36,14 @@ export const DAY_WORDS = {
   'speed.none.why': 'No usual speed for {boat}, so no times could be reckoned.',
   'speed.none.mend': 'Enter a speed',
   'speed.guess': 'The speed, {speed:speed}, is only guessed, so the hours are.',
+  'day.long.title': 'Longer than can be planned as one trip',
+  'day.long.why':
+    'At this speed it takes {days:count} days; Escale plans up to {most:count}. No time home is reckoned.',
+  'day.long.mend': 'Shorten the trip',
+  'day.check-ins.title': 'More check-ins than anybody keeps',
+  'day.check-ins.why':
+    'That would be more than {most:count}. For a trip this long promise one every {every:count} minutes, or less often.',
+  'day.check-ins.mend': 'Change the check-ins',
   'time.gap.title': 'That time does not exist',
   'time.gap.why': 'The clocks go forward that night in {zone}: {time} is left out.',
   'time.gap.mend': 'Choose another time',
