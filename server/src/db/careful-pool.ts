@@ -1,4 +1,5 @@
 import pg from 'pg';
+import { whileAway } from './transact';
 
 type Taken = (
   error: Error | undefined,
@@ -7,7 +8,7 @@ type Taken = (
 ) => void;
 
 /**
- * A pool that takes back a client whose connection broke while somebody had it. Drizzle does not give one back whose `BEGIN`
+ * A pool that waits for a database that is restarted, and takes back a client whose connection broke while somebody had it. Drizzle does not give one back whose `BEGIN`
  * failed, so that each restart of the database would cost connections until none was left.
  */
 export class CarefulPool extends pg.Pool {
@@ -16,6 +17,12 @@ export class CarefulPool extends pg.Pool {
   override connect(taken?: Taken): Promise<pg.PoolClient> | void {
     return taken ? super.connect(taken) : this.take();
   }
+
+  /** What stands by itself is asked again while the database is away: a statement that is in doubt does the same twice as once. */
+  override query: pg.Pool['query'] = ((...asked: Parameters<pg.Pool['query']>) => {
+    const ask = () => (super.query as (...all: unknown[]) => Promise<unknown>).apply(this, asked);
+    return typeof asked.at(-1) === 'function' ? ask() : whileAway(ask);
+  }) as pg.Pool['query'];
 
   private async take(): Promise<pg.PoolClient> {
     const client = await super.connect();

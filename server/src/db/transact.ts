@@ -60,10 +60,17 @@ const TRIES = { retries: 7, minTimeout: 50, maxTimeout: 2000, factor: 2, randomi
  * One transaction, done again when another was in its way or the database went away meanwhile. What is written carries ids of
  * its own, so that a commit whose answer was lost is not done twice.
  */
-export function transact<T>(db: Db, work: (tx: Db) => Promise<T>): Promise<T> {
-  return pRetry(() => db.transaction((tx) => work(tx)), {
+export const transact = <T>(db: Db, work: (tx: Db) => Promise<T>): Promise<T> =>
+  tryAgain(() => db.transaction((tx) => work(tx)), again);
+
+/** A statement by itself, asked again while the database is away. */
+export const whileAway = <T>(ask: () => Promise<T>): Promise<T> => tryAgain(ask, isAway);
+
+function tryAgain<T>(work: () => Promise<T>, may: (error: unknown) => boolean): Promise<T> {
+  const asError = (cause: unknown) => (cause instanceof Error ? cause : new Error('failed', { cause }));
+  return pRetry(() => work().catch((error: unknown) => Promise.reject(asError(error))), {
     ...TRIES,
-    shouldRetry: ({ error }) => again(error),
+    shouldRetry: ({ error }) => may(error),
   });
 }
 
