@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { PGlite } from '@electric-sql/pglite';
 import { sql } from 'drizzle-orm';
 import { drizzle } from 'drizzle-orm/pglite';
-import { pino } from 'pino';
+import { pino, type Logger } from 'pino';
 import { assess } from '@escale/core/trip';
 import request from 'supertest';
 import { v7 as uuid } from 'uuid';
@@ -34,7 +34,11 @@ async function fromTemplate(): Promise<Pick<OpenDb, 'db' | 'close'>> {
 }
 
 /** A whole server without a port: a fresh memory with the demo in it, a clock to set, and the watch on call. */
-export async function makeWorld({ standIns = true, url }: { standIns?: boolean; url?: string } = {}) {
+export async function makeWorld({
+  standIns = true,
+  url,
+  log = pino({ level: 'silent' }),
+}: { standIns?: boolean; url?: string; log?: Logger } = {}) {
   const { db, close } = url ? await openDb({ folder: '', url }) : await fromTemplate();
   const clock = simulatedClock(NOW, false);
   await ensureHousehold(db, NOW);
@@ -42,7 +46,7 @@ export async function makeWorld({ standIns = true, url }: { standIns?: boolean; 
     db,
     clock,
     reckon: async (input) => assess(input),
-    log: pino({ level: 'silent' }),
+    log,
     base: 'http://localhost:4280',
     ...(standIns ? { weather: simulatedWeather(7), telephone: simulatedTelephone(db) } : {}),
   };

@@ -5,6 +5,7 @@ import express, { type Express, type Request, type RequestHandler } from 'expres
 import helmet from 'helmet';
 import { pinoHttp } from 'pino-http';
 import * as z from 'zod';
+import { errorOf } from '../log';
 import type { Services } from '../services';
 import { DEMO_PATH, type Demo, type DemoKeeper } from '../demo/keeper';
 import type { GuardedClock } from '../watch/guard';
@@ -41,6 +42,12 @@ const writesAreJson: RequestHandler = (req, _res, next) => {
   next();
 };
 
+const UUID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i;
+/** Longer than any word of a path: a link's own part, wherever somebody put it. */
+const SECRET = /[\w-]{20,}/g;
+const pathOf = (url: string) =>
+  url.replace(/\?.*$/, '').replace(SECRET, (word) => (UUID.test(word) ? word : '…'));
+
 /** What the HTTP face stands on beside the services. */
 export interface Below {
   watch: Watch;
@@ -60,17 +67,21 @@ export function httpApp(services: Services, below: Below): Express {
   const { demo, appFolder } = below;
   const app = express();
   app.disable('x-powered-by');
+  app.enable('case sensitive routing');
   app.use(
     pinoHttp({
       logger: services.log,
+      // As they are: wrapped, an error would come with its query and its parameters.
+      wrapSerializers: false,
       // Neither bodies nor links: a contact's token and a person's name have no place in a log.
       serializers: {
         req: (req: { id: unknown; method: string; url: string }) => ({
           id: req.id,
           method: req.method,
-          path: req.url.replace(/^((?:\/demo)?\/c)\/[^/?]+/, '$1/…').replace(/\?.*$/, ''),
+          path: pathOf(req.url),
         }),
         res: (res: { statusCode: number }) => ({ status: res.statusCode }),
+        err: errorOf,
       },
     }),
   );
