@@ -18,7 +18,7 @@ import { plans } from './plans';
 import { notFound, onError, parse, Problem } from './problem';
 import { things } from './things';
 import { unchanged } from './unchanged';
-import { whoOf } from './who';
+import { clockOf, whoOf } from './who';
 
 const LOOPBACK = /^(localhost|127\.0\.0\.1|\[::1\])(:\d+)?$/;
 
@@ -112,13 +112,10 @@ export function httpApp(services: Services, below: Below): Express {
   return app;
 }
 
-/** A device says with each request what its clock shows: the watch asks them when ours has leapt. */
-export const CLOCK_HEADER = 'x-escale-clock';
-
 function clocksOf({ heard }: Below): RequestHandler {
   return (req, _res, next) => {
-    const shows = Number(req.get(CLOCK_HEADER));
-    if (heard && Number.isFinite(shows) && shows > 0)
+    const { shows } = clockOf(req);
+    if (heard && shows !== undefined)
       heard(whoOf(req).device ?? 'unnamed', shows, HERE.test(req.socket.remoteAddress ?? ''));
     next();
   };

@@ -147,6 +147,43 @@ describe('ticks', () => {
       { item: 'b', at: expect.any(Number) },
     ]);
   });
+  test('ticked and unticked in one instant: the device’s own count decides, sent twice or in disorder', async () => {
+    const at = new Date(world.clock.now()).toISOString();
+    const say = (on: boolean, count: number) =>
+      world.post('/api/ticks', { list: 'l', item: 'horn', device: world.device, at, on, count });
+    const ticked = async () => (await world.get<{ items: unknown[] }>('/api/ticks/l')).items.length;
+    await say(true, 1);
+    await say(false, 2);
+    expect(await ticked()).toBe(0);
+    await say(true, 1);
+    expect(await ticked()).toBe(0);
+    await say(true, 3);
+    expect(await ticked()).toBe(1);
+  });
+  test('a phone that is ten minutes slow is heard, and what waited for signal is as old as it is', async () => {
+    const now = world.clock.now();
+    const slow = now - 10 * 60_000;
+    const from = (device: string, shows: number, age: number, on: boolean) =>
+      world
+        .post('/api/ticks', {
+          list: 's',
+          item: 'horn',
+          device,
+          at: new Date(shows - age).toISOString(),
+          on,
+          count: shows - age,
+        })
+        .set('X-Escale-Clock', String(shows));
+    const ticked = async () => (await world.get<{ items: unknown[] }>('/api/ticks/s')).items.length;
+    const one = uuid(),
+      other = uuid();
+    await from(one, now, 0, true);
+    await from(other, slow, 0, false);
+    expect(await ticked()).toBe(0);
+    // An hour old when it came: what was said since holds.
+    await from(uuid(), slow, 3_600_000, true);
+    expect(await ticked()).toBe(0);
+  });
   test('a clock that runs ahead can’t hold a tick for ever', async () => {
     const tick = (on: boolean, at: number) =>
       world.post('/api/ticks', { list: 'l', item: 'a', on, device: uuid(), at: new Date(at).toISOString() });

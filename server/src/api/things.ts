@@ -8,7 +8,7 @@ import type { Services } from '../services';
 import { Command, doCommand, shown } from '../things/command';
 import { setTick, Tick, ticksOf } from '../things/tick';
 import { parse } from './problem';
-import { whoOf } from './who';
+import { clockOf, whoOf } from './who';
 
 /** How many of its commands a device is told of: more than can wait between two readings. */
 const TOLD = 300;
@@ -56,7 +56,8 @@ export function things({ db, clock }: Services): Router {
 
   routes.post('/ticks', async (req, res) => {
     const wanted = parse(Tick, req.body);
-    await transact(db, (tx) => setTick(tx, whoOf(req), wanted, clock.now()));
+    const said = { now: clock.now(), ...clockOf(req) };
+    await transact(db, (tx) => setTick(tx, whoOf(req), wanted, said));
     res.json({ list: wanted.list, item: wanted.item, on: wanted.on });
   });
 

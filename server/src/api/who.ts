@@ -11,3 +11,12 @@ export function whoOf(req: Request): Principal {
   const device = Id.safeParse(req.get(DEVICE_HEADER));
   return { household: HOME, ...(device.success ? { device: device.data } : {}) };
 }
+
+/** A device says with each request what its clock shows: the watch asks them when ours has leapt. */
+export const CLOCK_HEADER = 'x-escale-clock';
+
+/** What the clock of the device that asks shows, epoch ms, as far as it said so. */
+export function clockOf(req: Request): { shows?: number } {
+  const shows = Number(req.get(CLOCK_HEADER));
+  return Number.isFinite(shows) && shows > 0 ? { shows } : {};
+}

@@ -93,8 +93,13 @@ export const tick = pgTable(
     list: text('list').notNull(),
     item: text('item').notNull(),
     device: uuid('device').notNull(),
+    /** When it was said, by the server's clock. */
     at: instant('at').notNull(),
     on: boolean('is_on').notNull(),
+    /** The device's own count: of two words of one device the later one holds, whatever its clock did between them. */
+    count: bigint('count', { mode: 'number' }).notNull().default(0),
+    /** The order in which they came: of two said at one instant the later to come holds. */
+    seq: bigserial('seq', { mode: 'number' }).notNull(),
   },
   (t) => [primaryKey({ columns: [t.household, t.list, t.item, t.device] })],
 );
