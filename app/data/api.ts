@@ -19,10 +19,22 @@ export class NoSignal extends Error {}
 const PATIENCE = inDemo ? 60_000 : 12_000;
 /** Answers of a proxy or a server that is going down: it is as if there were none. */
 const GONE = new Set([502, 503, 504]);
+/** Answers below 500 that say “not now” and nothing of what was asked. */
+const NOT_NOW = new Set([408, 425, 429]);
+const FAILED = 500;
+
+/** It was answered, and the answer settles nothing: what was asked may go through later. */
+export class NotNow extends NoSignal {}
+
+let device: string | undefined;
+/** Each request says which device asks, so that its own writes are known for them. */
+export function askAs(id: string): void {
+  device = id;
+}
 
 /**
  * Ask the server for JSON.
- * @throws NoSignal when it can't be reached, Refusal when it says no
+ * @throws NoSignal when it can't be reached, NotNow when what answered settles nothing, Refusal when it clearly says no
  */
 export async function ask(path: string, body?: unknown): Promise<unknown> {
   const write = {
@@ -60,7 +72,13 @@ async function reach(
   try {
     answer = await fetch(path, {
       ...init,
-      headers: { ...init.headers, ...MEMORY },
+      headers: {
+        ...init.headers,
+        ...MEMORY,
+        // The watch asks devices for the time when its own clock has leapt.
+        'X-Escale-Clock': String(Date.now()),
+        ...(device ? { 'X-Escale-Device': device } : {}),
+      },
       signal: AbortSignal.timeout(PATIENCE),
     });
   } catch (error) {
@@ -71,14 +89,17 @@ async function reach(
 }
 
 async function jsonOf(answer: Response): Promise<unknown> {
-  const text = await answer.text();
   let json: unknown;
   try {
+    const text = await answer.text();
     json = text === '' ? undefined : JSON.parse(text);
   } catch (error) {
-    throw new NoSignal('Something that is not our server answered.', { cause: error });
+    throw new NotNow('Something that is not our server answered, or its answer was cut.', { cause: error });
   }
   if (answer.ok) return json;
-  const { title, faults, ...more } = (json ?? {}) as { title?: string; faults?: string[] };
-  throw new Refusal(answer.status, title ?? `The server answered ${answer.status}.`, faults ?? [], more);
+  const { title, faults, ...more } = (json ?? {}) as { title?: unknown; faults?: string[] };
+  // Only our own words say no: a proxy, a server in trouble, one that has too much to do, say nothing of what was asked.
+  if (answer.status >= FAILED || NOT_NOW.has(answer.status) || typeof title !== 'string')
+    throw new NotNow(`The server answered ${answer.status}.`);
+  throw new Refusal(answer.status, title, faults ?? [], more);
 }

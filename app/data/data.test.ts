@@ -7,8 +7,8 @@ import { assess } from '@escale/core/trip';
 import { fresh, type fakeServer, NOW, TRIP } from '../test/world';
 import { SECTIONS } from '../features/trip/sections';
 import { askAgain } from './api';
-import { outbox, type Queued } from './store';
-import { change, create, deed, flush, giveUp, insist, newId, remove, settle, tick } from './outbox';
+import { keepingNow, outbox, store, type Queued } from './store';
+import { change, create, deed, file, flush, giveUp, insist, newId, remove, settle, tick } from './outbox';
 import {
   heldOf,
   hereOf,
@@ -109,6 +109,139 @@ describe('the outbox', () => {
     await say('closed');
     await giveUp((await outbox())[0]);
     expect((await outbox()).map((s) => s.said)).toEqual(['closed']);
+  });
+  const home = () =>
+    deed(TRIP, { id: newId(), kind: 'closed', madeAt: new Date(NOW).toISOString() }, 'closed');
+  test.each([
+    [500, 'Something went wrong'],
+    [503, 'The database is away'],
+    [502, undefined],
+    [429, 'Too many'],
+    [408, 'Slow'],
+    [425, 'Early'],
+    [403, undefined],
+  ])(
+    '%d settles nothing: it is kept, waits twice as long each time, and goes through at last',
+    async (status, title) => {
+      const clock = jest.spyOn(Date, 'now');
+      let now = NOW;
+      clock.mockImplementation(() => now);
+      server.refuse = { status, ...(title ? { title } : {}) };
+      await home();
+      const waits: number[] = [];
+      for (let i = 0; i < 14; i += 1) {
+        const [waiting] = await outbox();
+        // A gateway's own word is as if there were no signal: it is not counted.
+        if (waiting.notBefore === undefined) break;
+        waits.push(waiting.notBefore - now);
+        now = waiting.notBefore;
+        await flush();
+      }
+      if (waits.length > 0) {
+        expect(waits.slice(0, 4)).toEqual([1000, 2000, 4000, 8000]);
+        expect(waits.at(-1)).toBe(15 * 60_000);
+      }
+      expect((await outbox()).map((s) => [s.said, s.refused])).toEqual([['closed', undefined]]);
+      server.refuse = undefined;
+      await flush(true);
+      expect(await outbox()).toEqual([]);
+      expect(server.sent.at(-1)?.body).toMatchObject({ kind: 'closed' });
+      clock.mockRestore();
+    },
+  );
+  test.each([[undefined], [{}], [[]], ['<html>'], [{ id: 'another', state: 'closed' }], [null]])(
+    'an odd yes (%j) is none: it is sent again',
+    async (answer) => {
+      server.odd = { answer };
+      await home();
+      await tick('pack:1', 'horn', true, NOW);
+      expect((await outbox()).map((s) => s.said)).toEqual(['closed', 'a tick']);
+      server.odd = undefined;
+      await flush(true);
+      expect(await outbox()).toEqual([]);
+    },
+  );
+  test('home overtakes everything: what was refused, what is tried again, and what hangs', async () => {
+    server.refuse = { status: 500, title: 'No.' };
+    await change(trip(), title('One'), 'title');
+    await tick('pack:1', 'horn', true, NOW);
+    server.refuse = undefined;
+    const answer = globalThis.fetch;
+    let release: () => void = () => undefined;
+    globalThis.fetch = ((path: string, init: object) =>
+      path === '/api/ticks'
+        ? new Promise((done) => {
+            release = () => done(answer(path, init));
+          })
+        : answer(path, init)) as typeof fetch;
+    const hanging = flush(true);
+    await waitFor(() => expect(server.sent.some((s) => s.path === '/api/commands')).toBe(true));
+    void home();
+    await waitFor(() => expect(server.sent.at(-1)?.body).toMatchObject({ kind: 'closed' }));
+    release();
+    await hanging;
+    globalThis.fetch = answer;
+  });
+  test('a deed about a plan whose filing still waits goes after it, and a filing after what it is about', async () => {
+    server.up = false;
+    const plan = newId();
+    await change(trip(), title('One'), 'title');
+    await file({ id: plan, trip: TRIP }, 'a filing');
+    await deed(plan, { id: newId(), kind: 'under-way', madeAt: new Date(NOW).toISOString() }, 'left');
+    server.up = true;
+    await flush();
+    expect(server.sent.map((s) => s.path)).toEqual([
+      '/api/commands',
+      '/api/plans',
+      `/api/plans/${plan}/deeds`,
+    ]);
+  });
+  test('ticked and unticked in one minute: both go, the later with the higher count', async () => {
+    await tick('pack:1', 'horn', true, NOW);
+    await tick('pack:1', 'horn', false, NOW);
+    const [on, off] = server.sent.map((s) => s.body as { on: boolean; count: number });
+    expect([on.on, off.on]).toEqual([true, false]);
+    expect(off.count).toBeGreaterThan(on.count);
+  });
+  test('each request says which device asks and what its clock shows', async () => {
+    const spy = jest.spyOn(globalThis, 'fetch');
+    await tick('pack:1', 'horn', true, NOW);
+    const { headers } = spy.mock.calls[0][1] as { headers: Record<string, string> };
+    expect(Math.abs(Number(headers['X-Escale-Clock']) - Date.now())).toBeLessThan(60_000);
+    expect(headers['X-Escale-Device']).toMatch(/^[0-9a-f-]{36}$/);
+  });
+  describe('a store that is full or was cleared', () => {
+    const full = () =>
+      jest.spyOn(IDBObjectStore.prototype, 'add').mockImplementation(() => {
+        throw new DOMException('full', 'QuotaExceededError');
+      });
+    test('full: what is said is sent directly, and held in the page where there is no signal', async () => {
+      const add = full();
+      await home();
+      expect(server.sent.at(-1)?.body).toMatchObject({ kind: 'closed' });
+      expect(keepingNow()).toBe('unkept');
+      server.up = false;
+      await home();
+      expect((await outbox()).map((s) => s.said)).toEqual(['closed']);
+      server.up = true;
+      await flush();
+      expect(await outbox()).toEqual([]);
+      expect(server.sent).toHaveLength(2);
+      add.mockRestore();
+    });
+    test('cleared under the page: what waits is put back, told and sent', async () => {
+      server.up = false;
+      await home();
+      const db = await store();
+      await db.clear('outbox');
+      await db.clear('settings');
+      expect((await outbox()).map((s) => s.said)).toEqual(['closed']);
+      expect(keepingNow()).toBe('cleared');
+      server.up = true;
+      await flush();
+      expect(server.sent.at(-1)?.body).toMatchObject({ kind: 'closed' });
+      expect(await outbox()).toEqual([]);
+    });
   });
   test('given up, it and what stood behind it are gone', async () => {
     server.refuse = { status: 422, title: 'No.' };

@@ -12,7 +12,7 @@ import {
 } from '@escale/core/model';
 import { askAgain, NoSignal } from './api';
 import { deviceId, flush, settle } from './outbox';
-import { keep, kept, outbox, type Queued } from './store';
+import { keep, keepingNow, keepStore, kept, onKeeping, outbox, type Queued } from './store';
 import { hereOf, readThings, shedOf, type Held, type Here } from './things';
 
 /** The one place in which screens are given data. Reads come from the server, and from this device's store when there is no signal. */
@@ -92,6 +92,9 @@ export function useOutbox(): Queued[] {
   const queue = useQueue();
   return useMemo(() => queue.filter((s) => !s.sent), [queue]);
 }
+
+/** Does this device keep what is written on it? */
+export const useKeeping = () => useSyncExternalStore(onKeeping, keepingNow);
 
 const NONE_HERE: Here = { things: [], ...shedOf([]) };
 
@@ -186,8 +189,9 @@ export function useSending(): void {
     if (served && offlineSince === undefined) void settle(served.done);
   }, [served, offlineSince]);
   useEffect(() => {
-    const go = () => void flush().then(() => mutate(THINGS));
+    const go = () => void flush(true).then(() => mutate(THINGS));
     go();
+    void keepStore();
     const timer = setInterval(() => void flush(), OFTEN);
     window.addEventListener('online', go);
     return () => {

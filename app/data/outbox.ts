@@ -1,7 +1,8 @@
 import { mutate } from 'swr';
 import { v7 as uuid } from 'uuid';
 import { schemaOf, type FileRequest, type Patch, type PlanDeed, type ThingType } from '@escale/core/model';
-import { ask, NoSignal, Refusal } from './api';
+import { ask, askAs, NoSignal, NotNow, Refusal } from './api';
+import { answersTo } from './answers';
 import { keptAs } from './memory';
 import { dequeue, enqueue, outbox, requeue, setSetting, setting, type Queued, type Sending } from './store';
 import { COMMANDS, heldOf, withBasis, type Command, type Deed, type Held } from './things';
@@ -14,11 +15,12 @@ import { COMMANDS, heldOf, withBasis, type Command, type Deed, type Held } from 
 let device: Promise<string> | undefined;
 export async function deviceId(): Promise<string> {
   device ??= (async () => {
-    const known = await setting('device');
-    if (typeof known === 'string') return known;
-    const made = uuid();
-    await setSetting('device', made);
-    return made;
+    const known = await setting('device').catch(() => undefined);
+    const id = typeof known === 'string' ? known : uuid();
+    askAs(id);
+    // A store that takes nothing is told where something is written; here a name for this page is enough.
+    if (id !== known) await setSetting('device', id).catch(() => undefined);
+    return id;
   })();
   return device;
 }
@@ -74,11 +76,18 @@ export async function restore(held: Held, said: string): Promise<void> {
   await command(held.type, held.id, held.version + 1, { kind: 'restore' }, said);
 }
 
+let counted = 0;
+/** This device's own count: it rises, whatever its clock does, and from one opening of the page to the next. */
+function count(): number {
+  counted = Math.max(counted + 1, Date.now());
+  return counted;
+}
+
 export async function tick(list: string, item: string, on: boolean, at: number): Promise<void> {
   await queue({
     id: uuid(),
     path: '/api/ticks',
-    body: { list, item, on, device: await deviceId(), at: new Date(at).toISOString() },
+    body: { list, item, on, device: await deviceId(), at: new Date(at).toISOString(), count: count() },
     said: 'a tick',
   });
 }
@@ -91,49 +100,76 @@ export async function deed(plan: string, body: PlanDeed, said: string): Promise<
   await queue({ id: body.id, path: `/api/plans/${plan}/deeds`, body, thing: plan, said });
 }
 
-let flushing: Promise<void> | undefined;
-let asked = false;
+/** Deeds go by a way of their own: “we’re home” waits for nothing that is slow, refused or tried again. */
+type Way = 'deeds' | 'rest';
+const flushing = new Map<Way, Promise<void>>();
+const asked = new Set<Way>();
 
 /**
- * Send what waits. One flush at a time over all tabs; what is queued while one ends is sent by another
- * round of it. Without signal it stops and tries again later.
+ * Send what waits. One flush at a time on each way, over all tabs; what is queued while one ends is sent by another round of
+ * it. Without signal it stops and tries again later.
+ * @param now what was to wait for a while is tried at once: the signal is back, or a person asks
  */
-export function flush(): Promise<void> {
-  asked = true;
-  flushing ??= rounds().finally(() => {
-    flushing = undefined;
-  });
-  return flushing;
+export async function flush(now = false): Promise<void> {
+  if (now) await hurry();
+  await Promise.all((['deeds', 'rest'] as const).map(flushWay));
 }
 
-async function rounds(): Promise<void> {
-  while (asked) {
-    asked = false;
-    await locked(sendAll);
-  }
+function flushWay(way: Way): Promise<void> {
+  asked.add(way);
+  const running =
+    flushing.get(way) ??
+    rounds(way).finally(() => {
+      flushing.delete(way);
+    });
+  flushing.set(way, running);
+  return running;
 }
 
-async function locked(work: () => Promise<void>): Promise<void> {
+async function rounds(way: Way): Promise<void> {
+  while (asked.delete(way)) await locked(way, () => sendAll(way));
+}
+
+async function locked(way: Way, work: () => Promise<void>): Promise<void> {
   if (typeof navigator === 'undefined' || !navigator.locks) return work();
-  await navigator.locks.request(keptAs('escale-outbox'), work);
+  await navigator.locks.request(keptAs(`escale-outbox-${way}`), work);
 }
 
-async function sendAll(): Promise<void> {
+/** Tried again after a second, then twice as long each time, for days: a server in trouble is not for ever. */
+const FIRST_WAIT = 1000,
+  MOST_WAIT = 15 * 60_000;
+const waitAfter = (tries: number) => Math.min(MOST_WAIT, FIRST_WAIT * 2 ** Math.min(tries - 1, 20));
+
+async function hurry(): Promise<void> {
+  for (const s of await outbox())
+    if (s.notBefore !== undefined && !s.refused) {
+      const { notBefore: _waits, ...rest } = s;
+      await requeue(rest);
+    }
+}
+
+async function sendAll(way: Way): Promise<void> {
   const held = new Set<string>();
   const through: number[] = [];
+  let filed = false;
+  /** Each goes once in a round, whatever the store made of it. */
+  const tried = new Set<number>();
   // The list is read again after each, so that what was added meanwhile goes too.
-  for (let next = await nextOf(held, through); next; next = await nextOf(held, through)) {
+  for (let next = await nextOf(way, held, tried); next; next = await nextOf(way, held, tried)) {
+    tried.add(next.key);
     try {
-      await ask(next.path, next.body);
+      const answer = await ask(next.path, next.body);
+      // Something that is not our server says yes to everything.
+      if (!answersTo(next, answer)) throw new NotNow('The answer was not one to this.');
       // A command stays until what is read shows it; the rest has nothing to show before the next reading.
       if (next.path === COMMANDS) await requeue({ ...next, sent: true });
       through.push(next.key);
+      filed ||= next.path === FILING;
     } catch (error) {
-      if (error instanceof NoSignal) break;
-      if (!(error instanceof Refusal)) throw error;
-      await requeue({ ...next, refused: { status: error.status, title: error.title, faults: error.faults } });
-      const thing = holds(next);
-      if (thing) held.add(thing);
+      if (error instanceof NotNow) await later(next, held);
+      else if (error instanceof NoSignal) break;
+      else if (error instanceof Refusal) await refused(next, error, held);
+      else throw error;
     }
   }
   if (through.length > 0) {
@@ -142,6 +178,26 @@ async function sendAll(): Promise<void> {
     others?.postMessage('written');
   }
   await mutate('outbox');
+  // What was said about a plan while its filing waited may go its own way now.
+  if (filed) await flushWay('deeds');
+}
+
+/** Answered, and nothing settled: it waits its turn again, and holds only what was made on top of it. */
+async function later(sending: Queued, held: Set<string>): Promise<void> {
+  const tries = (sending.tries ?? 0) + 1;
+  await requeue({ ...sending, tries, notBefore: Date.now() + waitAfter(tries) });
+  const thing = holds(sending);
+  if (thing) held.add(thing);
+}
+
+async function refused(
+  sending: Queued,
+  { status, title, faults }: Refusal,
+  held: Set<string>,
+): Promise<void> {
+  await requeue({ ...sending, refused: { status, title, faults } });
+  const thing = holds(sending);
+  if (thing) held.add(thing);
 }
 
 /**
@@ -150,14 +206,27 @@ async function sendAll(): Promise<void> {
  */
 const holds = ({ path, thing }: Queued) => (path === COMMANDS ? thing : undefined);
 
-/** The first that may go: neither sent nor refused, and not behind a refused change of the same thing. */
-async function nextOf(held: Set<string>, through: number[]): Promise<Queued | undefined> {
-  const waiting = (await outbox()).filter((s) => !s.sent && !through.includes(s.key));
+const FILING = '/api/plans';
+/** A deed about a plan goes by its own way, unless the plan's own filing still waits. */
+function wayOf(sending: Queued, waiting: Queued[]): Way {
+  if (sending.path === FILING || !sending.path.startsWith(`${FILING}/`)) return 'rest';
+  const filing = waiting.find((s) => s.path === FILING && !s.refused && s.id === sending.thing);
+  return filing ? 'rest' : 'deeds';
+}
+
+/** The first on its way that may go: neither sent nor refused, its wait over, and not behind a refused or waiting change of the same thing. */
+async function nextOf(way: Way, held: Set<string>, tried: Set<number>): Promise<Queued | undefined> {
+  const waiting = (await outbox()).filter((s) => !s.sent && !tried.has(s.key));
+  const now = Date.now();
+  // A clock that was set back must not make a wait longer than the longest.
+  const waits = ({ notBefore = 0 }: Queued) => notBefore > now && notBefore <= now + MOST_WAIT;
   for (const sending of waiting) {
-    const thing = sending.refused && holds(sending);
+    const thing = (sending.refused || waits(sending)) && holds(sending);
     if (thing) held.add(thing);
   }
-  return waiting.find((s) => !s.refused && !(s.thing && held.has(s.thing)));
+  return waiting.find(
+    (s) => !s.refused && !waits(s) && wayOf(s, waiting) === way && !(s.thing && held.has(s.thing)),
+  );
 }
 
 /** What was read shows these commands: they need not be kept any more. */

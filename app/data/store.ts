@@ -14,6 +14,9 @@ export interface Sending {
   madeAt: string;
   /** The server has it; it stays until what is read from there shows it. */
   sent?: true;
+  /** How often it was answered with nothing that settles it, and when it is tried again (epoch ms). */
+  tries?: number;
+  notBefore?: number;
   /** Why the server would not take it. A person decides. */
   refused?: { status: number; title: string; faults: string[] };
 }
@@ -50,24 +53,103 @@ export async function kept(path: string): Promise<{ at: number; body: unknown } 
   return (await store()).get('kept', path);
 }
 
-export type Queued = Sending & { key: number };
-
-export async function outbox(): Promise<Queued[]> {
-  const tx = (await store()).transaction('outbox');
-  const [keys, values] = await Promise.all([tx.store.getAllKeys(), tx.store.getAll()]);
-  return values.map((value, i) => ({ ...value, key: keys[i] }));
+/** Asks the browser not to clear our store when room is short. It may say no; nothing here counts on it. */
+export async function keepStore(): Promise<void> {
+  if (typeof navigator !== 'undefined') await navigator.storage?.persist?.();
 }
 
-export async function enqueue(sending: Sending): Promise<void> {
-  await (await store()).add('outbox', sending);
+/** Keys below zero are of what the store would not take: it lies in this page alone. */
+export type Queued = Sending & { key: number };
+
+/** What the store would not take, by its key; gone with the page. */
+const unkept = new Map<number, Sending>();
+let lastUnkept = 0;
+/** What this page put into the store and nobody took out again: a store that was cleared is filled from it. */
+const put = new Map<number, Sending>();
+/** Stands in the store while it is the one that was opened. */
+const MARK = 'here';
+let marked = false;
+
+export type Keeping = 'kept' | 'unkept' | 'cleared';
+let keeping: Keeping = 'kept';
+const watchers = new Set<() => void>();
+/** How it is with the store: does it keep what is written, or was it cleared under this page? */
+export const keepingNow = (): Keeping => keeping;
+export function onKeeping(watcher: () => void): () => void {
+  watchers.add(watcher);
+  return () => watchers.delete(watcher);
+}
+function setKeeping(next: Keeping): void {
+  if (next === keeping) return;
+  keeping = next;
+  for (const watcher of watchers) watcher();
+}
+
+export async function outbox(): Promise<Queued[]> {
+  const loose = [...unkept].map(([key, sending]) => ({ ...sending, key }));
+  try {
+    await refillCleared();
+    const tx = (await store()).transaction('outbox');
+    const [keys, values] = await Promise.all([tx.store.getAllKeys(), tx.store.getAll()]);
+    return [...values.map((value, i) => ({ ...value, key: keys[i] })), ...loose];
+  } catch (error) {
+    // A browser without a store, or one that lost it: what this page knows is still sent.
+    if (put.size + loose.length === 0) throw error;
+    setKeeping('unkept');
+    return [...[...put].map(([key, sending]) => ({ ...sending, key })), ...loose];
+  }
+}
+
+/** Who clears the data of sites clears what waits to be said; while the page is open it is put back and told. */
+async function refillCleared(): Promise<void> {
+  const db = await store();
+  if ((await db.get('settings', MARK)) !== undefined) {
+    marked = true;
+    return;
+  }
+  await db.put('settings', true, MARK);
+  if (!marked) return;
+  for (const [key, sending] of put) await db.put('outbox', sending, key);
+  setKeeping('cleared');
+}
+
+/** @returns its key, and whether the store has it: where not, it lies in this page alone */
+export async function enqueue(sending: Sending): Promise<{ key: number; kept: boolean }> {
+  try {
+    const key = await (await store()).add('outbox', sending);
+    put.set(key, sending);
+    return { key, kept: true };
+  } catch (error) {
+    console.warn('the store on this device takes nothing', error instanceof Error ? error.name : error);
+    lastUnkept -= 1;
+    unkept.set(lastUnkept, sending);
+    setKeeping('unkept');
+    return { key: lastUnkept, kept: false };
+  }
 }
 
 export async function dequeue(key: number): Promise<void> {
-  await (await store()).delete('outbox', key);
+  put.delete(key);
+  if (!unkept.delete(key)) await tried((db) => db.delete('outbox', key));
 }
 
 export async function requeue({ key, ...sending }: Queued): Promise<void> {
-  await (await store()).put('outbox', sending, key);
+  if (unkept.has(key)) {
+    unkept.set(key, sending);
+    return;
+  }
+  if (put.has(key)) put.set(key, sending);
+  await tried((db) => db.put('outbox', sending, key));
+}
+
+/** What the store will not note is sent once more at worst, under the same id. */
+async function tried(note: (db: IDBPDatabase<Store>) => Promise<unknown>): Promise<void> {
+  try {
+    await note(await store());
+  } catch (error) {
+    console.warn('the store on this device takes nothing', error instanceof Error ? error.name : error);
+    setKeeping('unkept');
+  }
 }
 
 export async function setting(key: string): Promise<unknown> {

@@ -31,7 +31,9 @@ export function fakeServer() {
     up: true,
     /** Its clock stands still until it is set, epoch ms. */
     now: NOW,
-    refuse: undefined as { status: number; title: string } | undefined,
+    refuse: undefined as { status: number; title?: string } | undefined,
+    /** Something that is not our server answers writes with this, and keeps nothing of them. */
+    odd: undefined as { answer: unknown } | undefined,
     sent: [] as { path: string; body: unknown }[],
     things,
     plans: [] as PlanView[],
@@ -54,6 +56,16 @@ export function fakeServer() {
       Object.assign(held, { doc: applyPatch(held.doc, deed.patch), version: held.version + 1 });
     else if (held) Object.assign(held, { deleted: deed.kind === 'remove', version: held.version + 1 });
   };
+  /** What our server says to a write that it took. */
+  const answered = (path: string, body: unknown): unknown => {
+    if (server.odd) return server.odd.answer;
+    if (path === '/api/commands') {
+      const { thing } = body as Command;
+      return { id: thing, version: things.find((h) => h.id === thing)?.version ?? 1 };
+    }
+    if (path === '/api/ticks') return body;
+    return { id: /plans\/([^/]+)/.exec(path)?.[1] ?? (body as { id: string }).id, state: 'filed' };
+  };
   const answer = (path: string, body: unknown): unknown => {
     if (body !== undefined) {
       server.sent.push({ path, body });
@@ -62,7 +74,7 @@ export function fakeServer() {
         const { item, at } = body as { item: string; at: string };
         server.ticks.set(item, Date.parse(at));
       }
-      return {};
+      return answered(path, body);
     }
     if (path.startsWith('/api/things'))
       return {

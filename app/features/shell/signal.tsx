@@ -3,12 +3,15 @@ import { View } from 'react-native';
 import { Button, Row } from '../../ui/button';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
-import { useOutbox, useThings } from '../../data/hooks';
-import { giveUp, insist } from '../../data/outbox';
+import { useKeeping, useOutbox, useThings } from '../../data/hooks';
+import { flush, giveUp, insist } from '../../data/outbox';
 import type { Held } from '../../data/things';
 import type { Queued } from '../../data/store';
 import { SIGNAL } from './words';
 import { plainly } from '../../data/settings';
+
+/** So often the server answered with nothing that settles it before a person is told: about ten seconds. */
+const TELL_AFTER = 3;
 
 /** Offline is a state: what this device knows is old, and what waits to be sent. A refused write is put to the person. */
 export function SignalBar() {
@@ -18,13 +21,28 @@ export function SignalBar() {
   const refused = waiting.filter((s) => s.refused);
   const going = waiting.length - refused.length;
   const off = offlineSince !== undefined || (error !== undefined && !ready);
-  if (!off && refused.length === 0 && unreadable === 0) return null;
+  const keeping = useKeeping();
+  const slow = waiting.filter((s) => !s.refused && (s.tries ?? 0) >= TELL_AFTER);
+  if (!off && refused.length + slow.length + unreadable === 0 && keeping === 'kept') return null;
   return (
     <View role="status" style={{ borderBottomWidth: 2, borderColor: p.ink, backgroundColor: p.raised }}>
       {off ? (
         <T as="label" style={{ paddingHorizontal: 14, paddingVertical: 6 }}>
           {ready ? (going > 0 ? plainly(SIGNAL.waiting, { n: going }) : SIGNAL.none) : SIGNAL.nothingKept}
         </T>
+      ) : null}
+      {keeping === 'kept' ? null : (
+        <T as="strong" role="alert" style={{ paddingHorizontal: 14, paddingVertical: 6 }}>
+          {keeping === 'cleared' ? SIGNAL.cleared : going > 0 ? SIGNAL.unkept : SIGNAL.unkeptSent}
+        </T>
+      )}
+      {slow.length > 0 ? (
+        <View style={{ paddingHorizontal: 14, paddingVertical: 6, gap: 4 }}>
+          <T as="strong">{plainly(SIGNAL.trouble, { n: slow.length, what: slow[0].said })}</T>
+          <Row>
+            <Button onPress={() => void flush(true)}>Try now</Button>
+          </Row>
+        </View>
       ) : null}
       {unreadable > 0 ? (
         <T as="label" style={{ paddingHorizontal: 14, paddingVertical: 6 }}>

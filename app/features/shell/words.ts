@@ -4,6 +4,13 @@ export const SIGNAL = {
   none: 'No signal. What you see is kept on this device.',
   waiting: 'No signal, {n} waiting. What you see is kept on this device.',
   nothingKept: 'The server can’t be reached, and this device has nothing kept yet.',
+  trouble:
+    'The server is in trouble: {n#thing|things} not taken yet ({what}). It is tried again by itself, for days; nothing is lost.',
+  unkept:
+    'This device keeps nothing: its store is full or closed. Leave this page open until what you wrote is sent.',
+  unkeptSent:
+    'This device keeps nothing: its store is full or closed. What you write is sent at once; without signal it stays in this page only.',
+  cleared: 'What this device had kept was cleared. What this page still knew was put back and is sent.',
   unreadable: '{n#kept thing|kept things} could not be read by this version. Nothing of that is lost.',
 } as const;
 
