@@ -10,7 +10,7 @@ import {
   type ThingType,
   type Trip,
 } from '@escale/core/model';
-import { askAgain, NoSignal } from './api';
+import { ask, askAgain, NoSignal } from './api';
 import { deviceId, flush, settle } from './outbox';
 import { keep, keepingNow, keepStore, kept, onKeeping, outbox, type Queued } from './store';
 import { hereOf, readThings, shedOf, type Held, type Here } from './things';
@@ -127,8 +127,61 @@ export function useKind<T extends ThingType>(type: T): Held<T>[] {
   return useMemo(() => things.filter((held): held is Held<T> => held.type === type), [things, type]);
 }
 
-export function usePlans(): PlanView[] | undefined {
-  return useRead<{ plans: PlanView[] }>(PLANS, 0).answer?.body.plans;
+interface PlansPage {
+  plans: PlanView[];
+  /** Where the next page goes on, while there is one. */
+  next?: number;
+}
+
+/**
+ * Plans, open ones first. Of a household with very many only the first page is read; whoever is after one plan, or those of one trip,
+ * names it and has it whatever page it is on.
+ */
+export function usePlans(own: { trip?: string; id?: string } = {}): PlanView[] | undefined {
+  const page = useRead<PlansPage>(PLANS, 0).answer?.body;
+  const beyond = page?.next !== undefined;
+  const ofTrip = useRead<PlansPage>(beyond && own.trip ? `${PLANS}?trip=${own.trip}` : null).answer;
+  const one = useRead<PlanView>(beyond && own.id ? `${PLANS}/${own.id}` : null).answer;
+  return useMemo(() => {
+    const named = [...(ofTrip?.body.plans ?? []), ...(one ? [one.body] : [])];
+    if (!page || named.length === 0) return page?.plans;
+    return [...page.plans.filter((p) => !named.some((n) => n.id === p.id)), ...named];
+  }, [page, ofTrip, one]);
+}
+
+/** A page of plans; the first is the one that all read. */
+export function usePlansPage(from = 0): PlansPage | undefined {
+  const first = useRead<PlansPage>(PLANS, 0).answer?.body;
+  const later = useRead<PlansPage>(from > 0 ? `${PLANS}?from=${from}` : null).answer?.body;
+  return from > 0 ? later : first;
+}
+
+/** How the watch on the server is: the household sees what somebody who looks after it would be called for. */
+export interface WatchHealth {
+  ok: boolean;
+  red: string[];
+  now: number;
+  lastSweep?: number;
+  oldestDue?: number;
+  oldestUntold?: number;
+  setAside: number;
+  clock: { standing: string; off: number };
+  disk?: { free: number };
+  backup?: { at: number };
+  aside: { plan: string; title: string; kind: string; to?: string; trouble: string; since: number }[];
+}
+
+export function useHealth(): { health: WatchHealth | undefined; again: () => Promise<void> } {
+  const { answer, again } = useRead<WatchHealth>('/api/watch');
+  // What was kept from before says nothing of how it is now.
+  const health = answer && answer.since === undefined ? answer.body : undefined;
+  return {
+    health,
+    again: async () => {
+      await ask('/api/watch/again', {});
+      again();
+    },
+  };
 }
 
 export function useMessages(): MessageView[] {

@@ -37,7 +37,25 @@ export function fakeServer() {
     sent: [] as { path: string; body: unknown }[],
     things,
     plans: [] as PlanView[],
+    /** Those on the second page. */
+    later: [] as PlanView[],
     ticks: new Map<string, number>(),
+    health: {
+      ok: true,
+      red: [] as string[],
+      now: NOW,
+      lastSweep: 1000,
+      setAside: 0,
+      clock: { standing: 'steady', off: 0 },
+      aside: [] as {
+        plan: string;
+        title: string;
+        kind: string;
+        to?: string;
+        trouble: string;
+        since: number;
+      }[],
+    },
   };
   const hours = Array.from({ length: 240 }, (_, i) => ({
     at: new Date(Date.UTC(2026, 4, 8) + i * 36e5).toISOString(),
@@ -85,9 +103,12 @@ export function fakeServer() {
       };
     if (path.startsWith('/api/conditions'))
       return { forecast: { issuedAt: new Date(NOW - 3 * 36e5).toISOString(), source: 'test', hours } };
-    if (path === '/api/plans') return { plans: server.plans };
+    if (path === '/api/plans')
+      return { plans: server.plans, ...(server.later.length > 0 ? { next: server.plans.length } : {}) };
+    if (path.startsWith('/api/plans?from=')) return { plans: server.later };
     if (path.startsWith('/api/ticks'))
       return { items: [...server.ticks].map(([item, at]) => ({ item, at })) };
+    if (path === '/api/watch') return server.health;
     return path === '/api/messages' ? { messages: [] } : { simulated: true, calls: [] };
   };
   globalThis.fetch = ((path: string, init?: { body?: string }) => {

@@ -38,7 +38,7 @@ export function useTripView(id: string): TripView | 'loading' | 'gone' {
   const held = useKind('trip').find((h) => h.id === id);
   const trip = held?.doc;
   const conditions = useConditions(trip?.id, trip?.leave.date);
-  const plans = usePlans();
+  const plans = usePlans({ trip: id });
   const ticks = useTicks(packListOf(id));
   const now = useNow(MINUTE);
   const [asOf, setAsOf] = useState(now);

@@ -51,7 +51,7 @@ export function PlanPage() {
   const router = useRouter();
   const undo = useUndo();
   const now = useNow();
-  const plans = usePlans();
+  const plans = usePlans({ id });
   const waiting = useOutbox().some((s) => s.thing === id && !s.refused);
   const plan = plans?.find((pl) => pl.id === id);
   const says = saysTo(useReader(plan?.zone ?? 'UTC'));

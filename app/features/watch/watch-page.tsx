@@ -1,13 +1,16 @@
+import { useState } from 'react';
 import { View } from 'react-native';
 import { isOpen } from '@escale/core/floatplan';
 import type { PlanState, PlanView } from '@escale/core/model';
 import { saysTo } from '@escale/core/say';
 import { MS, spanText } from '@escale/core/units';
+import { Button, Row } from '../../ui/button';
 import { Empty, Page } from '../../ui/page';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
-import { useCalls, useMessages, useNow, usePlans, type Calls } from '../../data/hooks';
+import { useCalls, useMessages, useNow, usePlansPage, type Calls } from '../../data/hooks';
 import { plainly, useReader } from '../../data/settings';
+import { Health } from './health';
 import { answered, EMPTY, WATCH } from './words';
 import { CardLink } from '../../ui/press';
 
@@ -32,7 +35,8 @@ const urgent = (state: PlanState) => state === 'overdue' || state === 'alarm';
 
 /** Open float plans, soonest first, and what was sent about them. */
 export function WatchPage() {
-  const plans = usePlans();
+  const page = usePlansPage();
+  const plans = page?.plans;
   const calls = useCalls();
   const open = plans?.filter((pl) => isOpen(pl.state)) ?? [],
     ended = plans?.filter((pl) => !isOpen(pl.state)) ?? [];
@@ -51,8 +55,34 @@ export function WatchPage() {
       {ended.map((plan) => (
         <PlanCard key={plan.id} plan={plan} />
       ))}
+      {page?.next === undefined ? null : <More from={page.next} />}
+      <Health />
       <Phones />
     </Page>
+  );
+}
+
+/** The plans after the first fifty, asked for when somebody wants them. */
+function More({ from }: { from: number }) {
+  const [wanted, setWanted] = useState(false);
+  if (!wanted)
+    return (
+      <Row>
+        <Button onPress={() => setWanted(true)}>{WATCH.more}</Button>
+      </Row>
+    );
+  return <Later from={from} />;
+}
+
+function Later({ from }: { from: number }) {
+  const page = usePlansPage(from);
+  return (
+    <>
+      {page?.plans.map((plan) => (
+        <PlanCard key={plan.id} plan={plan} />
+      ))}
+      {page?.next === undefined ? null : <More from={page.next} />}
+    </>
   );
 }
 

@@ -1,5 +1,6 @@
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
+import { mutate } from 'swr';
 import type { PlanState, PlanView } from '@escale/core/model';
 import { fresh, type fakeServer, NOW, show, TRIP } from '../../test/world';
 import { at, visited } from '../../test/router';
@@ -9,6 +10,7 @@ import { DrillPage, PracticePage } from '../practice/practice-page';
 import { UnderWay } from '../go/under-way';
 import { PlanPage } from './plan-page';
 import { WatchPage } from './watch-page';
+import { HEALTH, WATCH } from './words';
 
 const H = 3_600_000;
 const sheet = {
@@ -50,6 +52,40 @@ beforeEach(async () => {
 const user = userEvent.setup({ delay: null });
 const deeds = () =>
   server.sent.filter((s) => s.path.endsWith('/deeds')).map((s) => (s.body as { kind: string }).kind);
+
+describe('the watch itself', () => {
+  test('well, it is a line; red, it is loud, names what and whom, and is tried again on a press', async () => {
+    show(<WatchPage />);
+    expect(await screen.findByText(HEALTH.good)).toBeTruthy();
+    server.health = {
+      ...server.health,
+      ok: false,
+      red: ['set-aside', 'clock', 'disk', 'made-later'],
+      setAside: 1,
+      clock: { standing: 'contradicted', off: 24 * H },
+      aside: [
+        { plan: 'p', title: 'Tern Holm', kind: 'overdue', to: 'Ada Tolley', trouble: 'no-way', since: NOW },
+      ],
+    };
+    await mutate('/api/watch');
+    const alert = within(await screen.findByRole('alert'));
+    expect(alert.getByText(HEALTH.bad)).toBeTruthy();
+    expect(alert.getByText(/^1 thing failed/)).toBeTruthy();
+    expect(alert.getByText(/^The server’s clock is 24 h 00 off/)).toBeTruthy();
+    expect(alert.getByText(HEALTH.other)).toBeTruthy();
+    expect(alert.getByText(/a message to Ada Tolley can’t be delivered.*no phone was entered/)).toBeTruthy();
+    fireEvent.click(alert.getByRole('button', { name: HEALTH.again }));
+    await waitFor(() => expect(server.sent.at(-1)?.path).toBe('/api/watch/again'));
+  });
+  test('after the first fifty plans the others are one press away', async () => {
+    const later = plan('closed', { id: '01890000-0000-7000-8000-0000000000ac', title: 'Long ago' });
+    server.plans = [plan('under-way')];
+    server.later = [later];
+    show(<WatchPage />);
+    fireEvent.click(await screen.findByRole('button', { name: WATCH.more }));
+    expect(await screen.findByRole('link', { name: /Long ago/ })).toBeTruthy();
+  });
+});
 
 describe('watch', () => {
   test('an open plan counts down; one that is overdue is the loud one', async () => {

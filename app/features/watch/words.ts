@@ -15,6 +15,7 @@ export const WATCH = {
   when: '{at:day} {at:clock}',
   waits: 'for {to} · {at:day} {at:clock} UTC',
   sent: 'to {to} · {at:day} {at:clock} UTC',
+  more: 'Earlier plans',
 } as const;
 
 /** How far a contact is with the plan. */
@@ -73,3 +74,37 @@ export const CALENDAR = {
   button: 'The hours into my calendar',
   why: 'Turning back, check-ins, home and overdue, each with an alarm: it rings with Escale closed. Take it again after the plan has changed.',
 } as const;
+
+/** How the watch itself is. */
+export const HEALTH = {
+  good: 'The watch itself is well',
+  bad: 'The watch itself needs somebody',
+  swept: 'The server looks at every plan each second; nothing waits.',
+  copied: 'Last copy of the memory {at:day} {at:clock} UTC.',
+  other: 'Something of the watch is not as it should be: look at the server’s log.',
+  message: '{title}: a message to {to} can’t be delivered since {since:day} {since:clock} UTC ({why}).',
+  deadline: '{title}: an hour of this plan can’t be acted on since {since:day} {since:clock} UTC ({why}).',
+  again: 'Try again now',
+  failed: 'The server did not answer.',
+} as const;
+
+/** What is wrong, by its name. */
+export const RED = {
+  silent:
+    'The server answers, but its watch has not looked for a while. Restart it; tell your contacts the hours yourself.',
+  late: 'Something has been due for {due} and nobody was told yet.',
+  untold: 'A message has waited {untold} for the telephone.',
+  'set-aside': '{n#thing|things} failed again and again, and are tried only every ten minutes.',
+  clock:
+    'The server’s clock is {off} off from what was counted. Alarms may come early or late: put its clock right.',
+  disk: 'The disk is nearly full: {free} MB left. Soon nothing more can be written down.',
+  backup: 'The memory was not copied for more than a day.',
+  chain: 'The record of a plan was changed from outside, or part of it is missing.',
+} as const;
+
+/** Why something could not go. */
+export const TROUBLE: Record<string, string> = {
+  'no-way': 'no phone was entered for them',
+  'no-plan': 'its plan is gone',
+  NewerVersion: 'a newer version wrote it',
+};

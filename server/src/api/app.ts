@@ -9,6 +9,7 @@ import { errorOf } from '../log';
 import type { Services } from '../services';
 import { DEMO_PATH, type Demo, type DemoKeeper } from '../demo/keeper';
 import type { GuardedClock } from '../watch/guard';
+import { asideOf, tryAgain } from '../watch/aside';
 import { healthOf } from '../watch/health';
 import type { Watch } from '../watch/watcher';
 import { contactPage } from './contact-page';
@@ -149,7 +150,14 @@ function apiOf(services: Services, below: Below): express.Router {
     const now = health();
     res.status(now.ok ? 200 : UNHEALTHY).json(now);
   });
-  api.get('/watch', (_req, res) => void res.json(health()));
+  api.get('/watch', async (req, res) => {
+    res.json({ ...health(), aside: await asideOf(services.db, whoOf(req)) });
+  });
+  api.post('/watch/again', async (_req, res) => {
+    await tryAgain(services.db);
+    void kick();
+    res.json({});
+  });
   api.post('/clock', async (req, res) => {
     if (!services.clock.set) throw new Problem(404, 'This server keeps real time.');
     const at = Date.parse(parse(z.strictObject({ at: z.iso.datetime() }), req.body).at);

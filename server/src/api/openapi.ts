@@ -59,7 +59,12 @@ const PATHS: Record<string, Record<string, object>> = {
       ...answer('Last sweep, oldest due and untold, set aside, clock, disk.'),
     },
   },
-  '/api/watch': { get: { summary: 'The same, read as it is.', ...answer('How the watch is.') } },
+  '/api/watch': {
+    get: { summary: 'The same, read as it is, with what was set aside.', ...answer('How the watch is.') },
+  },
+  '/api/watch/again': {
+    post: { summary: 'Try what was set aside again, now.', ...takes('object'), ...answer('Done.') },
+  },
   '/api/clock': {
     post: {
       summary: 'Set a simulated clock; a server that keeps real time has none.',
