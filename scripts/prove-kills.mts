@@ -4,7 +4,7 @@ import { sql } from 'drizzle-orm';
 import { v7 as uuid } from 'uuid';
 import { openDb } from '../server/src/db/open';
 import { HAS_POSTGRES, startPostgres } from '../server/test/postgres';
-import { copies, freePort, Proved, TRIP } from './proving.mjs';
+import { copies, freePort, Proved, tamper, TRIP } from './proving.mjs';
 
 const KILLS = Number(process.env.ESCALE_KILLS ?? 100);
 const WRITERS = 4;
@@ -98,7 +98,7 @@ async function four(): Promise<void> {
   const memory = await openDb({ folder: '', url });
   // Spread over the next seconds, so that kills fall in between.
   const ids = await copies(memory.db, plan.id as string, N, Date.now());
-  await memory.db.execute(sql`UPDATE plan_event SET data = jsonb_set(data, '{times,overdue}',
+  await tamper(memory.db, sql`UPDATE plan_event SET data = jsonb_set(data, '{times,overdue}',
     to_jsonb(${Date.now() - 1000}::bigint)) WHERE plan IN (SELECT plan FROM deadline WHERE due_at < now() + interval '1 minute')`);
   await memory.db.execute(sql`UPDATE deadline SET due_at = now() + (random() * 20) * interval '1 second'
     WHERE due_at < now() + interval '1 minute'`);

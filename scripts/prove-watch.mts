@@ -9,7 +9,7 @@ import { openDb, openInMemory, type OpenDb } from '../server/src/db/open';
 import { simulatedTelephone } from '../server/src/standins/telephone';
 import { sweepDue } from '../server/src/watch/sweep';
 import { HAS_POSTGRES, startPostgres } from '../server/test/postgres';
-import { copies, freePort, part, Proved, START, TRIP } from './proving.mjs';
+import { copies, freePort, part, Proved, START, tamper, TRIP } from './proving.mjs';
 
 const say = (text: string) => console.log(text);
 const must = (ok: boolean, what: string) => {
@@ -43,7 +43,7 @@ async function storm(name: string, url?: string): Promise<void> {
   await filled(server, url, async ({ db }) => {
     await copies(db, plan.id, N, due);
     // Ten of them are overdue for an hour already: theirs is the alarm.
-    await db.execute(sql`WITH ten AS (
+    await tamper(db, sql`WITH ten AS (
         UPDATE deadline SET kind = 'alarm' WHERE plan IN (
           SELECT plan FROM deadline WHERE kind = 'overdue' AND is_open ORDER BY id DESC LIMIT 10) RETURNING plan)
       UPDATE plan_event SET data = jsonb_set(data, '{times,overdue}',
@@ -195,7 +195,7 @@ if (wanted('poison')) {
   const due = plan.times.overdue;
   await filled(server, undefined, async ({ db }) => {
     const [bad] = await copies(db, plan.id, 1000, due);
-    await db.execute(sql`UPDATE plan_version SET schema = 999 WHERE plan = ${bad}`);
+    await tamper(db, sql`UPDATE plan_version SET schema = 999 WHERE plan = ${bad}`);
     await db.execute(sql`UPDATE deadline SET due_at = due_at - interval '1 hour' WHERE plan = ${bad}`);
   });
   await server.start();

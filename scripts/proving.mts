@@ -4,7 +4,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { sql } from 'drizzle-orm';
+import { sql, type SQL } from 'drizzle-orm';
 import { v7 as uuid } from 'uuid';
 import type { Db } from '../server/src/db/open';
 
@@ -100,6 +100,13 @@ export async function copies(db: Db, of: string, n: number, at: number): Promise
     SELECT gen_random_uuid(), made.id, 'overdue', ${new Date(at).toISOString()}::timestamptz, true FROM ${made}`);
   return ids;
 }
+
+/** Rows on record are changed past the triggers that refuse it: to see what then happens. */
+export const tamper = (db: Db, statement: SQL) =>
+  db.transaction(async (tx) => {
+    await tx.execute(sql`SET LOCAL session_replication_role = replica`);
+    await tx.execute(statement);
+  });
 
 /** The n-th part of sorted numbers. */
 export const part = (numbers: number[], n: number) =>

@@ -33,6 +33,17 @@ export function planFindings(
       }),
     );
   }
+  // Who has no phone can't be told: the alarm would be written and heard by nobody.
+  for (const { id, name, phone } of contacts) {
+    if (phone) continue;
+    found.push(
+      FLOATPLAN.finding('plan/reach', 'none', id, {
+        title: phrase('plan.reach.title', { contact: name }),
+        because: [phrase('plan.reach.why')],
+        mend: { label: phrase('plan.reach.mend'), ...goTo.contact(id, '/phone') },
+      }),
+    );
+  }
   if (water && !water.rescueNumber) {
     found.push(
       FLOATPLAN.finding('plan/rescue', 'unknown', water.id, {
@@ -42,7 +53,8 @@ export function planFindings(
       }),
     );
   }
-  if (plan && isOpen(plan.state)) return [...found, ...filedFindings(trip, plan, schedule)];
+  const reachable = contacts.every((c) => c.phone);
+  if (plan && isOpen(plan.state)) return [...found, ...filedFindings(trip, plan, schedule, reachable)];
   // A trip that is over needs no plan any more.
   if (trip.status === 'done') return found;
   return [
@@ -57,7 +69,12 @@ export function planFindings(
 
 const DRIFT = FLOATPLAN.at('plan/changed', 'drifted') * MS.second;
 
-function filedFindings(trip: Trip, plan: FiledPlan, schedule: Schedule | undefined): Finding[] {
+function filedFindings(
+  trip: Trip,
+  plan: FiledPlan,
+  schedule: Schedule | undefined,
+  reachable: boolean,
+): Finding[] {
   const found: Finding[] = [];
   // A simulated telephone reaches nobody either, but says so where it speaks.
   const unheard = plan.channel === 'none';
@@ -99,7 +116,7 @@ function filedFindings(trip: Trip, plan: FiledPlan, schedule: Schedule | undefin
       }),
     );
   }
-  if (waiting.length > 0 || drifted) return found;
+  if (waiting.length > 0 || drifted || !reachable) return found;
   const contacts = plan.contacts.map((c) => c.name);
   return [
     ...found,

@@ -15,6 +15,7 @@ import {
   halfHourLater,
   homeAt,
   isOpen,
+  planFindings,
   planReminders,
   positionText,
   sheetNow,
@@ -248,4 +249,29 @@ describe('sheet', () => {
         filedAt: 0,
       }),
     ).toThrow(/time home/));
+});
+
+describe('a contact who can’t be reached', () => {
+  const { trip, water, contact } = (() => {
+    const { trip: t, shed } = inputOf();
+    return { trip: t, water: shed.waters[0], contact: shed.contacts[0] };
+  })();
+  const { phone: _phone, ...silent } = contact;
+  const kinds = (contacts: (typeof silent)[], plan?: Parameters<typeof planFindings>[0]['plan']) =>
+    planFindings({ trip, water, contacts, ...(plan ? { plan } : {}) }, undefined).map(
+      (f) => `${f.level} ${f.id.split('/').slice(0, 2).join('/')}`,
+    );
+  const filedPlan = {
+    state: 'filed' as const,
+    times,
+    contacts: [{ id: contact.id, name: contact.name, accepted: true }],
+    channel: 'stand-in' as const,
+  };
+  test('is a Fix before filing and after, and nothing is ready with it', () => {
+    expect(kinds([silent])).toContain('fix plan/reach');
+    expect(kinds([contact])).not.toContain('fix plan/reach');
+    expect(kinds([contact], filedPlan)).toContain('ready plan/filed');
+    expect(kinds([silent], filedPlan)).toContain('fix plan/reach');
+    expect(kinds([contact, { ...silent, id: 'b' }], filedPlan)).not.toContain('ready plan/filed');
+  });
 });

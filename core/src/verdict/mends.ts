@@ -1,5 +1,6 @@
 import type {
   Boat,
+  Contact,
   FieldRef,
   GearItem,
   Patch,
@@ -32,6 +33,7 @@ export const goTo = {
   gear: to<GearItem>('gear'),
   place: to<Place>('place'),
   water: to<Water>('water'),
+  contact: to<Contact>('contact'),
   section: (open: SectionId) => ({ open }),
 } as const;
 

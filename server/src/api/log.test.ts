@@ -59,7 +59,7 @@ test('the log of a whole journey, with what went wrong in it, holds nothing of a
   await world.db.execute(sql`ALTER TABLE thing RENAME TO gone`);
   expect((await world.post('/api/import', demoBundle(NOW))).status).toBe(500);
   await world.db.execute(sql`ALTER TABLE gone RENAME TO thing`);
-  await world.db.execute(sql`UPDATE plan_version SET schema = 999`);
+  await world.tamper(sql`UPDATE plan_version SET schema = 999`);
   world.set(plan.times.overdue + 7_200_000);
   await world.watchOnce();
   await get('/api/plans');

@@ -5,7 +5,7 @@ import type { Bundle } from '@escale/core/model';
 import { simulatedWeather } from '../standins/weather';
 import { conditionsOf } from '../things/shed';
 import { assessBundle, asText } from './assess';
-import { exportMemory, importMemory } from './memory';
+import { backup, exportMemory, importMemory, restore, verify } from './memory';
 import { Refused } from './refused';
 
 const HELP = `escale: the headless door
@@ -13,6 +13,9 @@ const HELP = `escale: the headless door
   assess FILE [--trip ID] [--at INSTANT] [--units us] [--json]   what a bundle's trip asks for and what was found
   export [FILE]                                                  the whole shed and all trips as a bundle
   import FILE                                                    take a bundle in, whole or not at all
+  backup [FILE]                                                  a copy of the whole memory: plans, events, messages, deadlines
+  restore FILE                                                   put a copy back; what was there is put aside
+  verify [FILE]                                                  is a copy whole, or, without one, the memory itself?
   demo [FILE] [--at INSTANT]                                     the demo's bundle, dated from now or from INSTANT
 
 FILE "-" is standard input. The memory is the folder ESCALE_DATA (default .data/escale) or DATABASE_URL.
@@ -43,6 +46,13 @@ function out(text: string, file: string | undefined): void {
   if (file === undefined || file === '-') process.stdout.write(text);
   else writeFileSync(file, text);
 }
+
+/** Counts in words: what is there, of each kind. */
+const said = (counts: Record<string, number>) =>
+  Object.entries(counts)
+    .filter(([, n]) => n > 0)
+    .map(([table, n]) => `${n} ${table.replace(/_/g, ' ')}`)
+    .join(', ') || 'nothing';
 
 async function main(): Promise<void> {
   const { values, positionals } = parseArgs({
@@ -81,6 +91,20 @@ async function main(): Promise<void> {
   else if (command === 'import') {
     const { added, changed, same } = await importMemory(bundleFrom(file));
     console.log(`${added} added, ${changed} changed, ${same} as they were.`);
+  } else if (command === 'backup') {
+    const made = await backup(file);
+    console.log(`${made.file}: ${said(made.counts)}.`);
+  } else if (command === 'restore') {
+    if (file === undefined) throw new Refused(['Which copy?'], 2);
+    const { at: of, counts, aside } = await restore(file);
+    console.log(`Put back as of ${of}: ${said(counts)}.`);
+    if (aside) console.log(`What was there before lies in ${aside}.`);
+  } else if (command === 'verify') {
+    const { what, counts, broken } = await verify(file);
+    console.log(`${what}: ${said(counts)}.`);
+    if (broken.length > 0)
+      throw new Refused(broken.map((b) => `The record of plan ${b.plan} does not hold together: ${b.what}.`));
+    console.log('Whole.');
   } else throw new Refused([`There is no "${command}".`, '', HELP], 2);
 }
 

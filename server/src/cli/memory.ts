@@ -1,10 +1,13 @@
-import { existsSync, readFileSync } from 'node:fs';
-import { resolve } from 'node:path';
+import { existsSync, mkdirSync, readFileSync } from 'node:fs';
+import { dirname, join, resolve } from 'node:path';
 import type { Bundle } from '@escale/core/model';
+import { countsOf, readCopy, writeCopy, type Counts } from '../backup/copy';
+import { restoreFolder, restoreServer, type Restored } from '../backup/restore';
 import { inFolder } from '../db/folder';
 import { ensureHousehold } from '../db/household';
 import { FolderTaken } from '../db/lock';
 import { exportBundle, importBundle } from '../exchange/bundle';
+import { brokenChains, type Broken } from '../plans/chain';
 import { openDb, type Db } from '../db/open';
 import { systemClock } from '../clock';
 import { Refused } from './refused';
@@ -55,3 +58,50 @@ export const importMemory = (bundle: Bundle) =>
         }),
       ),
   );
+
+const here = () => ({
+  folder: resolve(process.env.ESCALE_DATA ?? '.data/escale'),
+  url: process.env.DATABASE_URL,
+});
+
+/** A copy of the memory in a file; without one, among the rolling copies. */
+export async function backup(file: string | undefined): Promise<{ file: string; counts: Counts }> {
+  const now = systemClock.now();
+  const { folder } = here();
+  const backups = inFolder(folder).backups;
+  const to = resolve(
+    file ?? join(backups, `asked-${new Date(now).toISOString().replace(/[:.]/g, '-')}.ndjson.gz`),
+  );
+  if (existsSync(to)) throw new Refused([`${to} is there already. Nothing was changed.`]);
+  mkdirSync(dirname(to), { recursive: true, mode: 0o700 });
+  return withMemory(
+    async (db) => ({ file: to, counts: await writeCopy(db, to, now) }),
+    async (address) =>
+      asked<{ file: string; counts: Counts }>(
+        await fetch(`${address}/api/backup`, {
+          method: 'POST',
+          headers: { 'Content-Type': 'application/json' },
+          body: JSON.stringify({ file: to }),
+        }),
+      ),
+  );
+}
+
+export async function restore(file: string): Promise<Restored> {
+  const { folder, url } = here();
+  return url ? restoreServer(url, file) : restoreFolder(folder, file, systemClock.now());
+}
+
+/** What a copy holds, or, without one, whether the memory itself is whole. */
+export async function verify(
+  file: string | undefined,
+): Promise<{ what: string; counts: Counts; broken: Broken[] }> {
+  if (file !== undefined) {
+    const { at, counts } = await readCopy(file);
+    return { what: `a copy of ${at}`, counts, broken: [] };
+  }
+  return withMemory(
+    async (db) => ({ what: 'the memory', counts: await countsOf(db), broken: await brokenChains(db) }),
+    async (address) => asked(await fetch(`${address}/api/verify`)),
+  );
+}

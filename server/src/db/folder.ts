@@ -16,6 +16,10 @@ export const inFolder = (folder: string) => ({
   mark: join(folder, 'escale.json'),
   db: join(folder, 'db'),
   making: join(folder, 'db.making'),
+  /** A copy that is being put back: in its place once it is whole. */
+  restoring: join(folder, 'db.restoring'),
+  /** Rolling copies of it. */
+  backups: join(folder, 'backups'),
   /** Where the server that holds it is reached. Only worth reading while the lock is held. */
   address: join(folder, 'address'),
   /** Written at each round of the watch: who looks from outside sees by its age whether the watch goes on. */
@@ -37,6 +41,20 @@ export class FolderRefused extends Error {}
  */
 export function takeFolder(folder: string): boolean {
   const parts = inFolder(folder);
+  claim(folder);
+  moveOlder(folder);
+  rmSync(parts.making, { recursive: true, force: true });
+  if (!existsSync(parts.db)) return false;
+  if (!existsSync(join(parts.db, 'PG_VERSION')))
+    throw new FolderRefused(
+      `The database in ${folder} has no PG_VERSION: it is damaged. Nothing was touched. Put a copy in its place: npm run escale -- restore (copies lie in ${parts.backups})`,
+    );
+  return true;
+}
+
+/** @throws FolderRefused where the folder is somebody else's */
+export function claim(folder: string): void {
+  const parts = inFolder(folder);
   const there = existsSync(folder) ? readdirSync(folder) : [];
   if (!existsSync(parts.mark)) {
     const older = there.includes('PG_VERSION') && there.includes('global') && there.includes('base');
@@ -46,14 +64,6 @@ export function takeFolder(folder: string): boolean {
       );
     writeFileSync(parts.mark, MARK, { mode: OWNER.file });
   }
-  moveOlder(folder);
-  rmSync(parts.making, { recursive: true, force: true });
-  if (!existsSync(parts.db)) return false;
-  if (!existsSync(join(parts.db, 'PG_VERSION')))
-    throw new FolderRefused(
-      `The database in ${folder} has no PG_VERSION: it is damaged. Nothing was touched. Put a backup in its place: npm run escale -- restore`,
-    );
-  return true;
 }
 
 /** A memory of before lay in the folder itself: it goes into `db`, file by file, and goes on where a kill ended it. */

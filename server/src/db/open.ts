@@ -37,16 +37,26 @@ export async function openDb(
   return url ? openPostgres(url, telling) : openFolder(resolve(folder));
 }
 
-async function openFolder(folder: string): Promise<OpenDb> {
-  // What the database writes is nobody's but the owner's.
+/** Makes the folder where it is not there, and locks it for this process. What is written in it is nobody's but the owner's. */
+export function holdFolder(folder: string): () => void {
   process.umask(0o077);
   mkdirSync(folder, { recursive: true, mode: 0o700 });
-  const unlock = lockFolder(folder);
+  return lockFolder(folder);
+}
+
+/** The database at a path inside a folder that is held, brought up to today. */
+export async function openAt(folder: string, path: string): Promise<{ db: Db; client: PgliteClient }> {
+  const client = await openIn(folder, path);
+  const db = drizzle(asPglite(client), { schema });
+  await migrate(db, { migrationsFolder: migrationsFolder() });
+  return { db, client };
+}
+
+async function openFolder(folder: string): Promise<OpenDb> {
+  const unlock = holdFolder(folder);
   try {
     if (!takeFolder(folder)) await makeDatabase(folder);
-    const client = await openIn(folder, inFolder(folder).db);
-    const db = drizzle(asPglite(client), { schema });
-    await migrate(db, { migrationsFolder: migrationsFolder() });
+    const { db, client } = await openAt(folder, inFolder(folder).db);
     // The engine makes some of its files for all to read, whatever it is told.
     ownersOnly(folder);
     return {

@@ -144,6 +144,12 @@ export const planVersion = pgTable(
   (t) => [primaryKey({ columns: [t.plan, t.version] })],
 );
 
+/** What was written with an event, by hash. */
+export interface Sealed {
+  version?: string;
+  messages?: Record<string, string>;
+}
+
 /** Append-only; each row carries the hash of the one before it in its plan. */
 export const planEvent = pgTable(
   'plan_event',
@@ -156,6 +162,8 @@ export const planEvent = pgTable(
     madeAt: instant('made_at'),
     data: doc<Record<string, unknown>>('data').notNull(),
     hash: text('hash').notNull(),
+    /** Hashes of what was written with it (the version, messages by their id): they stand inside the event's own. */
+    sealed: doc<Sealed>('sealed'),
     schema: integer('schema').notNull().default(1),
     /** Of what was asked, where the id came with a request. */
     bodyHash: text('body_hash'),

@@ -3,7 +3,7 @@ import { isOpen } from '@escale/core/floatplan';
 import type { PlanContact } from '@escale/core/model';
 import { plan } from '../db/schema';
 import { transact } from '../db/transact';
-import { writeMessages } from '../messages/write';
+import { compose, writeAll } from '../messages/write';
 import type { Services } from '../services';
 import { appendEvent } from './events';
 import { toldOf } from './stored';
@@ -32,11 +32,12 @@ export async function answerAs(
     const view = await viewPlan(tx, row, now);
     const me = view.contacts.find((c) => c.id === link.contact);
     if (!me || !isOpen(view.state) || SAID[kind](me)) return;
-    await appendEvent(tx, { plan: row.id, kind, at: now, contact: me.id });
-    if (kind === 'accepted') return;
     const { skipper } = await toldOf(tx, row.id);
     const { household, zone, title } = row;
     const context = { plan: row.id, household, base, zone, title, skipper, times: view.times, now };
-    await writeMessages(tx, kind, [{ name: skipper }], context, { contact: me.name });
+    const crew = kind === 'accepted' ? [] : [{ name: skipper }];
+    const written = compose(kind === 'declined' ? kind : 'rung', crew, context, { contact: me.name });
+    await appendEvent(tx, { plan: row.id, kind, at: now, contact: me.id }, written);
+    await writeAll(tx, written);
   });
 }

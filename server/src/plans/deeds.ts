@@ -21,7 +21,7 @@ import {
 import { phrase } from '@escale/core/say';
 import { MS } from '@escale/core/units';
 import { endLinks, LINK_AFTER_END, reviveLinks } from '../messages/links';
-import { writeMessages, type MessageContext } from '../messages/write';
+import { compose, writeAll, type Addressee, type MessageContext, type Written } from '../messages/write';
 import { bodyHash, refuseOther } from '../once';
 import type { Principal } from '../principal';
 import { Refusal } from '../refusal';
@@ -95,24 +95,30 @@ export async function doDeed(
     const { checkIns } = filedTimes(events) ?? times;
     const moved = kind === 'later' ? homeAt({ ...times, checkIns }, homeOf(deed, events, now)) : undefined;
     if (kind === 'reopened') await refuseReopening(tx, row, events, now);
-    await appendEvent(tx, {
-      id: deed.id,
-      plan: id,
-      kind,
-      at: now,
-      madeAt,
-      ...(deed.note ? { note: deed.note } : {}),
-      ...(deed.position ? { position: deed.position } : {}),
-      ...(moved ? { times: moved } : {}),
-      bodyHash: bodyHash(deed),
-    });
-    const { skipper } = await toldOf(tx, row.id);
+    const { skipper, contacts } = await toldOf(tx, row.id);
     const { zone, title } = row;
     const context = { plan: id, household, base, zone, title, skipper, times: moved ?? times, now };
     const doing = { row, deed, events, context };
+    const written = wordsOf(doing, contacts);
+    await appendEvent(
+      tx,
+      {
+        id: deed.id,
+        plan: id,
+        kind,
+        at: now,
+        madeAt,
+        ...(deed.note ? { note: deed.note } : {}),
+        ...(deed.position ? { position: deed.position } : {}),
+        ...(moved ? { times: moved } : {}),
+        bodyHash: bodyHash(deed),
+      },
+      written,
+    );
     if (kind === 'closed' || kind === 'cancelled') await endPlan(tx, doing);
     if (kind === 'later') await putOff(tx, doing);
     if (kind === 'reopened') await reopen(tx, doing);
+    await writeAll(tx, written);
     const status = kind === 'reopened' ? statusAgain(events) : STATUS[kind];
     if (status) await setTripStatus(tx, row.trip, status, household, now);
   });
@@ -131,10 +137,6 @@ function homeOf({ home, note, madeAt }: PlanDeed, events: PlanEvent[], now: numb
   return at;
 }
 
-async function contactsOf(tx: Db, row: Row) {
-  return (await toldOf(tx, row.id)).contacts;
-}
-
 /** A sign of life is as old as when it was made: what waited for signal must not sound as if it were said now. */
 function heardOf({ madeAt }: PlanDeed, { skipper, now }: MessageContext): Phrase {
   const said = Date.parse(madeAt);
@@ -143,19 +145,33 @@ function heardOf({ madeAt }: PlanDeed, { skipper, now }: MessageContext): Phrase
     : phrase('heard.now', { skipper, now });
 }
 
+/** What contacts hear of a deed; of leaving and of a check-in nothing. */
+function wordsOf({ deed, events, context }: Doing, contacts: Addressee[]): Written {
+  const told = wereTold(events);
+  switch (deed.kind) {
+    case 'closed':
+      return compose(told ? 'closed.alarmed' : 'closed', contacts, context);
+    case 'cancelled':
+    case 'reopened':
+      return compose(deed.kind, contacts, context);
+    case 'later':
+      return compose(told ? 'later.alarmed' : 'later', contacts, context, {
+        heard: heardOf(deed, context),
+        was: fold(events, context.now).times.home,
+        reason: deed.note ?? '',
+      });
+    default:
+      return { messages: [], tokens: [] };
+  }
+}
+
 /** Home is put off: the alarm moves, the plan and who accepted it stay. */
-async function putOff(tx: Db, { row, deed, events, context }: Doing): Promise<void> {
+async function putOff(tx: Db, { row, context }: Doing): Promise<void> {
   await tx
     .update(plan)
     .set({ updatedAt: new Date(context.now) })
     .where(eq(plan.id, row.id));
   await setDeadlines(tx, row.id, context.times, context.now);
-  const kind = wereTold(events) ? 'later.alarmed' : 'later';
-  await writeMessages(tx, kind, await contactsOf(tx, row), context, {
-    heard: heardOf(deed, context),
-    was: fold(events, context.now).times.home,
-    reason: deed.note ?? '',
-  });
 }
 
 async function refuseReopening(tx: Db, row: Row, events: PlanEvent[], now: number): Promise<void> {
@@ -172,7 +188,6 @@ async function reopen(tx: Db, { row, context }: Doing): Promise<void> {
     .where(eq(plan.id, row.id));
   await reviveLinks(tx, row.id, context.now);
   await setDeadlines(tx, row.id, context.times, context.now);
-  await writeMessages(tx, 'reopened', await contactsOf(tx, row), context);
 }
 
 /** Who was told that they are missing may have rung for help, and has to hear how to stand it down. */
@@ -180,15 +195,13 @@ function wereTold(events: PlanEvent[]): boolean {
   return events.some((e) => e.kind === 'overdue' || e.kind === 'alarm' || e.kind === 'rung');
 }
 
-async function endPlan(tx: Db, { row, deed, events, context }: Doing): Promise<void> {
+async function endPlan(tx: Db, { row, context }: Doing): Promise<void> {
   await tx
     .update(plan)
     .set({ open: false, updatedAt: new Date(context.now) })
     .where(eq(plan.id, row.id));
   await tx.update(deadline).set({ open: false }).where(eq(deadline.plan, row.id));
   await endLinks(tx, row.id, context.now + LINK_AFTER_END);
-  const home = wereTold(events) ? 'closed.alarmed' : 'closed';
-  await writeMessages(tx, deed.kind === 'closed' ? home : 'cancelled', await contactsOf(tx, row), context);
 }
 
 async function setTripStatus(

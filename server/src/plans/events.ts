@@ -2,8 +2,9 @@ import { createHash } from 'node:crypto';
 import { asc, desc, eq, inArray } from 'drizzle-orm';
 import { v7 as uuidv7 } from 'uuid';
 import { evolve, schemaOf, type EventKind, type PlanEvent, type PlanTimes } from '@escale/core/model';
-import { planEvent } from '../db/schema';
+import { planEvent, type message, type planVersion, type Sealed } from '../db/schema';
 import type { Db } from '../db/open';
+import { bodyHash } from '../once';
 import { stableJson } from '../stable-json';
 
 export interface NewEvent {
@@ -23,41 +24,84 @@ export interface NewEvent {
 export type EventRow = typeof planEvent.$inferSelect;
 type Inserted = typeof planEvent.$inferInsert;
 
-/** The row of an event, chained to the one before by a hash over what is written. */
+type Message = Pick<
+  typeof message.$inferInsert,
+  'id' | 'plan' | 'contact' | 'to' | 'phone' | 'kind' | 'text' | 'madeAt'
+>;
+/** Of a message as it was written; what becomes of it on its way is not in it, nor the link that it carries. */
+export const messageHash = ({ id, plan, contact, to, phone, kind, text, madeAt }: Message): string =>
+  bodyHash({ id, plan, contact: contact ?? null, to, phone: phone ?? null, kind, text, madeAt });
+
+type Version = Pick<
+  typeof planVersion.$inferInsert,
+  'inputs' | 'assessment' | 'sheet' | 'contacts' | 'skipper'
+>;
+/** Of a filed version: all that it was reckoned from and said. */
+export const versionHash = ({ inputs, assessment, sheet, contacts, skipper }: Version): string =>
+  bodyHash({ inputs, assessment, sheet, contacts, skipper });
+
+/** What is written in the same transaction as an event. */
+export interface With {
+  messages?: Message[];
+  version?: Version;
+}
+
+const sealOf = ({ messages = [], version }: With): Sealed | null =>
+  messages.length === 0 && !version
+    ? null
+    : {
+        ...(version ? { version: versionHash(version) } : {}),
+        ...(messages.length > 0
+          ? { messages: Object.fromEntries(messages.map((m) => [m.id, messageHash(m)])) }
+          : {}),
+      };
+
+/** The row of an event, chained to the one before by a hash over what is written, and over what is written with it. */
 export function chained(
   before: string,
   { id = uuidv7(), plan, kind, at, madeAt, bodyHash, ...data }: NewEvent,
+  beside: With = {},
 ): Inserted {
-  return {
+  const row = {
     id,
     plan,
     kind,
     at: new Date(at),
     madeAt: madeAt === undefined ? null : new Date(madeAt),
     data,
-    hash: eventHash(before, { id, plan, kind, at, data }),
+    sealed: sealOf(beside),
+  };
+  return {
+    ...row,
+    hash: eventHash(before, row),
     schema: schemaOf('plan-event'),
     bodyHash: bodyHash ?? null,
   };
 }
 
 /** Append one event. The caller holds the plan's row. */
-export async function appendEvent(tx: Db, event: NewEvent): Promise<void> {
+export async function appendEvent(tx: Db, event: NewEvent, beside: With = {}): Promise<void> {
   const [last] = await tx
     .select({ hash: planEvent.hash })
     .from(planEvent)
     .where(eq(planEvent.plan, event.plan))
     .orderBy(desc(planEvent.seq))
     .limit(1);
-  await tx.insert(planEvent).values(chained(last?.hash ?? '', event));
+  await tx.insert(planEvent).values(chained(last?.hash ?? '', event, beside));
 }
 
-export function eventHash(
-  before: string,
-  event: { id: string; plan: string; kind: string; at: number; data: unknown },
-): string {
+type Hashed = Pick<EventRow, 'id' | 'plan' | 'kind' | 'at' | 'madeAt' | 'data' | 'sealed'>;
+
+/** The second way of hashing, marked as such: with the device's own time and what was written beside. */
+export const MARK = '2:';
+export function eventHash(before: string, { id, plan, kind, at, madeAt, data, sealed }: Hashed): string {
+  return MARK + bodyHash([before, id, plan, kind, at, madeAt ?? null, data, sealed ?? null]);
+}
+
+/** The first way, of events of before. */
+export function olderHash(before: string, { id, plan, kind, at, data }: Hashed): string {
   return createHash('sha256')
-    .update(`${before}\n${event.id} ${event.plan} ${event.kind} ${event.at} ${stableJson(event.data)}`)
+    .update(`${before}\n${id} ${plan} ${kind} ${at.getTime()} ${stableJson(data)}`)
     .digest('hex');
 }
 
@@ -90,19 +134,4 @@ export async function eventRows(db: Db, plans: string[]): Promise<Map<string, Ev
     .orderBy(asc(planEvent.seq));
   for (const row of rows) of.get(row.plan)?.push(row);
   return of;
-}
-
-/** Is the chain whole? The first event whose hash does not follow, or undefined. */
-export async function brokenAt(db: Db, plan: string): Promise<number | undefined> {
-  const rows = await db.select().from(planEvent).where(eq(planEvent.plan, plan)).orderBy(asc(planEvent.seq));
-  let before = '';
-  for (const row of rows) {
-    if (
-      row.hash !==
-      eventHash(before, { id: row.id, plan, kind: row.kind, at: row.at.getTime(), data: row.data })
-    )
-      return row.seq;
-    before = row.hash;
-  }
-  return undefined;
 }

@@ -16,7 +16,7 @@ import type { Db } from '../db/open';
 import { transact } from '../db/transact';
 import type { Services } from '../services';
 import { appendEvent, eventsOf } from './events';
-import { writeMessages, type MessageContext } from '../messages/write';
+import { compose, writeAll, type MessageContext } from '../messages/write';
 import { conditionsFor } from '@escale/core/water';
 import { conditionsOf, loadShed } from '../things/shed';
 import { setDeadlines } from './deadlines';
@@ -117,27 +117,20 @@ async function freeze(
   };
   if (row) await tx.update(plan).set(values).where(eq(plan.id, id));
   else await tx.insert(plan).values({ ...values, id, createdAt: new Date(now) });
-  await tx.insert(planVersion).values({
-    plan: id,
-    version,
+  const stored = {
     inputs,
     assessment,
     sheet: draft.sheet,
     contacts: draft.contacts,
     skipper: draft.skipper,
+  };
+  await tx.insert(planVersion).values({
+    plan: id,
+    version,
+    ...stored,
     schema: schemaOf('plan-version'),
     createdAt: new Date(now),
   });
-  await appendEvent(tx, {
-    id: request.id,
-    plan: id,
-    kind: row ? 'amended' : 'filed',
-    at: now,
-    times: draft.times,
-    ...(request.reason ? { note: request.reason } : {}),
-    bodyHash: bodyHash(request),
-  });
-  await setDeadlines(tx, id, draft.times, now);
   const context: MessageContext = {
     plan: id,
     household: who.household,
@@ -148,9 +141,23 @@ async function freeze(
     times: draft.times,
     now,
   };
-  await writeMessages(tx, row ? 'amended' : 'filed', draft.contacts, context, {
-    reason: request.reason ?? '',
-  });
+  const kind = row ? 'amended' : 'filed';
+  const written = compose(kind, draft.contacts, context, { reason: request.reason ?? '' });
+  await appendEvent(
+    tx,
+    {
+      id: request.id,
+      plan: id,
+      kind,
+      at: now,
+      times: draft.times,
+      ...(request.reason ? { note: request.reason } : {}),
+      bodyHash: bodyHash(request),
+    },
+    { ...written, version: stored },
+  );
+  await setDeadlines(tx, id, draft.times, now);
+  await writeAll(tx, written);
   return id;
 }
 

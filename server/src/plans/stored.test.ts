@@ -6,7 +6,7 @@ import { HOME } from '../db/household';
 import { makeWorld, uuid, type World } from '../../test/world';
 import { planEvent, planVersion, thing } from '../db/schema';
 import { stableJson } from '../stable-json';
-import { brokenAt } from './events';
+import { brokenAt } from './chain';
 import { storedVersion } from './stored';
 
 let world: World;
@@ -27,11 +27,13 @@ describe('what an older program wrote', () => {
     const plan = await world.file();
     const old = frozen('plan-version-1');
     const which = and(eq(planVersion.plan, plan.id), eq(planVersion.version, 1));
-    await world.db
-      .update(planVersion)
-      .set({ ...old, schema: 1 } as object)
-      .where(which);
-    await world.db.update(planEvent).set({ schema: 1 }).where(eq(planEvent.plan, plan.id));
+    await world.tamper((tx) =>
+      tx
+        .update(planVersion)
+        .set({ ...old, schema: 1 } as object)
+        .where(which),
+    );
+    await world.tamper((tx) => tx.update(planEvent).set({ schema: 1 }).where(eq(planEvent.plan, plan.id)));
     const bytes = async () =>
       stableJson((await world.db.select().from(planVersion).where(which))[0].assessment);
     const before = await bytes();

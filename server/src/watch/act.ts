@@ -48,7 +48,8 @@ export function actOn(plan: Due, { now, base, leapt }: Now): Deed {
       throw new Error('a plan whose times are none');
     if (!isOpen(state)) break;
     const context = { ...contextOf(plan, told, base, now), times };
-    const say = (written: Written) => {
+    const say = (happened: EventKind, written: Written) => {
+      chain.add({ plan: row.id, kind: happened, at: now }, written);
       deed.messages.push(...written.messages);
       deed.tokens.push(...written.tokens);
     };
@@ -56,17 +57,16 @@ export function actOn(plan: Due, { now, base, leapt }: Now): Deed {
       // Once the plan is overdue a missed check-in is no news any more.
       const kept = promisedAt === null || checkInKept(chain.events, times, promisedAt.getTime());
       if (state === 'overdue' || state === 'alarm' || kept) continue;
-      chain.add({ plan: row.id, kind: 'check-in-missed', at: now });
       const to = [{ name: told.skipper }, ...told.contacts];
-      say(compose('check-in-missed', to, context, { at: promisedAt.getTime() }, leapt));
+      const at = promisedAt.getTime();
+      say('check-in-missed', compose('check-in-missed', to, context, { at }, leapt));
       continue;
     }
     const grave = kind as 'late' | 'overdue' | 'alarm';
-    chain.add({ plan: row.id, kind: grave, at: now });
     // A server that slept wakes to several at once: only the gravest is said, all are on record.
-    if (gravest(state) !== grave) continue;
-    if (grave === 'late') say(compose('late', [{ name: told.skipper }], context, {}, leapt));
-    else say(compose(grave, told.contacts, context, firstWords(told, chain.events), leapt));
+    if (gravest(state) !== grave) say(grave, { messages: [], tokens: [] });
+    else if (grave === 'late') say(grave, compose('late', [{ name: told.skipper }], context, {}, leapt));
+    else say(grave, compose(grave, told.contacts, context, firstWords(told, chain.events), leapt));
   }
   deed.events = chain.added;
   return deed;
@@ -77,11 +77,11 @@ export function takeBack(plan: Due, { now, base }: Now): Deed {
   const chain = recordOf(plan);
   const told = toldIn(plan.told);
   const { times } = fold(chain.events, now);
-  chain.add({ plan: plan.row.id, kind: 'early', at: now });
   const heard = plan.due.some((d) => d.kind === 'overdue' || d.kind === 'alarm' || d.kind === 'check-in');
   const written = heard
     ? compose('early', told.contacts, { ...contextOf(plan, told, base, now), times })
     : { messages: [], tokens: [] };
+  chain.add({ plan: plan.row.id, kind: 'early', at: now }, written);
   return { events: chain.added, ...written };
 }
 
@@ -133,8 +133,8 @@ function recordOf({ events: rows }: Due) {
   return {
     events,
     added,
-    add: (event: NewEvent & { kind: EventKind }) => {
-      const row = chained(hash, event);
+    add: (event: NewEvent & { kind: EventKind }, written: Written) => {
+      const row = chained(hash, event, written);
       hash = row.hash;
       seq += 1;
       added.push(row);

@@ -2,7 +2,7 @@ import { and, eq, isNull, isNotNull } from 'drizzle-orm';
 import { fold, isOpen } from '@escale/core/floatplan';
 import { message, plan } from '../db/schema';
 import { transact } from '../db/transact';
-import { ALARMING, compose, writeAll } from '../messages/write';
+import { ALARMING, compose, writeAll, type Written } from '../messages/write';
 import { appendEvent, eventsOf } from '../plans/events';
 import { toldOf } from '../plans/stored';
 import type { Services } from '../services';
@@ -45,17 +45,25 @@ async function passOne(
       { plan: row.id, kind: failed.kind, trouble: failed.trouble },
       'an alarm did not reach its contact',
     );
-    await appendEvent(tx, { plan: row.id, kind: 'unreached', at: now, contact: failed.contact });
     const { household, zone, title } = row;
     const context = { plan: row.id, household, base, zone, title, skipper: told.skipper, times, now };
     const name = { contact: failed.to };
-    await writeAll(tx, compose('unreached.crew', [{ name: told.skipper }], context, name));
     // The next in the crew's own order who can be reached and was not found out of reach before.
     const out = new Set(events.flatMap((e) => (e.kind === 'unreached' ? (e.contact ?? []) : [])));
     const after = told.contacts.slice(told.contacts.findIndex((c) => c.id === failed.contact) + 1);
     const next = [...after, ...told.contacts].find(
       (c) => c.phone && c.id !== failed.contact && !out.has(c.id),
     );
-    if (next) await writeAll(tx, compose('unreached', [next], context, name));
+    const written = both(
+      compose('unreached.crew', [{ name: told.skipper }], context, name),
+      compose('unreached', next ? [next] : [], context, name),
+    );
+    await appendEvent(tx, { plan: row.id, kind: 'unreached', at: now, contact: failed.contact }, written);
+    await writeAll(tx, written);
   });
 }
+
+const both = (a: Written, b: Written): Written => ({
+  messages: [...a.messages, ...b.messages],
+  tokens: [...a.tokens, ...b.tokens],
+});

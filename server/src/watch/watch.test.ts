@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, beforeEach, describe, expect, test } from '@jest/globals';
 import { and, eq, isNotNull, sql } from 'drizzle-orm';
 import type { PlanView } from '@escale/core/model';
-import { deadline, message, plan, planEvent, planVersion } from '../db/schema';
+import { deadline, message, plan, planEvent } from '../db/schema';
 import type { OutgoingCall } from '../standins/telephone';
 import { HAS_POSTGRES, startPostgres, type Postgres } from '../../test/postgres';
 import { ADA, makeWorld, NOW, TRIP, uuid, type World } from '../../test/world';
@@ -81,7 +81,7 @@ describe.each(HAS_POSTGRES ? ['PGlite', 'PostgreSQL'] : ['PGlite'])('%s', (drive
         .update(deadline)
         .set({ dueAt: new Date(NOW) })
         .where(eq(deadline.plan, bad));
-      await world.db.execute(spoil(bad));
+      await world.tamper(spoil(bad));
       let at = first.times.overdue + 1000;
       await look(at);
       expect(await overdue()).toBe(good.length + 1);
@@ -97,20 +97,17 @@ describe.each(HAS_POSTGRES ? ['PGlite', 'PostgreSQL'] : ['PGlite'])('%s', (drive
     test('put right, it goes out after all: nothing that concerns a life is given up', async () => {
       const first = await world.file();
       const [bad] = await copies(first, 1);
-      await world.db.update(planVersion).set({ schema: 999 }).where(eq(planVersion.plan, bad));
+      await world.tamper(sql`UPDATE plan_version SET schema = 999 WHERE plan = ${bad}`);
       let at = first.times.overdue + 1000;
       for (let i = 0; i < ATTEMPTS; i += 1) await look((at += MOST_WAIT / 2));
-      await world.db.update(planVersion).set({ schema: 2 }).where(eq(planVersion.plan, bad));
+      await world.tamper(sql`UPDATE plan_version SET schema = 2 WHERE plan = ${bad}`);
       await look(at + MOST_WAIT + 1000);
       expect(await overdue()).toBe(2);
       expect((await pulseOf(world.services, at + 2 * MOST_WAIT)).setAside).toBe(0);
     });
     test('a sheet that can’t be read keeps back its words and not the alarm', async () => {
       const first = await world.file();
-      await world.db
-        .update(planVersion)
-        .set({ sheet: { lines: 7 } })
-        .where(eq(planVersion.plan, first.id));
+      await world.tamper(sql`UPDATE plan_version SET sheet = '{"lines":7}' WHERE plan = ${first.id}`);
       await look(first.times.overdue + 1000);
       expect(await overdue()).toBe(1);
     });

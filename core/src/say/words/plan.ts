@@ -6,6 +6,9 @@ export const PLAN_WORDS = {
   'plan.contact.title': 'No contact ashore',
   'plan.contact.why': 'A float plan needs someone who notices.',
   'plan.contact.mend': 'Choose a contact',
+  'plan.reach.title': '{contact} can’t be reached: no phone was entered',
+  'plan.reach.why': 'When you are overdue there is no number at which they could be told.',
+  'plan.reach.mend': 'Enter their phone',
   'plan.channel.title': 'Nobody hears of it from this machine',
   'plan.channel.why':
     'No telephone and no mail is set up here: the clock runs, but no message leaves. Tell your contact yourself, with the sheet.',

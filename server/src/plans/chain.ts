@@ -1,0 +1,99 @@
+import { asc, eq, inArray } from 'drizzle-orm';
+import { message, plan, planVersion } from '../db/schema';
+import type { Db } from '../db/open';
+import { eventHash, eventRows, MARK, messageHash, olderHash, versionHash, type EventRow } from './events';
+
+/** Where the record of a plan does not hold together. */
+export interface Broken {
+  plan: string;
+  /** The event at which it was seen, where it is one that is there. */
+  seq?: number;
+  what:
+    | 'an event was changed'
+    | 'its end is missing'
+    | 'a message is missing'
+    | 'a message was changed'
+    | 'the filed version was changed'
+    | 'it has no events';
+}
+
+/** Plans looked at in one go. */
+const AT_ONCE = 50;
+
+/** The last event of a plan as it was noted outside the database. */
+export type Heads = ReadonlyMap<string, { seq: number; hash: string }>;
+
+/**
+ * Does every plan's record hold together: each event follows from the one before, what was written with it stands as it was
+ * written, and it reaches as far as was noted outside?
+ */
+export async function brokenChains(db: Db, heads: Heads = new Map()): Promise<Broken[]> {
+  const broken: Broken[] = [];
+  const ids = (await db.select({ id: plan.id }).from(plan).orderBy(asc(plan.id))).map((row) => row.id);
+  const gone = [...heads.keys()].filter((id) => !ids.includes(id));
+  for (const id of gone) broken.push({ plan: id, what: 'its end is missing' });
+  for (let from = 0; from < ids.length; from += AT_ONCE)
+    broken.push(...(await brokenIn(db, ids.slice(from, from + AT_ONCE), heads)));
+  return broken;
+}
+
+/** The first event of a plan that does not follow, or undefined. */
+export async function brokenAt(db: Db, id: string): Promise<number | undefined> {
+  return (await brokenIn(db, [id], new Map()))[0]?.seq;
+}
+
+async function brokenIn(db: Db, ids: string[], heads: Heads): Promise<Broken[]> {
+  const events = await eventRows(db, ids);
+  const messages = new Map(
+    (await db.select().from(message).where(inArray(message.plan, ids))).map((m) => [m.id, messageHash(m)]),
+  );
+  return ids.flatMap((id) => {
+    const rows = events.get(id) ?? [];
+    const found = rows.length === 0 ? ({ plan: id, what: 'it has no events' } as const) : chainOf(id, rows);
+    const head = heads.get(id);
+    // What was noted is an event of this chain, wherever the chain has got to since.
+    const cut = head && !rows.some((row) => row.seq === head.seq && row.hash === head.hash);
+    const lost =
+      found ?? (cut ? ({ plan: id, what: 'its end is missing' } as const) : messagesOf(id, rows, messages));
+    return lost ? [lost] : [];
+  });
+}
+
+function chainOf(id: string, rows: EventRow[]): Broken | undefined {
+  let before = '';
+  for (const row of rows) {
+    const follows = row.hash.startsWith(MARK) ? eventHash(before, row) : olderHash(before, row);
+    if (row.hash !== follows) return { plan: id, seq: row.seq, what: 'an event was changed' };
+    before = row.hash;
+  }
+  return undefined;
+}
+
+function messagesOf(id: string, rows: EventRow[], there: Map<string, string>): Broken | undefined {
+  for (const { seq, sealed } of rows)
+    for (const [one, hash] of Object.entries(sealed?.messages ?? {})) {
+      if (!there.has(one)) return { plan: id, seq, what: 'a message is missing' };
+      if (there.get(one) !== hash) return { plan: id, seq, what: 'a message was changed' };
+    }
+  return undefined;
+}
+
+/** Filed versions are large: they are held against their hashes one plan at a time. */
+export async function brokenVersions(db: Db): Promise<Broken[]> {
+  const broken: Broken[] = [];
+  const ids = (await db.select({ id: plan.id }).from(plan).orderBy(asc(plan.id))).map((row) => row.id);
+  for (const id of ids) {
+    const events = ((await eventRows(db, [id])).get(id) ?? []).filter((e) => e.sealed?.version);
+    const versions = await db
+      .select()
+      .from(planVersion)
+      .where(eq(planVersion.plan, id))
+      .orderBy(asc(planVersion.version));
+    const hashes = versions.map(versionHash);
+    // Versions of before were not sealed: those that are stand at the end.
+    const sealed = hashes.slice(hashes.length - events.length);
+    const at = events.findIndex((e, i) => e.sealed?.version !== sealed[i]);
+    if (at >= 0) broken.push({ plan: id, seq: events[at].seq, what: 'the filed version was changed' });
+  }
+  return broken;
+}
