@@ -49,6 +49,7 @@ const SERVER = [
   'messages/',
   'plans/',
   'exchange/',
+  'backup/',
   'watch/',
   'demo/',
   'api/',

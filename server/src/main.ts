@@ -4,6 +4,8 @@ import { dirname, join, resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import type { Logger } from 'pino';
 import { httpApp } from './api/app';
+import { countsOf } from './backup/copy';
+import { keepMemory } from './backup/keeper';
 import { simulatedClock, type Clock } from './clock';
 import { inFolder } from './db/folder';
 import { ensureHousehold } from './db/household';
@@ -69,8 +71,12 @@ async function open(settings: Settings, log: Logger) {
     fails: (error) => log.warn({ err: error }, 'a connection to the database broke and is replaced'),
   });
   const guard = settings.simulated ? undefined : await guardOf(memory);
-  const clock = settings.simulated ?? guard!;
   const { db } = memory;
+  const { simulated } = settings;
+  // A simulated time goes on from where it was: started again, nothing that was done lies in the future.
+  const before = simulated && (await readState(db));
+  if (before && before.seenAt > simulated.now()) simulated.set?.(before.seenAt);
+  const clock = simulated ?? guard!;
   const { reckon, end } = reckoner();
   const services: Services & { leapt: () => ReturnType<typeof leaptBy> } = {
     db,
@@ -132,6 +138,17 @@ async function start(settings: Settings, log: Logger): Promise<void> {
   await ensureHousehold(services.db, clock.now());
   if (settings.demo && (await seedDemo(services)))
     log.info('demo data made: an invented coast, not for navigation');
+  const counts = await countsOf(services.db);
+  log.info(
+    {
+      memory: settings.url ? 'PostgreSQL' : settings.folder,
+      things: counts.thing,
+      plans: counts.plan,
+      events: counts.plan_event,
+    },
+    'the memory is open',
+  );
+  const keeper = await keepMemory(services, settings.folder);
   // What came due while nobody looked is told before anybody is served.
   await lookOnce(services);
   const beside = settings.url ? watchBeside(log) : undefined;
@@ -142,6 +159,7 @@ async function start(settings: Settings, log: Logger): Promise<void> {
     watch: watcher,
     appFolder: settings.appFolder,
     demo,
+    keeper,
     ...(guard ? { guard } : {}),
     ...(settings.url ? {} : { folder: settings.folder }),
     heard: (device, shows, sameMachine) => {
@@ -165,6 +183,7 @@ async function start(settings: Settings, log: Logger): Promise<void> {
     clearTimeout(cut);
     await demo.end();
     await watcher.stop();
+    await keeper.stop();
     await endReckoning();
     if (!settings.url) rmSync(address, { force: true });
     await memory.close();

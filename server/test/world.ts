@@ -54,7 +54,7 @@ export async function makeWorld({
   const onCall: Watch = {
     kick: watchOnce,
     stop: async () => undefined,
-    pulse: () => ({ counted: { at: performance.now(), setAside: 0 }, sweptAt: performance.now() }),
+    pulse: () => ({ began: 0, counted: { at: performance.now(), setAside: 0 }, sweptAt: performance.now() }),
   };
   const http = request(httpApp(services, { watch: onCall }));
   const device = uuid();

@@ -8,6 +8,8 @@ import * as z from 'zod';
 import { errorOf } from '../log';
 import type { Services } from '../services';
 import { DEMO_PATH, type Demo, type DemoKeeper } from '../demo/keeper';
+import { countsOf } from '../backup/copy';
+import type { Keeper } from '../backup/keeper';
 import type { GuardedClock } from '../watch/guard';
 import { asideOf, tryAgain } from '../watch/aside';
 import { healthOf } from '../watch/health';
@@ -57,6 +59,8 @@ export interface Below {
   guard?: GuardedClock;
   /** Where the memory lies, when it lies on this machine. */
   folder?: string;
+  /** What keeps the memory safe. */
+  keeper?: Keeper;
   /** A device said what its clock shows. */
   heard?: GuardedClock['heard'];
   /** The simulated clock was set. */
@@ -144,6 +148,7 @@ function apiOf(services: Services, below: Below): express.Router {
       clock: services.clock,
       ...(below.guard ? { guard: below.guard } : {}),
       ...(below.folder ? { folder: below.folder } : {}),
+      ...(below.keeper ? { kept: below.keeper.kept } : {}),
     });
   // Red is an error to whoever looks from outside; the page of the watch reads it as it is.
   api.get('/health', (_req, res) => {
@@ -157,6 +162,14 @@ function apiOf(services: Services, below: Below): express.Router {
     await tryAgain(services.db);
     void kick();
     res.json({});
+  });
+  api.post('/backup', async (_req, res) => {
+    if (!below.keeper) throw new Problem(404, 'This memory is not kept: it goes with the process.');
+    res.json(await below.keeper.copy());
+  });
+  api.get('/verify', async (_req, res) => {
+    const broken = (await below.keeper?.verify()) ?? [];
+    res.json({ what: 'the memory', counts: await countsOf(services.db), broken });
   });
   api.post('/clock', async (req, res) => {
     if (!services.clock.set) throw new Problem(404, 'This server keeps real time.');

@@ -65,6 +65,16 @@ const PATHS: Record<string, Record<string, object>> = {
   '/api/watch/again': {
     post: { summary: 'Try what was set aside again, now.', ...takes('object'), ...answer('Done.') },
   },
+  '/api/backup': {
+    post: {
+      summary: 'Copy the whole memory, among its rolling copies.',
+      ...takes('object'),
+      ...answer('What was copied.'),
+    },
+  },
+  '/api/verify': {
+    get: { summary: 'Does every record hold together?', ...answer('Counts, and what is broken.') },
+  },
   '/api/clock': {
     post: {
       summary: 'Set a simulated clock; a server that keeps real time has none.',

@@ -20,7 +20,7 @@ export async function restoreFolder(folder: string, file: string, now: number): 
   const unlock = holdFolder(folder);
   try {
     claim(folder);
-    const { db: place, restoring } = inFolder(folder);
+    const { db: place, restoring, heads } = inFolder(folder);
     rmSync(restoring, { recursive: true, force: true });
     mkdirSync(restoring, { mode: 0o700 });
     const { db, client } = await openAt(folder, restoring);
@@ -30,6 +30,8 @@ export async function restoreFolder(folder: string, file: string, now: number): 
     const aside = `${place}.aside-${new Date(now).toISOString().replace(/[:.]/g, '-')}`;
     const before = existsSync(place);
     if (before) renameSync(place, aside);
+    // What was noted of the one that is put aside is no word on this one.
+    if (existsSync(heads)) renameSync(heads, `${aside}.heads`);
     renameSync(restoring, place);
     ownersOnly(folder);
     return { ...filled, ...(before ? { aside } : {}) };

@@ -1,9 +1,8 @@
 import { existsSync, linkSync, mkdirSync, readdirSync, rmSync, statSync } from 'node:fs';
 import { join } from 'node:path';
-import type { Logger } from 'pino';
 import { MS } from '@escale/core/units';
 import type { Db } from '../db/open';
-import { writeCopy } from './copy';
+import { writeCopy, type Counts } from './copy';
 
 /**
  * Rolling copies: one each hour for a day, one each day for a week, one each week for five. Class *common practice*; a copy is
@@ -33,6 +32,13 @@ export function latestCopy(folder: string): number | undefined {
   return times.length > 0 ? Math.max(...times) : undefined;
 }
 
+/** A copy that somebody asks for: it lies beside the rolling ones, and none of them goes for it. */
+export async function copyNow(db: Db, folder: string, at: number): Promise<{ file: string; counts: Counts }> {
+  mkdirSync(folder, { recursive: true, mode: 0o700 });
+  const file = join(folder, `asked-${new Date(at).toISOString().replace(/[:.]/g, '-')}${END}`);
+  return { file, counts: await writeCopy(db, file, at) };
+}
+
 /** The copy of this hour, where it is not there yet; it stands for its day and week too, and what is old enough goes. */
 export async function roll(db: Db, folder: string, at: number): Promise<string | undefined> {
   mkdirSync(folder, { recursive: true, mode: 0o700 });
@@ -46,34 +52,4 @@ export async function roll(db: Db, folder: string, at: number): Promise<string |
   for (const kind of Object.keys(KEPT) as Kind[])
     for (const old of copiesIn(folder, kind).slice(0, -KEPT[kind])) rmSync(join(folder, old));
   return hourly;
-}
-
-export interface Rolling {
-  stop(): Promise<void>;
-}
-
-/** How often it is looked whether a copy is due. */
-const LOOKS = 5 * MS.minute;
-
-/** Copies are made by themselves while the server runs; one that fails is told, and tried again. */
-export function keepCopies(
-  { db, log }: { db: Db; log: Logger },
-  folder: string,
-  now: () => number,
-  every = LOOKS,
-): Rolling {
-  let going: Promise<unknown> = Promise.resolve();
-  const look = () => {
-    going = going
-      .then(() => roll(db, folder, now()))
-      .catch((error: unknown) => log.error({ err: error }, 'the memory could not be copied'));
-  };
-  look();
-  const timer = setInterval(look, every);
-  return {
-    stop: async () => {
-      clearInterval(timer);
-      await going;
-    },
-  };
 }

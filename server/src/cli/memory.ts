@@ -1,7 +1,8 @@
-import { existsSync, mkdirSync, readFileSync } from 'node:fs';
-import { dirname, join, resolve } from 'node:path';
+import { copyFileSync, existsSync, readFileSync } from 'node:fs';
+import { resolve } from 'node:path';
 import type { Bundle } from '@escale/core/model';
-import { countsOf, readCopy, writeCopy, type Counts } from '../backup/copy';
+import { countsOf, readCopy, type Counts } from '../backup/copy';
+import { copyNow } from '../backup/roll';
 import { restoreFolder, restoreServer, type Restored } from '../backup/restore';
 import { inFolder } from '../db/folder';
 import { ensureHousehold } from '../db/household';
@@ -64,27 +65,24 @@ const here = () => ({
   url: process.env.DATABASE_URL,
 });
 
-/** A copy of the memory in a file; without one, among the rolling copies. */
+/** A copy of the memory among the rolling ones, and in a file where one is named. */
 export async function backup(file: string | undefined): Promise<{ file: string; counts: Counts }> {
-  const now = systemClock.now();
-  const { folder } = here();
-  const backups = inFolder(folder).backups;
-  const to = resolve(
-    file ?? join(backups, `asked-${new Date(now).toISOString().replace(/[:.]/g, '-')}.ndjson.gz`),
-  );
-  if (existsSync(to)) throw new Refused([`${to} is there already. Nothing was changed.`]);
-  mkdirSync(dirname(to), { recursive: true, mode: 0o700 });
-  return withMemory(
-    async (db) => ({ file: to, counts: await writeCopy(db, to, now) }),
+  const to = file === undefined ? undefined : resolve(file);
+  if (to && existsSync(to)) throw new Refused([`${to} is there already. Nothing was changed.`]);
+  const made = await withMemory(
+    (db) => copyNow(db, inFolder(here().folder).backups, systemClock.now()),
     async (address) =>
       asked<{ file: string; counts: Counts }>(
         await fetch(`${address}/api/backup`, {
           method: 'POST',
           headers: { 'Content-Type': 'application/json' },
-          body: JSON.stringify({ file: to }),
+          body: '{}',
         }),
       ),
   );
+  if (!to) return made;
+  copyFileSync(made.file, to);
+  return { ...made, file: to };
 }
 
 export async function restore(file: string): Promise<Restored> {

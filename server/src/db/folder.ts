@@ -18,6 +18,8 @@ export const inFolder = (folder: string) => ({
   making: join(folder, 'db.making'),
   /** A copy that is being put back: in its place once it is whole. */
   restoring: join(folder, 'db.restoring'),
+  /** The last event of each plan, noted outside the database. */
+  heads: join(folder, 'heads'),
   /** Rolling copies of it. */
   backups: join(folder, 'backups'),
   /** Where the server that holds it is reached. Only worth reading while the lock is held. */

@@ -32,7 +32,7 @@ export interface WatchBeside extends Watch {
 export function watchBeside(log: Logger, program = process.argv[1]): WatchBeside {
   let child: ChildProcess | undefined;
   let stopped = false;
-  let pulse: Pulse = { counted: undefined, sweptAt: undefined };
+  let pulse: Pulse = { began: performance.now(), counted: undefined, sweptAt: undefined };
   let kicks = 0;
   const waiting = new Map<number, () => void>();
   const tell = (what: ToWatch) => void (child?.connected && child.send(what, () => undefined));
@@ -47,6 +47,7 @@ export function watchBeside(log: Logger, program = process.argv[1]): WatchBeside
       const now = performance.now();
       const { sweptAgo, counted } = said;
       pulse = {
+        ...pulse,
         sweptAt: sweptAgo === undefined ? undefined : now - sweptAgo,
         counted: counted && { ...counted, at: now - counted.ago },
       };

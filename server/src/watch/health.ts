@@ -1,5 +1,6 @@
 import { statfsSync } from 'node:fs';
 import { MS } from '@escale/core/units';
+import type { Kept } from '../backup/keeper';
 import type { Clock } from '../clock';
 import type { GuardedClock, Standing } from './guard';
 import type { Watch } from './watcher';
@@ -17,8 +18,7 @@ export const HEALTHY = {
 const STEADY: ReadonlySet<Standing> = new Set<Standing>(['steady', 'agreed']);
 
 /** What is wrong, by name; each has its words on the Watch page. */
-export type Red =
-  'silent' | 'late' | 'untold' | 'set-aside' | 'clock' | 'disk' | 'backup' | 'chain' | 'telephone';
+export type Red = 'silent' | 'late' | 'untold' | 'set-aside' | 'clock' | 'disk' | 'backup' | 'chain';
 
 export interface Health {
   ok: boolean;
@@ -34,6 +34,8 @@ export interface Health {
   clock: { standing: Standing; off: number };
   /** Room on the disk that the memory lies on, bytes. */
   disk?: { free: number };
+  /** When the memory was last copied, epoch ms. */
+  backup?: { at: number };
 }
 
 export interface Looked {
@@ -42,11 +44,13 @@ export interface Looked {
   guard?: GuardedClock;
   /** Where the memory lies, when it lies on this machine. */
   folder?: string;
+  /** How the memory is kept. */
+  kept?: () => Kept;
 }
 
 /** How the watch is, from what it counted last: nothing is asked of the database, so that this answers when it does not. */
-export function healthOf({ watch, clock, guard, folder }: Looked): Health {
-  const { counted, sweptAt } = watch.pulse();
+export function healthOf({ watch, clock, guard, folder, kept }: Looked): Health {
+  const { began, counted, sweptAt } = watch.pulse();
   const mono = performance.now();
   const now = clock.now();
   const since = (at: number | undefined) => (at === undefined ? undefined : Math.max(0, now - at));
@@ -57,13 +61,17 @@ export function healthOf({ watch, clock, guard, folder }: Looked): Health {
   const disk = folder ? diskOf(folder) : undefined;
   const beyond = (value: number | undefined, most: number) => value !== undefined && value > most;
   const red: Red[] = [];
-  const unheard = counted === undefined || mono - counted.at > HEALTHY.round;
-  if (lastSweep === undefined || beyond(lastSweep, HEALTHY.round) || unheard) red.push('silent');
+  // A watch that has just begun is given the time of a round.
+  const silent = (at: number | undefined) => mono - (at ?? began) > HEALTHY.round;
+  if (silent(sweptAt) || silent(counted?.at)) red.push('silent');
   if (beyond(oldestDue, HEALTHY.waits)) red.push('late');
   if (beyond(oldestUntold, HEALTHY.waits)) red.push('untold');
   if ((counted?.setAside ?? 0) > 0) red.push('set-aside');
   if (!STEADY.has(standing)) red.push('clock');
   if (disk && disk.free < HEALTHY.disk) red.push('disk');
+  const memory = kept?.();
+  if (memory?.stale) red.push('backup');
+  if (memory && memory.broken > 0) red.push('chain');
   return {
     ok: red.length === 0,
     red,
@@ -75,6 +83,7 @@ export function healthOf({ watch, clock, guard, folder }: Looked): Health {
     setAside: counted?.setAside ?? 0,
     clock: { standing, off: guard?.off() ?? 0 },
     ...(disk ? { disk } : {}),
+    ...(memory?.backup ? { backup: memory.backup } : {}),
   };
 }
 

@@ -16,7 +16,9 @@ export interface Counted {
 }
 
 export interface Pulse {
-  /** When it was counted, on the counting clock of the process, ms. */
+  /** When the watch began, on the counting clock of the process, ms. */
+  began: number;
+  /** When it was counted, on the same clock. */
   counted: (Counted & { at: number }) | undefined;
   /** When the last round went through, on the same clock. */
   sweptAt: number | undefined;

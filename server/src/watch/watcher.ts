@@ -11,6 +11,7 @@ import { passOn } from './unreached';
 /** How often the watch looks, and how often it writes down that it did. */
 export const ROUND = MS.second;
 const WRITTEN_EVERY = 15 * MS.second;
+const NOTED = 4 * MS.second;
 /** How often what waits is counted for whoever asks. */
 const COUNTED_EVERY = 2 * MS.second;
 
@@ -80,7 +81,7 @@ export function watch(
 ): Watch {
   const { log, clock } = services;
   let stopped = false;
-  let pulse: Pulse = { counted: undefined, sweptAt: undefined };
+  let pulse: Pulse = { began: performance.now(), counted: undefined, sweptAt: undefined };
   let sweptAt: number | undefined;
   let writtenAt = -Infinity,
     countedAt = -Infinity;
@@ -89,16 +90,25 @@ export function watch(
   const tell = inTurn(() =>
     stopped ? Promise.resolve() : tellAll(services).catch(said('messages could not be carried out')),
   );
+  // A clock that is set by hand is written down when it was set: after a restart it goes on from there.
+  let written = NaN;
+  const write = async () => {
+    const remembered = guard?.remember() ?? { seenAt: clock.now(), leap: 0 };
+    const due = guard
+      ? performance.now() - writtenAt >= WRITTEN_EVERY
+      : Math.abs(remembered.seenAt - written) >= NOTED;
+    if (!(due || Number.isNaN(written))) return;
+    await writeState(services.db, remembered);
+    written = remembered.seenAt;
+    writtenAt = performance.now();
+  };
   const round = inTurn(async () => {
     if (stopped) return;
     try {
       await sweepAll(services, tell);
       sweptAt = performance.now();
       beat?.();
-      if (guard && performance.now() - writtenAt >= WRITTEN_EVERY) {
-        await writeState(services.db, guard.remember());
-        writtenAt = performance.now();
-      }
+      await write();
     } catch (error) {
       said('the watch failed and will try again')(error);
     }

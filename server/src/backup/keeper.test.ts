@@ -1,0 +1,53 @@
+import { appendFileSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { afterAll, beforeAll, beforeEach, expect, test } from '@jest/globals';
+import { sql } from 'drizzle-orm';
+import { makeWorld, type World } from '../../test/world';
+import { keepMemory, type Keeper } from './keeper';
+
+let world: World, folder: string, keeper: Keeper | undefined;
+beforeAll(async () => {
+  world = await makeWorld();
+});
+beforeEach(async () => {
+  await world.reset();
+  folder = mkdtempSync(join(tmpdir(), 'escale-kept-'));
+});
+afterAll(() => world.close());
+const open = async () => {
+  keeper = await keepMemory(world.services, folder);
+  return keeper;
+};
+
+test('heads are noted outside; a record whose end was cut while nobody looked is found at the start', async () => {
+  const first = await open();
+  const plan = await world.file();
+  await world.deed(plan.id, 'under-way');
+  await first.stop();
+  expect(readFileSync(join(folder, 'heads'), 'utf8').trim().split('\n').at(-1)).toMatch(
+    new RegExp(`^${plan.id} \\d+ 2:[0-9a-f]{64}$`),
+  );
+  // A line that a kill cut short is no word on anything.
+  appendFileSync(join(folder, 'heads'), '0189');
+  const again = await open();
+  expect(again.kept().broken).toBe(0);
+  await again.stop();
+  await world.tamper(sql`DELETE FROM plan_event WHERE kind = 'under-way'`);
+  const third = await open();
+  expect(third.kept().broken).toBe(1);
+  expect(await third.verify()).toEqual([{ plan: plan.id, what: 'its end is missing' }]);
+  await third.stop();
+  rmSync(folder, { recursive: true });
+});
+test('a memory is copied at the start, and one that could not be for a day is stale', async () => {
+  let now = Date.now();
+  const kept = await keepMemory(world.services, folder, () => now);
+  const asked = await kept.copy();
+  expect(asked.counts.thing).toBeGreaterThan(50);
+  expect(kept.kept()).toMatchObject({ stale: false, broken: 0, backup: { at: expect.any(Number) } });
+  now += 27 * 3_600_000;
+  expect(kept.kept().stale).toBe(true);
+  await kept.stop();
+  rmSync(folder, { recursive: true });
+});

@@ -1,0 +1,108 @@
+import { mkdirSync } from 'node:fs';
+import type { Logger } from 'pino';
+import { MS } from '@escale/core/units';
+import { inFolder } from '../db/folder';
+import type { Db } from '../db/open';
+import { brokenChains, brokenVersions, type Broken } from '../plans/chain';
+import { HeadsFile } from './heads';
+import type { Counts } from './copy';
+import { copyNow, latestCopy, roll, STALE } from './roll';
+
+/** What is known of how the memory is kept. Instants are epoch ms of this machine. */
+export interface Kept {
+  /** When the latest copy was made. */
+  backup?: { at: number };
+  stale: boolean;
+  /** Records that do not hold together, as of the last look. */
+  broken: number;
+}
+
+export interface Keeper {
+  kept(): Kept;
+  /** A copy beside the rolling ones, now. */
+  copy(): Promise<{ file: string; counts: Counts }>;
+  /** Look through all records now. */
+  verify(): Promise<Broken[]>;
+  stop(): Promise<void>;
+}
+
+const HEADS_EVERY = MS.second;
+const COPIES_EVERY = 5 * MS.minute;
+const VERIFIED_EVERY = MS.hour;
+
+/** Done again and again, one at a time; a failure is told and tried again. */
+function repeat(work: () => Promise<unknown>, every: number, failed: (error: unknown) => void) {
+  let going: Promise<unknown> = Promise.resolve();
+  let over = false;
+  let waits = false;
+  const once = () => {
+    // What takes longer than its turn is not queued up behind itself.
+    if (over || waits) return going;
+    waits = true;
+    going = going
+      .then(work)
+      .catch(failed)
+      .finally(() => {
+        waits = false;
+      });
+    return going;
+  };
+  const timer = setInterval(once, every);
+  return {
+    once,
+    stop: async () => {
+      over = true;
+      clearInterval(timer);
+      await going;
+    },
+  };
+}
+
+/**
+ * Keeps a memory safe while the server runs: notes its heads outside the database, copies it each hour, and looks each hour, and
+ * once at the start, whether every record still holds together.
+ */
+export async function keepMemory(
+  { db, log }: { db: Db; log: Logger },
+  folder: string,
+  now: () => number = Date.now,
+): Promise<Keeper> {
+  mkdirSync(folder, { recursive: true, mode: 0o700 });
+  const { backups, heads: file } = inFolder(folder);
+  const heads = new HeadsFile(file);
+  const began = now();
+  let broken: Broken[] = [];
+  const verify = async () => {
+    broken = [...(await brokenChains(db, heads.heads())), ...(await brokenVersions(db))];
+    for (const one of broken) log.error(one, 'the record of a plan does not hold together');
+    return broken;
+  };
+  const said = (what: string) => (error: unknown) => log.error({ err: error }, what);
+  // Before anything is noted anew: what is missing now was there when it was noted.
+  await verify().catch(said('the records could not be looked through'));
+  const noting = repeat(() => heads.note(db), HEADS_EVERY, said('the heads could not be noted'));
+  const copying = repeat(
+    () => roll(db, backups, now()),
+    COPIES_EVERY,
+    said('the memory could not be copied'),
+  );
+  const looking = repeat(verify, VERIFIED_EVERY, said('the records could not be looked through'));
+  await noting.once();
+  void copying.once();
+  return {
+    kept: () => {
+      const at = latestCopy(backups);
+      return {
+        ...(at === undefined ? {} : { backup: { at } }),
+        stale: now() - (at ?? began) > STALE,
+        broken: broken.length,
+      };
+    },
+    copy: () => copyNow(db, backups, now()),
+    verify,
+    stop: async () => {
+      await Promise.all([noting.stop(), copying.stop(), looking.stop()]);
+      await heads.note(db);
+    },
+  };
+}
