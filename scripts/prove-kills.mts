@@ -98,8 +98,11 @@ async function four(): Promise<void> {
   const memory = await openDb({ folder: '', url });
   // Spread over the next seconds, so that kills fall in between.
   const ids = await copies(memory.db, plan.id as string, N, Date.now());
-  await tamper(memory.db, sql`UPDATE plan_event SET data = jsonb_set(data, '{times,overdue}',
-    to_jsonb(${Date.now() - 1000}::bigint)) WHERE plan IN (SELECT plan FROM deadline WHERE due_at < now() + interval '1 minute')`);
+  await tamper(
+    memory.db,
+    sql`UPDATE plan_event SET data = jsonb_set(data, '{times,overdue}',
+    to_jsonb(${Date.now() - 1000}::bigint)) WHERE plan IN (SELECT plan FROM deadline WHERE due_at < now() + interval '1 minute')`,
+  );
   await memory.db.execute(sql`UPDATE deadline SET due_at = now() + (random() * 20) * interval '1 second'
     WHERE due_at < now() + interval '1 minute'`);
   await memory.close();

@@ -43,11 +43,14 @@ async function storm(name: string, url?: string): Promise<void> {
   await filled(server, url, async ({ db }) => {
     await copies(db, plan.id, N, due);
     // Ten of them are overdue for an hour already: theirs is the alarm.
-    await tamper(db, sql`WITH ten AS (
+    await tamper(
+      db,
+      sql`WITH ten AS (
         UPDATE deadline SET kind = 'alarm' WHERE plan IN (
           SELECT plan FROM deadline WHERE kind = 'overdue' AND is_open ORDER BY id DESC LIMIT 10) RETURNING plan)
       UPDATE plan_event SET data = jsonb_set(data, '{times,overdue}',
-        to_jsonb((data #>> '{times,overdue}')::bigint - 3600000)) FROM ten WHERE plan_event.plan = ten.plan`);
+        to_jsonb((data #>> '{times,overdue}')::bigint - 3600000)) FROM ten WHERE plan_event.plan = ten.plan`,
+    );
   });
   await server.start();
   const from = performance.now();

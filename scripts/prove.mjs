@@ -42,10 +42,13 @@ for (const row of bench.stdout
   );
 
 lines.push('', '## Crashes and many plans', '');
-const heavy = node(['--import', 'tsx', 'scripts/prove-watch.mts']);
-for (const line of heavy.stdout.trim().split('\n')) note(`- ${line}`);
-let failed = heavy.status !== 0 || bench.status !== 0;
-if (heavy.status !== 0) console.error(heavy.stderr);
+let failed = bench.status !== 0;
+for (const proof of ['prove-watch', 'prove-kills', 'prove-restore']) {
+  const { status, stdout, stderr } = node(['--import', 'tsx', `scripts/${proof}.mts`]);
+  for (const line of stdout.trim().split('\n')) note(`- ${line}`);
+  failed ||= status !== 0;
+  if (status !== 0) console.error(stderr);
+}
 
 lines.push('', '## How quickly a trip’s page answers', '');
 const quick = node(['scripts/prove-page.mjs']);

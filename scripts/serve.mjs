@@ -9,21 +9,39 @@ export async function serve({ env, says }) {
   await buildApp();
   await buildServer();
   say('opening the memory (the first time makes it, which takes ten seconds) …');
-  const server = spawn(process.execPath, ['server/dist/main.js'], {
-    cwd: ROOT,
-    stdio: ['ignore', 'pipe', 'inherit'],
-    env: { ...process.env, ...env, ESCALE_APP: join(ROOT, 'app/dist'), NODE_ENV: 'production' },
-  });
-  let told = false;
-  server.stdout.on('data', (chunk) => {
-    const ready = /"address":"([^"]+)"/.exec(String(chunk));
-    if (ready && !told) {
-      told = true;
-      console.log(
-        `\n  Escale is ready: ${ready[1]}\n  ${says} (${((Date.now() - began) / 1000).toFixed(0)} s)\n`,
-      );
-    } else if (/"level":(50|60)/.test(String(chunk))) process.stdout.write(chunk);
-  });
-  for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal));
-  server.on('exit', (code) => process.exit(code ?? 0));
+  let ending = false,
+    told = false,
+    server;
+  /** One that was ready and ended by itself is started again: the watch must go on. */
+  const start = () => {
+    let ready = false;
+    server = spawn(process.execPath, ['server/dist/main.js'], {
+      cwd: ROOT,
+      stdio: ['ignore', 'pipe', 'inherit'],
+      env: { ...process.env, ...env, ESCALE_APP: join(ROOT, 'app/dist'), NODE_ENV: 'production' },
+    });
+    server.stdout.on('data', (chunk) => {
+      const address = /"address":"([^"]+)"/.exec(String(chunk));
+      ready ||= address !== null;
+      if (address && !told) {
+        told = true;
+        console.log(
+          `\n  Escale is ready: ${address[1]}\n  ${says} (${((Date.now() - began) / 1000).toFixed(0)} s)\n`,
+        );
+      } else if (/"level":(50|60)/.test(String(chunk))) process.stdout.write(chunk);
+    });
+    server.on('exit', (code) => {
+      if (ending || !ready || code === 0) process.exit(code ?? 0);
+      say('the server ended and is started again');
+      setTimeout(start, AGAIN);
+    });
+  };
+  start();
+  for (const signal of ['SIGINT', 'SIGTERM'])
+    process.on(signal, () => {
+      ending = true;
+      server.kill(signal);
+    });
 }
+/** Before a server that ended is started again, ms. */
+const AGAIN = 2000;

@@ -8,11 +8,14 @@ import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
 import { HEALTH, RED, TROUBLE } from './words';
 
-/** How the watch itself is: in one line while all is well, and loud where somebody has to look after it. */
-export function Health() {
+/**
+ * How the watch itself is: in one line while all is well, and loud where somebody has to look after it.
+ * @param red the place above the plans, where only what is wrong stands; else that below them
+ */
+export function Health({ red = false }: { red?: boolean }) {
   const p = usePalette();
   const { health, again } = useHealth();
-  if (!health) return null;
+  if (!health || health.ok === red) return null;
   const bad = !health.ok;
   const ink = bad ? p.onCall : p.ink;
   return (
@@ -20,7 +23,7 @@ export function Health() {
       role={bad ? 'alert' : 'status'}
       style={{
         gap: 4,
-        marginTop: 12,
+        marginTop: red ? 0 : 12,
         padding: 12,
         borderWidth: bad ? 0 : 1,
         borderColor: p.line,

@@ -42,6 +42,7 @@ export function WatchPage() {
     ended = plans?.filter((pl) => !isOpen(pl.state)) ?? [];
   return (
     <Page title="Watch" lead="The server counts, not this phone.">
+      <Health red />
       {plans && open.length === 0 ? (
         <Empty
           title="No open plan"
