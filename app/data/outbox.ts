@@ -1,6 +1,13 @@
 import { mutate } from 'swr';
 import { v7 as uuid } from 'uuid';
-import { schemaOf, type FileRequest, type Patch, type PlanDeed, type ThingType } from '@escale/core/model';
+import {
+  keepable,
+  schemaOf,
+  type FileRequest,
+  type Patch,
+  type PlanDeed,
+  type ThingType,
+} from '@escale/core/model';
 import { ask, askAs, NoSignal, NotNow, Refusal } from './api';
 import { answersTo } from './answers';
 import { keptAs } from './memory';
@@ -33,7 +40,9 @@ others?.addEventListener('message', () => void refresh());
 const refresh = () => mutate((key) => typeof key === 'string' && key.startsWith('/'));
 
 async function queue(sending: Omit<Sending, 'madeAt'>): Promise<void> {
-  await enqueue({ ...sending, madeAt: new Date().toISOString() });
+  // A character that nobody sees, pasted with the rest, is no reason to refuse what was written.
+  const body = keepable(sending.body);
+  await enqueue({ ...sending, body, madeAt: new Date().toISOString() });
   await mutate('outbox');
   await flush();
 }

@@ -18,6 +18,8 @@ import type { Services } from './services';
 import { simulatedTelephone } from './standins/telephone';
 import { simulatedWeather } from './standins/weather';
 import { answerBeside, isWatchProcess, watchBeside } from './watch/beside';
+import { healthOf } from './watch/health';
+import { heartbeat } from './watch/heartbeat';
 import { guardedClock, machineHands, type GuardedClock } from './watch/guard';
 import { leaptBy } from './watch/leapt';
 import { dueBetween, readState } from './watch/state';
@@ -152,8 +154,18 @@ async function start(settings: Settings, log: Logger): Promise<void> {
   // What came due while nobody looked is told before anybody is served.
   await lookOnce(services);
   const beside = settings.url ? watchBeside(log) : undefined;
-  const { heartbeat, address } = inFolder(settings.folder);
-  const watcher: Watch = beside ?? watch(services, { ...(guard ? { guard } : {}), beat: beating(heartbeat) });
+  const parts = inFolder(settings.folder);
+  const watcher: Watch =
+    beside ?? watch(services, { ...(guard ? { guard } : {}), beat: beating(parts.heartbeat) });
+  const looked = {
+    watch: watcher,
+    clock,
+    kept: keeper.kept,
+    ...(guard ? { guard } : {}),
+    ...(settings.url ? {} : { folder: settings.folder }),
+  };
+  const url = process.env.ESCALE_HEARTBEAT;
+  const still = heartbeat({ ...(url ? { url } : {}), log }, () => healthOf(looked));
   const demo = demoKeeper(services, settings.seed);
   const app = httpApp(services, {
     watch: watcher,
@@ -172,7 +184,7 @@ async function start(settings: Settings, log: Logger): Promise<void> {
   await new Promise<void>((ready, failed) =>
     server.once('error', failed).listen(settings.port, '127.0.0.1', ready),
   );
-  if (!settings.url) writeFileSync(address, services.base, { mode: 0o600 });
+  if (!settings.url) writeFileSync(parts.address, services.base, { mode: 0o600 });
   log.info({ address: services.base }, 'Escale is ready');
 
   endOn(log, async () => {
@@ -181,11 +193,12 @@ async function start(settings: Settings, log: Logger): Promise<void> {
     const cut = setTimeout(() => server.closeAllConnections(), PATIENCE);
     await closed;
     clearTimeout(cut);
+    still();
     await demo.end();
     await watcher.stop();
     await keeper.stop();
     await endReckoning();
-    if (!settings.url) rmSync(address, { force: true });
+    if (!settings.url) rmSync(parts.address, { force: true });
     await memory.close();
   });
 }

@@ -162,12 +162,15 @@ function Unsent() {
       {messages.map((m) => (
         <View key={m.id} style={{ borderLeftWidth: 2, borderColor: p.ink, paddingLeft: 10, gap: 2 }}>
           <T as="label">{plainly(WATCH.waits, { to: m.to, at: m.made })}</T>
-          <T>{m.text.replace('[link]', '').trim()}</T>
+          <T>{m.text.replace(LINK, '').trim()}</T>
         </View>
       ))}
     </View>
   );
 }
+
+/** Where a message that waits has its link: the last place that is called so. */
+const LINK = /\[link\](?!.*\[link\])/s;
 
 /** The stand-in telephone: what lies on the contacts' phones. A real service would deliver it. */
 function Simulated({ calls }: Pick<Calls, 'calls'>) {

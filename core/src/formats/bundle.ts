@@ -1,4 +1,4 @@
-import { Bundle } from '../model';
+import { Bundle, unkeepable } from '../model';
 import { faultsOf, grown, readJson } from './json';
 import { checkPack } from './pack';
 
@@ -20,6 +20,8 @@ export function readBundle(text: string): BundleResult {
 export function checkBundle(raw: unknown): BundleResult {
   if (typeof raw !== 'object' || raw === null || (raw as { escale?: unknown }).escale !== 'bundle')
     return { ok: false, faults: ['This is no Escale bundle: it lacks "escale": "bundle".'] };
+  const fault = unkeepable(raw);
+  if (fault) return { ok: false, faults: [`Something in it ${fault}.`] };
   const read = grown('bundle', raw);
   if (!read.ok) return read;
   const result = Bundle.safeParse(read.value);

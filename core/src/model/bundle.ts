@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { Instant } from './common';
 import type { ThingType } from './common';
 import { OwnPack } from './rules';
 import { Place, Water } from './places';
@@ -52,7 +53,7 @@ export const BUNDLE_SCHEMA = 2;
 export const Bundle = z.strictObject({
   escale: z.literal('bundle'),
   schema: z.literal(BUNDLE_SCHEMA),
-  asOf: z.iso.datetime(),
+  asOf: Instant,
   shed: Shed,
   trips: z.array(Trip).max(MOST),
   conditions: z.record(z.string(), Conditions).optional(),

@@ -72,8 +72,18 @@ z.config({ customError: plainFault });
 export const Id = z.uuidv7();
 export const Text = z.string().trim().min(1, 'needs a word or two').max(120, 'at most 120 characters');
 export const Note = z.string().max(4000, 'at most 4,000 characters');
-export const Instant = z.iso.datetime({ offset: false, message: 'an instant such as 2026-05-12T04:10:00Z' });
-export const CivilDate = z.iso.date('a date such as 2026-05-12').meta({ picks: 'day' } satisfies FieldMeta);
+/** Years in which somebody alive was born or goes on the water: outside of them a date is a slip. */
+const YEARS = { from: '1900', before: '2200' } as const;
+const inYears = (text: string) => text >= YEARS.from && text < YEARS.before;
+const YEARS_SAID = `is not between the years ${YEARS.from} and ${YEARS.before}`;
+
+export const Instant = z.iso
+  .datetime({ offset: false, message: 'an instant such as 2026-05-12T04:10:00Z' })
+  .refine(inYears, YEARS_SAID);
+export const CivilDate = z.iso
+  .date('a date such as 2026-05-12')
+  .refine(inYears, YEARS_SAID)
+  .meta({ picks: 'day' } satisfies FieldMeta);
 /** A birth date may be known as a year, a month or a day: age is then a range. */
 export const PartialDate = z
   .string()

@@ -3,6 +3,7 @@
  * Rooms take types from here; only edges import the schemas.
  */
 export * from './common';
+export * from './keepable';
 export * from './capabilities';
 export * from './lists';
 export * from './places';

@@ -11,6 +11,7 @@ import {
   thing,
   titled,
   type FieldMeta,
+  Instant,
 } from './common';
 import { JETTIES, LAUNCHES, PLACE_KINDS, SHORES, SURFACES, WATERS } from './lists';
 
@@ -85,7 +86,7 @@ export const TideTable = z.strictObject({
   rows: z
     .array(
       z.strictObject({
-        at: z.iso.datetime(),
+        at: Instant,
         height: z.number().min(-20).max(20),
         turn: z.enum(['high', 'low']).optional(),
       }),

@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { Id, Note, Position } from './common';
+import { Id, Note, Position, Instant } from './common';
 
 /** What can happen to a filed plan. Events are appended and never edited. */
 export const EVENT_KINDS = [
@@ -28,9 +28,9 @@ export type EventKind = (typeof EVENT_KINDS)[number];
 export const PlanDeed = z.strictObject({
   id: Id,
   kind: z.enum(['under-way', 'check-in', 'later', 'closed', 'cancelled', 'reopened']),
-  madeAt: z.iso.datetime(),
+  madeAt: Instant,
   /** Of `later`: the new time home. */
-  home: z.iso.datetime().optional(),
+  home: Instant.optional(),
   position: Position.optional(),
   note: Note.optional(),
 });

@@ -11,6 +11,7 @@ import {
   thing,
   titled,
   type FieldMeta,
+  Instant,
 } from './common';
 import { CLOTHING, LIQUIDS, ROLES, STOWAGE, TODAY, type Stowage } from './lists';
 
@@ -72,7 +73,7 @@ export const Limits = z.strictObject({
 });
 
 export const ForecastHour = z.strictObject({
-  at: z.iso.datetime(),
+  at: Instant,
   /** m/s at 10 m */
   wind: z.number().min(0).max(100),
   gust: z.number().min(0).max(150),
@@ -88,7 +89,7 @@ export const ForecastHour = z.strictObject({
   waves: z.number().min(0).max(30).optional(),
 });
 export const Forecast = z.strictObject({
-  issuedAt: z.iso.datetime(),
+  issuedAt: Instant,
   source: Text,
   /** Made up by a stand-in, for show: every sentence that leans on it says so. */
   invented: z.boolean().optional(),
@@ -178,13 +179,13 @@ export const Run = z.strictObject({
     .optional(),
   /** Which halt a short check belongs to, from 0. */
   halt: z.number().int().min(0).max(60).optional(),
-  startedAt: z.iso.datetime(),
-  endedAt: z.iso.datetime().optional(),
+  startedAt: Instant,
+  endedAt: Instant.optional(),
   ticks: z
     .array(
       z.strictObject({
         step: z.string().max(60),
-        at: z.iso.datetime(),
+        at: Instant,
         second: z.boolean().optional(),
         skipped: z.boolean().optional(),
         by: z.string().max(60).optional(),

@@ -1,6 +1,7 @@
 import type { ErrorRequestHandler, RequestHandler, Response } from 'express';
 import * as z from 'zod';
 import { faultsOf } from '@escale/core/formats';
+import { unkeepable } from '@escale/core/model';
 import { isAway } from '../db/transact';
 import { Refusal, type Why } from '../refusal';
 
@@ -36,6 +37,8 @@ export function sendProblem(
 
 /** Validate what comes in at the edge, once. */
 export function parse<S extends z.ZodType>(schema: S, value: unknown): z.infer<S> {
+  const fault = unkeepable(value);
+  if (fault) throw new Problem(422, `Something in this ${fault}.`);
   const result = schema.safeParse(value);
   if (!result.success) throw new Problem(422, 'Some of this can’t be taken.', faultsOf(result.error));
   return result.data;

@@ -5,7 +5,7 @@ import { message } from '../db/schema';
 import { transact } from '../db/transact';
 import type { Services } from '../services';
 import { LEASE, MOST_WAIT, RING_PATIENCE, SLICE, tryAfter } from '../tries';
-import { LINK, NO_WAY, URGENT } from './write';
+import { NO_WAY, URGENT, withLink } from './write';
 
 type Row = typeof message.$inferSelect;
 
@@ -87,7 +87,7 @@ async function ring({ clock }: Services, telephone: Telephone, row: Row): Promis
     key: row.id,
     to: row.to,
     phone: row.phone,
-    text: row.link ? row.text.replace(LINK, () => row.link ?? '') : row.text,
+    text: row.link ? withLink(row.text, row.link) : row.text,
     at: clock.now(),
   };
   const over = new AbortController();

@@ -150,4 +150,9 @@ export const writeMessages = (
 ): Promise<void> => writeAll(tx, compose(kind, to, context, more));
 
 /** Stands in a stored message where the link goes: the link itself is not kept here once it has left. */
-export const LINK = '[link]';
+const LINK = '[link]';
+/** The link is in the last place that is called so: what a person wrote stands before it, and may say the same. */
+export function withLink(text: string, link: string): string {
+  const at = text.lastIndexOf(LINK);
+  return at < 0 ? text : text.slice(0, at) + link + text.slice(at + LINK.length);
+}

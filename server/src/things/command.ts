@@ -21,7 +21,10 @@ const PatchSchema = z
   .array(
     z.strictObject({
       op: z.enum(['set', 'unset', 'append', 'drop']),
-      pointer: z.string().max(300),
+      pointer: z
+        .string()
+        .max(300)
+        .regex(/^(\/[^/]*)+$/, 'a pointer such as /name'),
       value: z.unknown().optional(),
     }),
   )

@@ -1,6 +1,6 @@
 import { and, asc, eq, lt, sql } from 'drizzle-orm';
 import * as z from 'zod';
-import { Id } from '@escale/core/model';
+import { Id, Instant } from '@escale/core/model';
 import { MS } from '@escale/core/units';
 import { tick } from '../db/schema';
 import type { Db } from '../db/open';
@@ -10,7 +10,7 @@ export const Tick = z.strictObject({
   list: z.string().min(1).max(120),
   item: z.string().min(1).max(120),
   device: Id,
-  at: z.iso.datetime(),
+  at: Instant,
   on: z.boolean(),
   /** The device's own count, rising; without it the instant counts, as it did before. */
   count: z.number().int().min(0).max(Number.MAX_SAFE_INTEGER).optional(),

@@ -1,6 +1,11 @@
+import { once } from 'node:events';
+import { createServer } from 'node:http';
+import { setImmediate as turn } from 'node:timers/promises';
 import { describe, expect, test } from '@jest/globals';
+import { pino } from 'pino';
 import { simulatedClock } from '../clock';
 import { guardedClock } from './guard';
+import { heartbeat } from './heartbeat';
 import { healthOf, HEALTHY, type Looked } from './health';
 import type { Pulse } from './pulse';
 
@@ -43,4 +48,38 @@ describe('health', () => {
     expect(redOf({}, { guard })).toEqual(['clock']);
     expect(redOf({}, { kept: () => ({ stale: true, broken: 2 }) })).toEqual(['backup', 'chain']);
   });
+});
+
+test('a heartbeat goes out while all is well, and stays away when it is not', async () => {
+  let beats = 0;
+  const listening = createServer((_req, res) => {
+    beats += 1;
+    res.end();
+  }).listen(0, '127.0.0.1');
+  await once(listening, 'listening');
+  const { port } = listening.address() as { port: number };
+  let ok = false;
+  const health = () => ({
+    ok,
+    red: [],
+    now: NOW,
+    simulated: true,
+    setAside: 0,
+    clock: { standing: 'steady' as const, off: 0 },
+  });
+  const asked: boolean[] = [];
+  const stop = heartbeat(
+    { url: `http://127.0.0.1:${port}`, log: pino({ level: 'silent' }), every: 5 },
+    () => {
+      asked.push(ok);
+      return health();
+    },
+  );
+  while (asked.length < 5) await turn();
+  expect(beats).toBe(0);
+  ok = true;
+  while (beats === 0) await turn();
+  stop();
+  listening.close();
+  expect(beats).toBeGreaterThan(0);
 });
