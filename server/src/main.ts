@@ -25,6 +25,9 @@ import { leaptBy } from './watch/leapt';
 import { dueBetween, readState } from './watch/state';
 import { lookOnce, watch, type Watch } from './watch/watcher';
 
+/** A request that is not whole by then is cut: half-open ones would hold all that a machine has. */
+const HALF_OPEN = { headersTimeout: 10_000, requestTimeout: 60_000, connectionsCheckingInterval: 5_000 };
+
 /** How long open connections get to finish before they are cut, ms. */
 const PATIENCE = 5000;
 
@@ -180,7 +183,7 @@ async function start(settings: Settings, log: Logger): Promise<void> {
     },
     clockSet: (at) => beside?.set(at),
   });
-  const server = createServer(app);
+  const server = createServer(HALF_OPEN, app);
   await new Promise<void>((ready, failed) =>
     server.once('error', failed).listen(settings.port, '127.0.0.1', ready),
   );

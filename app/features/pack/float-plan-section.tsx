@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { TextInput } from 'react-native-paper';
-import { isOpen } from '@escale/core/floatplan';
+import { isOpen, wholeRow } from '@escale/core/floatplan';
 import type { PlanView, Sheet } from '@escale/core/model';
 import { Button, Row } from '../../ui/button';
 import { Rule } from '../../ui/page';
@@ -137,7 +137,7 @@ export function SheetView({ sheet }: { sheet: Sheet }) {
               <T as="small" style={{ width: 96 }}>
                 {row.label}
               </T>
-              <T style={{ flex: 1, fontSize: 15, lineHeight: 20 }}>{row.text}</T>
+              <T style={{ flex: 1, fontSize: 15, lineHeight: 20 }}>{wholeRow(row)}</T>
             </View>
           ))}
         </View>

@@ -1,3 +1,4 @@
+import { wholeRow } from '@escale/core/floatplan';
 import type { ReactNode } from 'react';
 import { useRouter } from 'expo-router';
 import { civilDate } from '@escale/core/earth';
@@ -110,15 +111,15 @@ function TheSheet() {
         <Part key={head} title={head}>
           <table style={{ borderCollapse: 'collapse', width: '100%' }}>
             <tbody>
-              {rows.map(({ label, text }) => (
-                <tr key={label} style={{ breakInside: 'avoid' }}>
+              {rows.map((row) => (
+                <tr key={row.label} style={{ breakInside: 'avoid' }}>
                   <th
                     scope="row"
                     style={{ textAlign: 'left', verticalAlign: 'top', width: '28%', fontWeight: 600 }}
                   >
-                    {label}
+                    {row.label}
                   </th>
-                  <td>{text}</td>
+                  <td>{wholeRow(row)}</td>
                 </tr>
               ))}
             </tbody>

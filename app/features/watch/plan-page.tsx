@@ -41,6 +41,7 @@ const HAPPENED: Record<EventKind, string> = {
   alarm: 'Alarm: contacts were given the sheet and the number',
   'check-in-missed': 'A check-in was missed',
   unreached: 'could not be reached: the next contact was told',
+  withdrawn: 'was taken off the plan',
   early: 'The server’s clock was wrong: what was said came too early',
 };
 

@@ -10,6 +10,8 @@ export const WATCH = {
   opened: '{name}: opened, not accepted yet',
   declined: '{name} can’t: choose somebody else and send the change',
   rung: '{name} has rung for help, {at:clock}',
+  withdrawn: '{name} was taken off the plan',
+  unreached: '{name} can’t be reached: tell them yourself, or choose somebody else',
   later: 'All well, home put off to {home:clock}',
   notAccepted: '{name}: not accepted yet',
   when: '{at:day} {at:clock}',
@@ -19,8 +21,18 @@ export const WATCH = {
 } as const;
 
 /** How far a contact is with the plan. */
-export const answered = ({ accepted, declined, opened }: PlanContact) =>
-  accepted ? WATCH.accepted : declined ? WATCH.declined : opened ? WATCH.opened : WATCH.notAccepted;
+export const answered = ({ accepted, declined, opened, withdrawn, unreached }: PlanContact) =>
+  withdrawn
+    ? WATCH.withdrawn
+    : unreached
+      ? WATCH.unreached
+      : accepted
+        ? WATCH.accepted
+        : declined
+          ? WATCH.declined
+          : opened
+            ? WATCH.opened
+            : WATCH.notAccepted;
 
 /** “I’m fine”: a sign of life, and the hour that the alarm goes by from then on. */
 export const FINE = {

@@ -87,7 +87,16 @@ function filedFindings(
       }),
     );
   }
-  const waiting = plan.contacts.filter((c) => !c.accepted);
+  const still = plan.contacts.filter((c) => !c.withdrawn);
+  if (still.length === 0)
+    found.push(
+      FLOATPLAN.finding('plan/contact', 'none', `${trip.id}.filed`, {
+        title: phrase('plan.contact.title'),
+        because: [phrase('plan.contact.withdrawn')],
+        mend: { label: phrase('plan.contact.mend'), ...goTo.trip(trip.id, '/contacts') },
+      }),
+    );
+  const waiting = still.filter((c) => !c.accepted);
   for (const { id, name, declined } of waiting) {
     found.push(
       declined
@@ -116,8 +125,8 @@ function filedFindings(
       }),
     );
   }
-  if (waiting.length > 0 || drifted || !reachable) return found;
-  const contacts = plan.contacts.map((c) => c.name);
+  if (waiting.length > 0 || drifted || !reachable || still.length === 0) return found;
+  const contacts = still.map((c) => c.name);
   return [
     ...found,
     FLOATPLAN.finding('plan/filed', unheard ? 'unheard' : 'filed', trip.id, {

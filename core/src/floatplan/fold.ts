@@ -25,6 +25,8 @@ export interface Folded {
   accepted: Set<string>;
   /** Contacts who said that they can't. */
   declined: Set<string>;
+  /** Contacts whom the crew took off the plan. */
+  withdrawn: Set<string>;
   /** Contacts who said that they have rung for help, and when, epoch ms. */
   rung: Map<string, number>;
   version: number;
@@ -79,11 +81,13 @@ export function fold(events: PlanEvent[], now: number): Folded {
   const times = timesOf(events);
   if (!times) throw new Error('a plan without a filing has no state');
   const accepted = new Set<string>(),
-    declined = new Set<string>();
+    declined = new Set<string>(),
+    withdrawn = new Set<string>();
   const rung = new Map<string, number>();
   let home = -Infinity;
   for (const event of events) {
     const { kind, contact } = event;
+    if (contact && kind === 'withdrawn') withdrawn.add(contact);
     if (contact && kind === 'rung') rung.set(contact, event.at);
     if (contact && kind === 'accepted') {
       accepted.add(contact);
@@ -105,6 +109,7 @@ export function fold(events: PlanEvent[], now: number): Folded {
     times,
     accepted,
     declined,
+    withdrawn,
     rung,
     version: events.filter(isVersion).length,
     ...(heard === undefined ? {} : { lastHeard: heard }),
@@ -125,6 +130,12 @@ function stateOf(events: PlanEvent[], times: PlanTimes, now: number): PlanState 
   if (now >= times.overdue) return 'overdue';
   if (now >= times.home) return 'late';
   return events.some((e) => LEFT.has(e.kind)) ? 'under-way' : 'filed';
+}
+
+/** Who of a version's contacts still hears: those taken off the plan do not, whatever is filed or alarmed afterwards. */
+export function stillContacts<C extends { id?: string }>(contacts: C[], events: PlanEvent[]): C[] {
+  const off = new Set(events.flatMap((e) => (e.kind === 'withdrawn' && e.contact ? [e.contact] : [])));
+  return contacts.filter((c) => c.id === undefined || !off.has(c.id));
 }
 
 export type DeadlineKind = 'check-in' | 'late' | 'overdue' | 'alarm';

@@ -1,3 +1,4 @@
+import { wholeRow } from './sheet';
 import type { Phrase, Sheet } from '../model';
 import { phrase, render } from '../say';
 
@@ -20,7 +21,7 @@ export function sheetText(sheet: Sheet): string {
     [say(phrase('sheet.head.late')), ...numbered(sheet.ifLate)],
     ...sheet.lines.map(({ head, rows }) => [
       head.toUpperCase(),
-      ...rows.map(({ label, text }) => `${label}: ${text}`),
+      ...rows.map((row) => `${row.label}: ${wholeRow(row)}`),
     ]),
     [say(phrase('sheet.head.read')), sheet.read],
   ]

@@ -10,6 +10,7 @@ import type {
   PlanTimes,
   Schedule,
   Sheet,
+  SheetRow,
   Trip,
   Water,
 } from '../model';
@@ -149,10 +150,18 @@ export function sheetNow(sheet: Sheet, events: PlanEvent[]): Sheet {
   };
 }
 
-type Row = { label: string; text: string };
+type Row = SheetRow;
+/** The whole of a row, as the crew reads it and whoever searches. */
+export const wholeRow = ({ text, late }: Row): string => beside(text, late);
 const row = (label: string, text: string | undefined): Row[] => (text ? [{ label, text }] : []);
 /** Facts that stand beside each other. */
 const beside = (...facts: (string | undefined)[]) => facts.filter(Boolean).join(' · ');
+
+/** Facts for whoever searches. */
+const later = (...facts: (string | undefined)[]): Pick<Row, 'late'> => {
+  const late = beside(...facts);
+  return late ? { late } : {};
+};
 
 function peopleRows(
   { trip, people, gear, assessment }: SheetInput,
@@ -169,11 +178,13 @@ function peopleRows(
       {
         label: who === skipper ? say(phrase('sheet.skipper', { name })) : name,
         text: beside(
-          born && say(phrase('sheet.born', { born })),
-          mass === undefined ? undefined : bothUnits(mass, 'mass'),
           swimming && say(phrase('sheet.swims', { swimming })),
           jacket?.name,
           clothing && say(phrase(`wears.${clothing}`)),
+        ),
+        ...later(
+          born && say(phrase('sheet.born', { born })),
+          mass === undefined ? undefined : bothUnits(mass, 'mass'),
           phone,
         ),
       },
@@ -237,5 +248,6 @@ function carriedRows({ gear, assessment }: SheetInput, say: Say): Row[] {
 
 const contactRow = ({ name, relation, phone }: Contact): Row => ({
   label: name,
-  text: beside(relation, phone),
+  text: beside(relation),
+  ...later(phone),
 });

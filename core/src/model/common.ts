@@ -74,7 +74,11 @@ export const Text = z.string().trim().min(1, 'needs a word or two').max(120, 'at
 export const Note = z.string().max(4000, 'at most 4,000 characters');
 /** Years in which somebody alive was born or goes on the water: outside of them a date is a slip. */
 const YEARS = { from: '1900', before: '2200' } as const;
-const inYears = (text: string) => text >= YEARS.from && text < YEARS.before;
+/** What does not begin with a year is another fault, and told as that. */
+const inYears = (text: string) => {
+  const year = /^\d{4}(?=-)/.exec(text)?.[0];
+  return year === undefined || (year >= YEARS.from && year < YEARS.before);
+};
 const YEARS_SAID = `is not between the years ${YEARS.from} and ${YEARS.before}`;
 
 export const Instant = z.iso

@@ -21,6 +21,8 @@ export const EVENT_KINDS = [
   // A contact could not be reached; what was told came early, by a clock that was wrong.
   'unreached',
   'early',
+  // The crew took a contact off the plan.
+  'withdrawn',
 ] as const;
 export type EventKind = (typeof EVENT_KINDS)[number];
 
@@ -70,12 +72,19 @@ export interface PlanTimes {
 export type PlanState =
   'draft' | 'filed' | 'under-way' | 'late' | 'overdue' | 'alarm' | 'closed' | 'cancelled' | 'found';
 
+/** A row of the sheet. What is only for whoever searches stands apart: a contact is shown it once they are overdue. */
+export interface SheetRow {
+  label: string;
+  text: string;
+  late?: string;
+}
+
 /** The frozen sheet: already in words, rendered once when filed, so that pages never recompute. */
 export interface Sheet {
   title: string;
   filedAt: string;
   zone: string;
-  lines: { head: string; rows: { label: string; text: string }[] }[];
+  lines: { head: string; rows: SheetRow[] }[];
   expect: string[];
   ifLate: string[];
   read: string;
@@ -91,6 +100,8 @@ export interface PlanContact {
   declined?: boolean;
   /** When they said that they have rung for help, epoch ms. */
   rung?: number;
+  /** The crew took them off the plan: they hear nothing any more. */
+  withdrawn?: boolean;
   /** No way to reach them was entered, or none worked. */
   unreached?: boolean;
 }

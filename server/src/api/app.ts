@@ -99,6 +99,7 @@ export function httpApp(services: Services, below: Below): Express {
           'script-src': ["'self'"],
           'style-src': ["'self'", "'unsafe-inline'"],
           'img-src': ["'self'", 'data:'],
+          'font-src': ["'self'"],
           'worker-src': ["'self'", 'blob:'],
         },
       },

@@ -1,7 +1,8 @@
 import { eq } from 'drizzle-orm';
-import { Router, urlencoded, type Response } from 'express';
-import { rateLimit } from 'express-rate-limit';
-import { isOpen } from '@escale/core/floatplan';
+import esc from 'escape-html';
+import { Router, urlencoded, type RequestHandler, type Response } from 'express';
+import { ipKeyGenerator, rateLimit } from 'express-rate-limit';
+import { isOpen, wholeRow } from '@escale/core/floatplan';
 import type { EventKind, PlanContact, PlanEvent, PlanState, PlanView } from '@escale/core/model';
 import { clock, dayOf } from '@escale/core/say';
 import { plan } from '../db/schema';
@@ -11,21 +12,18 @@ import { findLink } from '../messages/links';
 import { viewPlan } from '../plans/view';
 import type { Services } from '../services';
 
-const ESCAPES: Record<string, string> = {
-  '&': '&amp;',
-  '<': '&lt;',
-  '>': '&gt;',
-  '"': '&quot;',
-  "'": '&#39;',
-};
-const esc = (text: string) => text.replace(/[&<>"']/g, (c) => ESCAPES[c]);
-
 /** The contact's page: plain HTML without script, under 30 kB, readable on any phone. */
 export function contactPage(services: Services, kick: () => Promise<void>): Router {
   const { db, clock: time } = services;
   const routes = Router();
-  // A link can't be guessed (256 bits); the limit keeps a stranger from trying and from burdening the machine.
-  routes.use('/c', rateLimit({ windowMs: 60_000, limit: 120, standardHeaders: true, legacyHeaders: false }));
+  // A link can't be guessed (256 bits). Who tries is slowed by the address they try from; whoever has a link by that link alone,
+  // so that a flood from the same network does not shut the true contact out.
+  const guesses = rateLimit({ ...LIMIT, keyGenerator: (req) => ipKeyGenerator(req.ip ?? '') });
+  const readers = rateLimit({ ...LIMIT, keyGenerator: (req) => String(req.params.token) });
+  const limited: RequestHandler = async (req, res, next) => {
+    const link = await findLink(db, String(req.params.token), time.now());
+    await (link ? readers : guesses)(req, res, next);
+  };
 
   const open = async (token: string) => {
     const link = await findLink(db, token, time.now());
@@ -41,27 +39,35 @@ export function contactPage(services: Services, kick: () => Promise<void>): Rout
       .type('html')
       .send(html);
 
-  routes.get('/c/:token', async (req, res) => {
-    const found = await open(req.params.token);
+  routes.get('/c/:token', limited, async (req, res) => {
+    const token = String(req.params.token);
+    const found = await open(token);
     send(
       res,
       found ? 200 : 404,
-      found ? pageOf(found.view, found.link.contact, time.now(), req.params.token) : goneOf(),
+      found ? pageOf(found.view, found.link.contact, time.now(), token) : goneOf(),
     );
   });
 
-  routes.post('/c/:token/:answer', urlencoded({ extended: false, limit: '2kb' }), async (req, res) => {
-    const token = String(req.params.token);
-    const kind = ANSWERS.get(String(req.params.answer));
-    const found = kind && (await open(token));
-    if (!found) return void send(res, 404, goneOf());
-    await answerAs(services, found.link, kind);
-    void kick();
-    res.redirect(303, `../${encodeURIComponent(token)}`);
-  });
+  routes.post(
+    '/c/:token/:answer',
+    limited,
+    urlencoded({ extended: false, limit: '2kb' }),
+    async (req, res) => {
+      const token = String(req.params.token);
+      const kind = ANSWERS.get(String(req.params.answer));
+      const found = kind && (await open(token));
+      if (!found) return void send(res, 404, goneOf());
+      await answerAs(services, found.link, kind);
+      void kick();
+      res.redirect(303, `../${encodeURIComponent(token)}`);
+    },
+  );
 
   return routes;
 }
+
+const LIMIT = { windowMs: 60_000, limit: 120, standardHeaders: true, legacyHeaders: false } as const;
 
 /** What a contact can answer, by the path it is sent to. */
 const ANSWERS = new Map<string, Answer>([
@@ -107,7 +113,8 @@ ${open && me && !me.accepted ? asking(token, me) : ''}
 <h2>What to expect</h2>${list(view.sheet.expect)}
 ${urgent ? '' : `<h2>If they are overdue</h2>${list(view.sheet.ifLate)}`}
 ${heard.length > 0 ? `<h2>Heard so far</h2>${list(heard)}` : ''}
-${view.sheet.lines.map(partOf).join('')}
+${view.sheet.lines.map((part) => partOf(part, urgent)).join('')}
+${urgent ? '' : LATER_SHOWN}
 <h2>To read aloud</h2><p>${esc(view.sheet.read)}</p>
 ${open && me?.accepted ? form(token, 'cannot', '<button class="other">I can’t do this any more</button>') : ''}
 ${open && me && !me.accepted && !me.declined ? form(token, 'cannot', '<button class="other">I can’t do this</button>') : ''}
@@ -144,6 +151,9 @@ const was = (time: string) => `<dd class="was">it was ${time}</dd>`;
 const wasTold = ({ events }: PlanView) =>
   events.some((e) => e.kind === 'overdue' || e.kind === 'alarm' || e.kind === 'rung');
 
+const LATER_SHOWN =
+  '<p class="small">Ages, weights and phones of the crew stand here once they are overdue, or for as long as an alarm is given.</p>';
+
 const STAND_DOWN =
   '<p class="urgent">If you have rung for help, ring the same number again now and say that nobody is missing.</p>';
 
@@ -170,9 +180,9 @@ const rang = (token: string, { rung }: PlanContact, when: (at: number) => string
     : `<p><strong>You said at ${when(rung)} that you have rung for help.</strong> When you hear from them, ring again and say so.</p>`;
 
 /** A part of the sheet as a table. */
-function partOf({ head, rows }: PlanView['sheet']['lines'][number]): string {
+function partOf({ head, rows }: PlanView['sheet']['lines'][number], all: boolean): string {
   const cells = rows.map(
-    ({ label, text }) => `<tr><th scope="row">${esc(label)}</th><td>${esc(text)}</td></tr>`,
+    (row) => `<tr><th scope="row">${esc(row.label)}</th><td>${esc(all ? wholeRow(row) : row.text)}</td></tr>`,
   );
   return `<h2>${esc(head)}</h2><table>${cells.join('')}</table>`;
 }

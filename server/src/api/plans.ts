@@ -5,7 +5,7 @@ import { FileRequest, Id, PlanDeed, type MessageView } from '@escale/core/model'
 import { message, phoneCall, plan } from '../db/schema';
 import { CLOCK_SKEW, doDeed } from '../plans/deeds';
 import { filePlan } from '../plans/file';
-import { endLinks } from '../messages/links';
+import { withdraw } from '../plans/withdraw';
 import { viewPlan, viewPlans, type PlanRow } from '../plans/view';
 import type { Services } from '../services';
 import { parse, Problem } from './problem';
@@ -59,8 +59,7 @@ export function plans(services: Services, kick: () => Promise<void>): Router {
   routes.post('/plans/:id/withdraw', async (req, res) => {
     const id = parse(Id, req.params.id);
     const { contact } = parse(z.strictObject({ contact: Id }), req.body);
-    await one(req, id);
-    await endLinks(db, id, clock.now(), contact);
+    await withdraw(services, whoOf(req), id, contact);
     res.json(await one(req, id));
   });
 

@@ -8,6 +8,7 @@ import {
   isOpen,
   LATER_MOST,
   LATER_WITHIN,
+  stillContacts,
   timesLater,
 } from '@escale/core/floatplan';
 import {
@@ -99,7 +100,7 @@ export async function doDeed(
     const { zone, title } = row;
     const context = { plan: id, household, base, zone, title, skipper, times: moved ?? times, now };
     const doing = { row, deed, events, context };
-    const written = wordsOf(doing, contacts);
+    const written = wordsOf(doing, stillContacts(contacts, events));
     await appendEvent(
       tx,
       {

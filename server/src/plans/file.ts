@@ -1,5 +1,5 @@
 import { and, eq } from 'drizzle-orm';
-import { fold, isOpen, sheetOf } from '@escale/core/floatplan';
+import { fold, isOpen, sheetOf, stillContacts } from '@escale/core/floatplan';
 import {
   schemaOf,
   type Assessment,
@@ -103,7 +103,8 @@ async function freeze(
     .for('update');
   if (request.amends && !row) throw new Refusal('absent', 'The plan to change is not here.');
   if (row && row.trip !== trip.id) throw new Refusal('conflict', 'This plan is of another trip.');
-  if (row) refuseEnded(fold(await eventsOf(tx, id), now).state);
+  const events = row ? await eventsOf(tx, id) : [];
+  if (row) refuseEnded(fold(events, now).state);
   else await refuseSecond(tx, trip.id);
   const version = (row?.version ?? 0) + 1;
   const values = {
@@ -142,7 +143,9 @@ async function freeze(
     now,
   };
   const kind = row ? 'amended' : 'filed';
-  const written = compose(kind, draft.contacts, context, { reason: request.reason ?? '' });
+  const written = compose(kind, stillContacts(draft.contacts, events), context, {
+    reason: request.reason ?? '',
+  });
   await appendEvent(
     tx,
     {

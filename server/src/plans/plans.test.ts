@@ -389,6 +389,34 @@ describe('the contact’s page', () => {
     await say('cannot');
     expect(kinds(await view(plan.id)).filter((k) => k === 'declined')).toHaveLength(1);
   });
+  test('withdrawn is withdrawn: the next alarm, a later home and a change reach the others only', async () => {
+    const plan = await world.file();
+    await world.watchOnce();
+    await world.post(`/api/plans/${plan.id}/withdraw`, { contact: ADA });
+    await world.post(`/api/plans/${plan.id}/withdraw`, { contact: ADA });
+    const before = (await world.calls()).length;
+    await world.deed(plan.id, 'later', { home: new Date(plan.times.home + H).toISOString() });
+    await world.file({ amends: plan.id });
+    await silentUntil(plan.times.overdue + 3 * H);
+    const since = (await world.calls()).slice(0, -before);
+    expect(since.filter((c) => c.to === 'Ada Tolley')).toEqual([]);
+    const seen = await view(plan.id);
+    expect(seen.contacts).toMatchObject([{ id: ADA, withdrawn: true }]);
+    expect(kinds(seen).filter((k) => k === 'withdrawn')).toHaveLength(1);
+    expect((await world.post(`/api/plans/${plan.id}/withdraw`, { contact: uuid() })).status).toBe(404);
+  });
+  test('ages, weights and phones of the crew are there once they are overdue, and not before', async () => {
+    const plan = await world.file();
+    await world.watchOnce();
+    const link = await linkFor('Ada Tolley');
+    const early = (await page(link)).text;
+    expect(early).not.toContain('82 kg');
+    expect(early).toContain('stand here once they are overdue');
+    await silentUntil(plan.times.overdue + MIN);
+    const late = (await page(link)).text;
+    expect(late).toContain('82 kg');
+    expect(late).not.toContain('stand here once they are overdue');
+  });
   test('withdrawn, made up, or two days after the end: nothing to see', async () => {
     const plan = await world.file();
     await world.watchOnce();
@@ -404,5 +432,14 @@ describe('the contact’s page', () => {
     const second = await linkFor('Ada Tolley');
     await world.post(`/api/plans/${other.id}/withdraw`, { contact: ADA });
     expect((await page(second)).status).toBe(404);
+  });
+  test('who tries links is slowed; whoever has one, from the same network, is not shut out', async () => {
+    await world.file();
+    await world.watchOnce();
+    const link = await linkFor('Ada Tolley');
+    const tries: number[] = [];
+    for (let i = 0; i < 125; i += 1) tries.push((await page(`/c/${'A'.repeat(40)}${i}`)).status);
+    expect([tries[0], tries.at(-1)]).toEqual([404, 429]);
+    expect((await page(link)).status).toBe(200);
   });
 });

@@ -19,7 +19,7 @@ interface Parts {
 function viewOf(row: PlanRow, { told, events: rows, opened, unreached }: Parts, now: number): PlanView {
   const { sheet, contacts } = toldIn(told);
   const events = eventsIn(rows);
-  const { state, times, accepted, declined, rung } = fold(events, now);
+  const { state, times, accepted, declined, withdrawn, rung } = fold(events, now);
   const next = isOpen(state)
     ? deadlinesOf(times)
         .filter((d) => d.at > now)
@@ -42,6 +42,7 @@ function viewOf(row: PlanRow, { told, events: rows, opened, unreached }: Parts, 
       accepted: accepted.has(c.id),
       opened: opened.has(c.id),
       ...(declined.has(c.id) ? { declined: true } : {}),
+      ...(withdrawn.has(c.id) ? { withdrawn: true } : {}),
       ...(rung.has(c.id) ? { rung: rung.get(c.id) ?? now } : {}),
       ...(unreached.has(c.id) ? { unreached: true } : {}),
     })),

@@ -1,4 +1,4 @@
-import { checkInKept, fold, isOpen, sheetNow } from '@escale/core/floatplan';
+import { checkInKept, fold, isOpen, sheetNow, stillContacts } from '@escale/core/floatplan';
 import type { EventKind, PlanEvent } from '@escale/core/model';
 import type { deadline, plan, planEvent } from '../db/schema';
 import { compose, type Leapt, type MessageContext, type Written } from '../messages/write';
@@ -40,7 +40,7 @@ export function actOn(plan: Due, { now, base, leapt }: Now): Deed {
   const deed: Deed = { events: [], messages: [], tokens: [] };
   if (!row.open) return deed;
   const chain = recordOf(plan);
-  const told = toldIn(plan.told);
+  const told = stillTold(plan.told, chain.events);
   const inOrder = [...due].sort((a, b) => ORDER.indexOf(a.kind) - ORDER.indexOf(b.kind));
   for (const { kind, promisedAt } of inOrder) {
     const { state, times } = fold(chain.events, now);
@@ -75,7 +75,7 @@ export function actOn(plan: Due, { now, base, leapt }: Now): Deed {
 /** An alarm that came early, by a clock that was wrong, is taken back with the words for whoever acted on it. */
 export function takeBack(plan: Due, { now, base }: Now): Deed {
   const chain = recordOf(plan);
-  const told = toldIn(plan.told);
+  const told = stillTold(plan.told, chain.events);
   const { times } = fold(chain.events, now);
   const heard = plan.due.some((d) => d.kind === 'overdue' || d.kind === 'alarm' || d.kind === 'check-in');
   const written = heard
@@ -103,6 +103,12 @@ export function lastWords({ row, told, due }: Due, { now, base, leapt }: Now): W
     {},
     leapt,
   );
+}
+
+/** The part of a version that people see, for those who still hear of it. */
+function stillTold(row: ToldRow | undefined, events: PlanEvent[]): Told {
+  const told = toldIn(row);
+  return { ...told, contacts: stillContacts(told.contacts, events) };
 }
 
 /** What to do first, from the sheet; a sheet that can't be read keeps back its words and not the alarm. */

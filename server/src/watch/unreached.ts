@@ -1,5 +1,5 @@
 import { and, eq, isNull, isNotNull } from 'drizzle-orm';
-import { fold, isOpen } from '@escale/core/floatplan';
+import { fold, isOpen, stillContacts } from '@escale/core/floatplan';
 import { message, plan } from '../db/schema';
 import { transact } from '../db/transact';
 import { ALARMING, compose, writeAll, type Written } from '../messages/write';
@@ -41,6 +41,7 @@ async function passOne(
     const { state, times } = fold(events, now);
     if (!isOpen(state)) return;
     const told = await toldOf(tx, row.id);
+    const contacts = stillContacts(told.contacts, events);
     log.error(
       { plan: row.id, kind: failed.kind, trouble: failed.trouble },
       'an alarm did not reach its contact',
@@ -50,10 +51,8 @@ async function passOne(
     const name = { contact: failed.to };
     // The next in the crew's own order who can be reached and was not found out of reach before.
     const out = new Set(events.flatMap((e) => (e.kind === 'unreached' ? (e.contact ?? []) : [])));
-    const after = told.contacts.slice(told.contacts.findIndex((c) => c.id === failed.contact) + 1);
-    const next = [...after, ...told.contacts].find(
-      (c) => c.phone && c.id !== failed.contact && !out.has(c.id),
-    );
+    const after = contacts.slice(contacts.findIndex((c) => c.id === failed.contact) + 1);
+    const next = [...after, ...contacts].find((c) => c.phone && c.id !== failed.contact && !out.has(c.id));
     const written = both(
       compose('unreached.crew', [{ name: told.skipper }], context, name),
       compose('unreached', next ? [next] : [], context, name),

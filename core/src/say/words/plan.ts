@@ -5,6 +5,7 @@ export const PLAN_WORDS = {
   'plan.none.mend': 'File the float plan',
   'plan.contact.title': 'No contact ashore',
   'plan.contact.why': 'A float plan needs someone who notices.',
+  'plan.contact.withdrawn': 'Those of the filed plan were taken off it. Choose another and send the change.',
   'plan.contact.mend': 'Choose a contact',
   'plan.reach.title': '{contact} can’t be reached: no phone was entered',
   'plan.reach.why': 'When you are overdue there is no number at which they could be told.',
