@@ -37,6 +37,8 @@ export function fakeServer() {
     sent: [] as { path: string; body: unknown }[],
     things,
     plans: [] as PlanView[],
+    /** What a file would change. */
+    changes: [] as object[],
     /** Those on the second page. */
     later: [] as PlanView[],
     ticks: new Map<string, number>(),
@@ -82,6 +84,8 @@ export function fakeServer() {
       return { id: thing, version: things.find((h) => h.id === thing)?.version ?? 1 };
     }
     if (path === '/api/ticks') return body;
+    if (path === '/api/import/preview') return { changes: server.changes };
+    if (path === '/api/import') return { added: 0, changed: 0, same: 0 };
     return { id: /plans\/([^/]+)/.exec(path)?.[1] ?? (body as { id: string }).id, state: 'filed' };
   };
   const answer = (path: string, body: unknown): unknown => {

@@ -2,6 +2,7 @@ import { screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { fresh, type fakeServer, show } from '../../test/world';
 import { Exchange } from './exchange';
+import { SHED } from './words';
 
 const user = userEvent.setup({ delay: null });
 let server: ReturnType<typeof fakeServer>;
@@ -36,4 +37,27 @@ test('what the server refuses is said line by line', async () => {
   expect((await screen.findByRole('alert')).textContent).toContain(
     'This file can’t be taken. Nothing was changed.',
   );
+});
+
+test('what a file would change is seen before anything is, a contact’s number named; left, nothing is sent', async () => {
+  server.changes = [
+    {
+      type: 'contact',
+      id: 'a',
+      name: 'Ada Tolley',
+      what: 'changed',
+      fields: [{ field: 'phone', was: '555 0177', is: '555 9999' }],
+    },
+    { type: 'gear', id: 'b', name: 'A whistle', what: 'added', fields: [] },
+  ];
+  show(<Exchange />);
+  await pick('{"escale":"bundle"}');
+  expect(await screen.findByText(SHED.whoIsRung)).toBeTruthy();
+  expect(screen.getByText('phone: 555 0177 becomes 555 9999')).toBeTruthy();
+  expect(screen.getByText('A whistle: new')).toBeTruthy();
+  await user.click(screen.getByRole('button', { name: 'Leave it' }));
+  expect(server.sent.map((s) => s.path)).toEqual(['/api/import/preview']);
+  await pick('{"escale":"bundle"}');
+  await user.click(await screen.findByRole('button', { name: 'Take it in' }));
+  await waitFor(() => expect(server.sent.at(-1)?.path).toBe('/api/import'));
 });

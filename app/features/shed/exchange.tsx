@@ -4,6 +4,7 @@ import { getDocumentAsync } from 'expo-document-picker';
 import { mutate } from 'swr';
 import { Button, Row } from '../../ui/button';
 import { T } from '../../ui/text';
+import { usePalette } from '../../ui/theme';
 import { ask, Refusal } from '../../data/api';
 import { addressed } from '../../data/memory';
 import { SHED } from './words';
@@ -15,17 +16,68 @@ interface Outcome {
   faults: string[];
 }
 
-/** The whole shed and all trips as a file, out and in. Taken whole or not at all, by the server. */
+/** What a file would do to one thing. */
+interface Change {
+  type: string;
+  id: string;
+  name: string;
+  what: 'added' | 'changed';
+  fields: { field: string; was: string; is: string }[];
+}
+
+interface Waiting {
+  bundle: unknown;
+  changes: Change[];
+}
+
+/** The whole shed and all trips as a file, out and in: what it would change is seen first, and it is taken whole or not at all. */
 export function Exchange() {
   const [busy, setBusy] = useState(false);
   const [outcome, setOutcome] = useState<Outcome>();
+  const [waiting, setWaiting] = useState<Waiting>();
+  const during = async (work: () => Promise<void>) => {
+    setBusy(true);
+    setOutcome(undefined);
+    try {
+      await work();
+    } catch (error) {
+      setOutcome(
+        error instanceof Refusal
+          ? { ok: false, said: error.title, faults: error.faults }
+          : { ok: false, said: 'No signal: nothing was loaded.', faults: [] },
+      );
+    } finally {
+      setBusy(false);
+    }
+  };
   const load = async () => {
     const picked = await getDocumentAsync({ type: 'application/json' });
     const file = picked.canceled ? undefined : picked.assets[0]?.file;
     if (!file) return;
-    setBusy(true);
-    setOutcome(await take(await file.text()).finally(() => setBusy(false)));
+    await during(async () => {
+      const bundle = parsed(await file.text());
+      if (bundle instanceof Error)
+        return setOutcome({
+          ok: false,
+          said: 'This file is no JSON. Nothing was changed.',
+          faults: [bundle.message],
+        });
+      const { changes } = (await ask('/api/import/preview', bundle)) as { changes: Change[] };
+      if (changes.length > 0) setWaiting({ bundle, changes });
+      else setOutcome({ ok: true, said: SHED.wouldNothing, faults: [] });
+    });
   };
+  const take = () =>
+    during(async () => {
+      const done = (await ask('/api/import', waiting?.bundle)) as {
+        added: number;
+        changed: number;
+        same: number;
+      };
+      setWaiting(undefined);
+      await mutate('/api/things');
+      setOutcome({ ok: true, said: plainly(SHED.loaded, done), faults: [] });
+    });
   return (
     <View style={{ gap: 8 }}>
       <T as="label">The shed and trips as a file</T>
@@ -35,6 +87,14 @@ export function Exchange() {
           Load a file
         </Button>
       </Row>
+      {waiting ? (
+        <Preview
+          changes={waiting.changes}
+          busy={busy}
+          take={() => void take()}
+          leave={() => setWaiting(undefined)}
+        />
+      ) : null}
       {outcome ? (
         <View role={outcome.ok ? 'status' : 'alert'} style={{ gap: 2 }}>
           <T as="strong">{outcome.said}</T>
@@ -50,27 +110,55 @@ export function Exchange() {
   );
 }
 
-async function take(text: string): Promise<Outcome> {
-  let bundle: unknown;
+function parsed(text: string): unknown {
   try {
-    bundle = JSON.parse(text.replace(/^\uFEFF/, ''));
+    return JSON.parse(text.replace(/^\uFEFF/, ''));
   } catch (error) {
-    return {
-      ok: false,
-      said: 'This file is no JSON. Nothing was changed.',
-      faults: error instanceof Error ? [error.message] : [],
-    };
+    return error instanceof Error ? error : new Error(String(error));
   }
-  try {
-    const { added, changed, same } = (await ask('/api/import', bundle)) as {
-      added: number;
-      changed: number;
-      same: number;
-    };
-    await mutate('/api/things');
-    return { ok: true, said: plainly(SHED.loaded, { added, changed, same }), faults: [] };
-  } catch (error) {
-    if (error instanceof Refusal) return { ok: false, said: error.title, faults: error.faults };
-    return { ok: false, said: 'No signal: nothing was loaded.', faults: [] };
-  }
+}
+
+/** So many are named; of the others their number. */
+const NAMED = 30;
+
+/** What the file would change, contacts first, before anything is. */
+function Preview({
+  changes,
+  busy,
+  take,
+  leave,
+}: {
+  changes: Change[];
+  busy: boolean;
+  take: () => void;
+  leave: () => void;
+}) {
+  const p = usePalette();
+  const changed = changes.filter((c) => c.what === 'changed');
+  const added = changes.length - changed.length;
+  return (
+    <View role="status" style={{ gap: 6, borderWidth: 2, borderColor: p.ink, padding: 12 }}>
+      <T as="strong">{plainly(SHED.wouldChange, { n: changed.length, added })}</T>
+      {changed.some((c) => c.type === 'contact') ? <T as="strong">{SHED.whoIsRung}</T> : null}
+      {changes.slice(0, NAMED).map((change) => (
+        <View key={change.id} style={{ gap: 2 }}>
+          <T>{plainly(change.what === 'added' ? SHED.wouldAdd : SHED.wouldDiffer, { name: change.name })}</T>
+          {change.fields.map((f) => (
+            <T key={f.field} as="small">
+              {plainly(f.is === '' ? SHED.changedGone : f.was === '' ? SHED.changedTo : SHED.changedFrom, f)}
+            </T>
+          ))}
+        </View>
+      ))}
+      {changes.length > NAMED ? (
+        <T as="small">{plainly(SHED.andMore, { n: changes.length - NAMED })}</T>
+      ) : null}
+      <Row>
+        <Button kind="main" busy={busy} onPress={take}>
+          Take it in
+        </Button>
+        <Button onPress={leave}>Leave it</Button>
+      </Row>
+    </View>
+  );
 }

@@ -3,6 +3,7 @@ import { checkBundle, MOST_BYTES } from '@escale/core/formats';
 import { Id } from '@escale/core/model';
 import { transact } from '../db/transact';
 import { exportBundle, importBundle } from '../exchange/bundle';
+import { previewBundle } from '../exchange/preview';
 import type { Services } from '../services';
 import { conditionsOf, loadShed } from '../things/shed';
 import { parse, Problem } from './problem';
@@ -17,6 +18,12 @@ export function exchange(services: Services): Router {
     res
       .set('Content-Disposition', 'attachment; filename="escale.json"')
       .json(await exportBundle(services, whoOf(req)));
+  });
+
+  routes.post('/import/preview', express.json({ limit: MOST_BYTES }), async (req, res) => {
+    const read = checkBundle(req.body);
+    if (!read.ok) throw new Problem(422, 'This file can’t be taken. Nothing was changed.', read.faults);
+    res.json({ changes: await previewBundle(db, whoOf(req), read.bundle) });
   });
 
   routes.post('/import', express.json({ limit: MOST_BYTES }), async (req, res) => {

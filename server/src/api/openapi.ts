@@ -108,6 +108,13 @@ const PATHS: Record<string, Record<string, object>> = {
     post: { summary: 'Tick or untick; the latest word holds.', ...takes('Tick'), ...answer('The tick.') },
   },
   '/api/export': { get: { summary: 'The whole memory as a bundle.', ...answer('A bundle.', 'Bundle') } },
+  '/api/import/preview': {
+    post: {
+      summary: 'What taking in a bundle would add and change, before anything is.',
+      ...takes('Bundle'),
+      ...answer('The changes, contacts first.'),
+    },
+  },
   '/api/import': {
     post: { summary: 'Take a bundle in, whole or not at all.', ...takes('Bundle'), ...answer('Counts.') },
   },

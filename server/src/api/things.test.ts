@@ -1,4 +1,5 @@
 import { afterAll, beforeAll, beforeEach, describe, expect, test } from '@jest/globals';
+import { demoBundle } from '@escale/core/formats';
 import { makeWorld, NOW, uuid, TRIP, WHISTLE, type World } from '../../test/world';
 
 let world: World;
@@ -200,6 +201,22 @@ describe('bundles', () => {
     const again = await world.post('/api/import', bundle);
     expect(again.body).toMatchObject({ added: 0, changed: 0 });
     expect(again.body.same).toBeGreaterThan(50);
+  });
+  test('what it would change is told before anything is: a contact’s phone first', async () => {
+    const bundle = demoBundle(NOW);
+    const [ada] = bundle.shed.contacts;
+    const people = bundle.shed.people.map((p, i) => (i === 0 ? { ...p, name: 'Someone else' } : p));
+    const extra = { ...ada, id: uuid(), name: 'New one' };
+    const shed = { ...bundle.shed, people, contacts: [{ ...ada, phone: '555 9999' }, extra] };
+    const { body } = await world.post('/api/import/preview', { ...bundle, shed });
+    expect(body.changes).toMatchObject([
+      { type: 'contact', name: ada.name, what: 'changed', fields: [{ field: 'phone', is: '555 9999' }] },
+      { type: 'person', what: 'changed', fields: [{ field: 'name', is: 'Someone else' }] },
+      { type: 'contact', name: 'New one', what: 'added', fields: [] },
+    ]);
+    const { things } = await world.get<{ things: { id: string; doc: { phone?: string } }[] }>('/api/things');
+    expect(things.find((t) => t.id === ada.id)?.doc.phone).toBe(ada.phone);
+    expect((await world.post('/api/import/preview', demoBundle(NOW))).body).toEqual({ changes: [] });
   });
   test('with one fault nothing is taken', async () => {
     const bundle = await world.get<{ shed: { people: Record<string, unknown>[] } }>('/api/export');
