@@ -20,6 +20,7 @@ import { compose, writeAll, type MessageContext } from '../messages/write';
 import { conditionsFor } from '@escale/core/water';
 import { conditionsOf, loadShed } from '../things/shed';
 import { setDeadlines } from './deadlines';
+import { frozenShed } from './frozen';
 import { CATALOGUE } from '@escale/core/kit';
 import { packsOn } from '@escale/core/rules';
 
@@ -60,7 +61,13 @@ export async function filePlan(services: Services, who: Principal, request: File
   const assessment = await services.reckon({ trip, shed, conditions, packs, catalogue: CATALOGUE, now });
   const draft = draftOf(trip, shed, assessment, now, conditions.forecast?.invented === true);
   const version: Version = {
-    inputs: { trip, shed, conditions, packs: assessment.packs, core: assessment.core },
+    inputs: {
+      trip,
+      shed: frozenShed(trip, shed),
+      conditions,
+      packs: assessment.packs,
+      core: assessment.core,
+    },
     assessment,
     draft,
     trip,
@@ -69,11 +76,12 @@ export async function filePlan(services: Services, who: Principal, request: File
   try {
     return await transact(db, (tx) => freeze(tx, services, who, request, version));
   } catch (error) {
-    // Another server filed the same at the same instant: what stands there now is the answer.
-    if (!isTwice(error)) throw error;
+    // The same was filed at the same instant, by way of another server: what stands there now is the answer.
+    const conflict = error instanceof Refusal && error.why === 'conflict';
+    if (!conflict && !isTwice(error)) throw error;
     const same = await filedBefore(db, who, request);
     if (same) return same;
-    await refuseSecond(db, trip.id);
+    if (!conflict) await refuseSecond(db, trip.id);
     throw error;
   }
 }

@@ -1,0 +1,59 @@
+import { afterAll, beforeAll, beforeEach, describe, expect, test } from '@jest/globals';
+import { demoBundle } from '@escale/core/formats';
+import { CATALOGUE } from '@escale/core/kit';
+import { packsOn } from '@escale/core/rules';
+import { assess } from '@escale/core/trip';
+import { planVersion } from '../db/schema';
+import { makeWorld, NOW, uuid, type World } from '../../test/world';
+import { frozenShed } from './frozen';
+
+let world: World;
+beforeAll(async () => {
+  world = await makeWorld();
+});
+beforeEach(() => world.reset());
+afterAll(() => world.close());
+
+describe('what a filing freezes', () => {
+  test('is nobody’s illness, and of who is not aboard nothing but that they are there', async () => {
+    const stranger = uuid();
+    const secret = 'Has an injector against wasp stings';
+    await world.command(stranger, 'person', 0, {
+      kind: 'create',
+      doc: { id: stranger, name: 'Zebedee Quill', phone: '555 0666', medical: secret },
+    });
+    const { trips } = demoBundle(NOW);
+    const skipper = trips[0].crew[0].person;
+    await world.command(skipper, 'person', 1, {
+      kind: 'patch',
+      patch: [{ op: 'set', pointer: '/medical', value: secret }],
+    });
+    await world.file();
+    const bytes = JSON.stringify(await world.db.select().from(planVersion));
+    for (const word of [secret, 'Zebedee', '555 0666']) expect(bytes).not.toContain(word);
+    expect(bytes).toContain(stranger);
+    expect(bytes).toContain('Rowan Pike');
+  });
+  test.each(demoBundle(NOW).trips.map((trip) => [trip.title, trip] as const))(
+    '%s: reckoned again from it, the same is found',
+    (_, trip) => {
+      const { shed } = demoBundle(NOW);
+      const on = (of: typeof shed) => {
+        const packs = packsOn(
+          of.waters.find((w) => w.id === trip.water),
+          of,
+        );
+        const { findings, schedule } = assess({
+          trip,
+          shed: of,
+          conditions: {},
+          packs,
+          catalogue: CATALOGUE,
+          now: NOW,
+        });
+        return { findings: findings.map((f) => `${f.level} ${f.id}`), schedule };
+      };
+      expect(on(frozenShed(trip, shed))).toEqual(on(shed));
+    },
+  );
+});
