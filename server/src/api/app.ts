@@ -10,6 +10,7 @@ import type { Services } from '../services';
 import { DEMO_PATH, type Demo, type DemoKeeper } from '../demo/keeper';
 import { countsOf } from '../backup/copy';
 import type { Keeper } from '../backup/keeper';
+import { ROOM_FOR_DEEDS, roomIn } from '../db/room';
 import type { GuardedClock } from '../watch/guard';
 import { asideOf, tryAgain } from '../watch/aside';
 import { healthOf } from '../watch/health';
@@ -128,6 +129,17 @@ function clocksOf({ heard }: Below): RequestHandler {
 }
 const HERE = /^(::1|(::ffff:)?127\.)/;
 
+const FULL = 507;
+/** On a disk that is nearly full only what is said of a plan is still written down. */
+function roomForHome({ folder }: Below): RequestHandler {
+  return (req, _res, next) => {
+    const deed = /^\/plans\/[^/]+\/deeds$/.test(req.path);
+    if (folder && req.method === 'POST' && !deed && roomIn(folder) < ROOM_FOR_DEEDS)
+      throw new Problem(FULL, 'The server’s disk is full. Nothing was changed; it will be sent again.');
+    next();
+  };
+}
+
 const UNHEALTHY = 503;
 
 /** The API over one memory. */
@@ -141,6 +153,7 @@ function apiOf(services: Services, below: Below): express.Router {
   });
   api.use(unchanged);
   api.use(writesAreJson);
+  api.use(roomForHome(below));
   api.use(exchange(services));
   api.use(express.json({ limit: '1mb' }));
   const health = () =>

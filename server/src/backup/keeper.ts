@@ -3,6 +3,7 @@ import type { Logger } from 'pino';
 import { MS } from '@escale/core/units';
 import { inFolder } from '../db/folder';
 import type { Db } from '../db/open';
+import { ROOM_ENOUGH, roomIn } from '../db/room';
 import { brokenChains, brokenVersions, type Broken } from '../plans/chain';
 import { HeadsFile } from './heads';
 import type { Counts } from './copy';
@@ -81,11 +82,11 @@ export async function keepMemory(
   // Before anything is noted anew: what is missing now was there when it was noted.
   await verify().catch(said('the records could not be looked through'));
   const noting = repeat(() => heads.note(db), HEADS_EVERY, said('the heads could not be noted'));
-  const copying = repeat(
-    () => roll(db, backups, now()),
-    COPIES_EVERY,
-    said('the memory could not be copied'),
-  );
+  const copy = async () => {
+    // The last of a disk is not for copies.
+    if (roomIn(folder) >= ROOM_ENOUGH) await roll(db, backups, now());
+  };
+  const copying = repeat(copy, COPIES_EVERY, said('the memory could not be copied'));
   const looking = repeat(verify, VERIFIED_EVERY, said('the records could not be looked through'));
   await noting.once();
   void copying.once();

@@ -1,5 +1,7 @@
 import {
+  accessSync,
   chmodSync,
+  constants,
   existsSync,
   lstatSync,
   mkdirSync,
@@ -56,6 +58,14 @@ export function takeFolder(folder: string): boolean {
 
 /** @throws FolderRefused where the folder is somebody else's */
 export function claim(folder: string): void {
+  try {
+    accessSync(folder, constants.W_OK);
+  } catch (error) {
+    throw new FolderRefused(
+      `${folder} can’t be written to: its disk is read-only, or it is somebody else’s. Nothing was touched. Make it writable, or name another with ESCALE_DATA.`,
+      { cause: error },
+    );
+  }
   const parts = inFolder(folder);
   const there = existsSync(folder) ? readdirSync(folder) : [];
   if (!existsSync(parts.mark)) {

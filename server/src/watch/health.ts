@@ -1,7 +1,7 @@
-import { statfsSync } from 'node:fs';
 import { MS } from '@escale/core/units';
 import type { Kept } from '../backup/keeper';
 import type { Clock } from '../clock';
+import { ROOM_ENOUGH, roomIn } from '../db/room';
 import type { GuardedClock, Standing } from './guard';
 import type { Watch } from './watcher';
 
@@ -11,8 +11,6 @@ export const HEALTHY = {
   round: 15 * MS.second,
   /** What is due, or written, is dealt with within seconds; in a storm of thousands within this. */
   waits: 2 * MS.minute,
-  /** Room for a day of writing and a backup, bytes. */
-  disk: 200_000_000,
 } as const;
 
 const STEADY: ReadonlySet<Standing> = new Set<Standing>(['steady', 'agreed']);
@@ -58,7 +56,7 @@ export function healthOf({ watch, clock, guard, folder, kept }: Looked): Health 
   const oldestDue = since(counted?.oldestDue),
     oldestUntold = since(counted?.oldestUntold);
   const standing = guard?.standing() ?? 'steady';
-  const disk = folder ? diskOf(folder) : undefined;
+  const disk = folder ? { free: roomIn(folder) } : undefined;
   const beyond = (value: number | undefined, most: number) => value !== undefined && value > most;
   const red: Red[] = [];
   // A watch that has just begun is given the time of a round.
@@ -68,7 +66,7 @@ export function healthOf({ watch, clock, guard, folder, kept }: Looked): Health 
   if (beyond(oldestUntold, HEALTHY.waits)) red.push('untold');
   if ((counted?.setAside ?? 0) > 0) red.push('set-aside');
   if (!STEADY.has(standing)) red.push('clock');
-  if (disk && disk.free < HEALTHY.disk) red.push('disk');
+  if (disk && disk.free < ROOM_ENOUGH) red.push('disk');
   const memory = kept?.();
   if (memory?.stale) red.push('backup');
   if (memory && memory.broken > 0) red.push('chain');
@@ -85,9 +83,4 @@ export function healthOf({ watch, clock, guard, folder, kept }: Looked): Health 
     ...(disk ? { disk } : {}),
     ...(memory?.backup ? { backup: memory.backup } : {}),
   };
-}
-
-function diskOf(folder: string): { free: number } | undefined {
-  const { bavail, bsize } = statfsSync(folder);
-  return { free: bavail * bsize };
 }
