@@ -2,9 +2,10 @@
 import { spawnSync } from 'node:child_process';
 import { readFileSync, writeFileSync } from 'node:fs';
 import { cpus } from 'node:os';
-import { buildApp, buildServer, install, ROOT, say } from './setup.mjs';
+import { buildApp, buildServer, install, postgres, ROOT, say } from './setup.mjs';
 
 await install();
+await postgres();
 await buildApp();
 await buildServer();
 

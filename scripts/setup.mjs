@@ -114,19 +114,34 @@ export const buildServer = () =>
     ),
   );
 
+const mayInstall = () => process.getuid?.() === 0 && spawnSync('apt-get', ['--version']).status === 0;
+async function debian(name) {
+  await run('apt-get', ['update', '-qq'], { quiet: true });
+  await run('apt-get', ['install', '-y', '-qq', '--no-install-recommends', name], {
+    env: { DEBIAN_FRONTEND: 'noninteractive' },
+    quiet: true,
+  });
+}
+
 /** Debian's Chromium for the end-to-end tests: installed where we may, otherwise said plainly. */
 export async function chromium() {
   if (existsSync('/usr/bin/chromium')) return say('browser: Debian’s Chromium is here');
-  const may = process.getuid?.() === 0 && spawnSync('apt-get', ['--version']).status === 0;
-  if (!may)
+  if (!mayInstall())
     throw new Error(
       'The end-to-end tests need Debian’s Chromium at /usr/bin/chromium. ' +
         'Install the package "chromium" (as root: apt-get install chromium) and start again.',
     );
   say('browser: installing Debian’s Chromium …');
-  await run('apt-get', ['update', '-qq'], { quiet: true });
-  await run('apt-get', ['install', '-y', '-qq', '--no-install-recommends', 'chromium'], {
-    env: { DEBIAN_FRONTEND: 'noninteractive' },
-    quiet: true,
-  });
+  await debian('chromium');
+}
+
+/** Debian's PostgreSQL for the tests of the second driver: where it can't be had they are left out, and that is said. */
+export async function postgres() {
+  if (existsSync('/usr/lib/postgresql')) return say('database: Debian’s PostgreSQL is here');
+  if (!mayInstall())
+    return say('database: no PostgreSQL here (package "postgresql"): its tests are left out');
+  say('database: installing Debian’s PostgreSQL …');
+  await debian('postgresql').catch((error) =>
+    say(`database: PostgreSQL could not be installed, its tests are left out (${error.message})`),
+  );
 }

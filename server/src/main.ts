@@ -120,6 +120,9 @@ function endOn(log: Logger, end: () => Promise<void>): () => void {
 
 /** Only the watch, for the process that serves: where the database lets several in. */
 async function watchOnly(settings: Settings, log: Logger): Promise<void> {
+  // A server that is killed while this one still opens leaves nobody to answer to.
+  const alone = () => process.exit(0);
+  process.once('disconnect', alone);
   const { memory, guard, services, endReckoning } = await open(settings, log);
   const watcher = watch(services, { ...(guard ? { guard } : {}) });
   const stop = endOn(log, async () => {
@@ -127,6 +130,7 @@ async function watchOnly(settings: Settings, log: Logger): Promise<void> {
     await endReckoning();
     await memory.close();
   });
+  process.off('disconnect', alone);
   answerBeside(
     watcher,
     {

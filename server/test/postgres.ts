@@ -24,7 +24,7 @@ export interface Postgres {
   end(): void;
 }
 
-const freePort = () =>
+export const freePort = () =>
   new Promise<number>((done) => {
     const probe = createServer().listen(0, '127.0.0.1', () => {
       const { port } = probe.address() as { port: number };

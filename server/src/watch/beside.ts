@@ -100,6 +100,7 @@ export function answerBeside(
     else on.heard(asked.heard.device, asked.heard.shows, asked.heard.sameMachine);
   });
   process.on('disconnect', stop);
+  if (!process.connected) stop();
   setInterval(() => {
     const { sweptAt, counted } = watch.pulse();
     const now = performance.now();
