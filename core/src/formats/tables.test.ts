@@ -156,3 +156,18 @@ describe('the calendar', () => {
     for (const line of text.split('\r\n')) expect(Buffer.byteLength(line)).toBeLessThanOrEqual(75);
   });
 });
+
+describe('a table that would hold the page up', () => {
+  test.each([
+    ['a million commas', ','.repeat(1_000_000), /more than 200 columns/],
+    ['more rows than a shed holds', `name\n${'x\n'.repeat(5001)}`, /more than 5000 rows/],
+    ['a file that is too large', 'x'.repeat(4_000_001), /larger than 4 MB/],
+    ['an open quote', `name,count\n"${'a,b\n'.repeat(100_000)}`, /Quoted field unterminated/],
+  ])('%s is refused before it does', (_, text, fault) => {
+    expect(readTable(text).faults.join(' ')).toMatch(fault);
+  });
+  test('as many rows as a shed holds are taken', () => {
+    const table = readTable(`name\n${'x\n'.repeat(5000)}`);
+    expect([table.faults, table.rows.length]).toEqual([[], 5000]);
+  });
+});

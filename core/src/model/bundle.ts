@@ -21,16 +21,17 @@ export const THINGS = {
 } as const satisfies Record<ThingType, z.ZodType>;
 export type ThingOf<T extends ThingType> = z.infer<(typeof THINGS)[T]>;
 
-const MOST = 5000;
+/** So many things of one kind a shed holds. */
+export const MOST_OF_A_KIND = 5000;
 export const Shed = z.strictObject({
-  boats: z.array(Boat).max(MOST),
-  people: z.array(Person).max(MOST),
-  gear: z.array(GearItem).max(MOST),
-  places: z.array(Place).max(MOST),
-  waters: z.array(Water).max(MOST),
-  contacts: z.array(Contact).max(MOST),
-  debriefs: z.array(Debrief).max(MOST),
-  runs: z.array(Run).max(MOST),
+  boats: z.array(Boat).max(MOST_OF_A_KIND),
+  people: z.array(Person).max(MOST_OF_A_KIND),
+  gear: z.array(GearItem).max(MOST_OF_A_KIND),
+  places: z.array(Place).max(MOST_OF_A_KIND),
+  waters: z.array(Water).max(MOST_OF_A_KIND),
+  contacts: z.array(Contact).max(MOST_OF_A_KIND),
+  debriefs: z.array(Debrief).max(MOST_OF_A_KIND),
+  runs: z.array(Run).max(MOST_OF_A_KIND),
   /** Absent in files of before. */
   packs: z.array(OwnPack).max(100).default([]),
 });
@@ -55,7 +56,7 @@ export const Bundle = z.strictObject({
   schema: z.literal(BUNDLE_SCHEMA),
   asOf: Instant,
   shed: Shed,
-  trips: z.array(Trip).max(MOST),
+  trips: z.array(Trip).max(MOST_OF_A_KIND),
   conditions: z.record(z.string(), Conditions).optional(),
 });
 export type Bundle = z.infer<typeof Bundle>;

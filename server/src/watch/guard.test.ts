@@ -163,6 +163,18 @@ describe('after a restart', () => {
   });
 });
 
+test('a flood of made-up devices is forgotten again, and one that speaks often is not', () => {
+  const m = machine();
+  for (let i = 0; i < 5000; i += 1) {
+    m.clock.heard(`made-up-${i}`, START + 50, false);
+    m.clock.heard('phone', START + MIN, false);
+  }
+  m.set(MIN);
+  m.pass(1000);
+  m.clock.heard('phone', START + 1000 + MIN, false);
+  expect(m.clock.standing()).toBe('contradicted');
+});
+
 test('a second and slow corrections are followed as they come', () => {
   const m = machine();
   for (let i = 0; i < 100; i += 1) {

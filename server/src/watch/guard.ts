@@ -19,6 +19,8 @@ export const NEAR = 2 * MS.minute;
 /** A time service has put a clock right by then: what nobody contradicted for so long is no longer in doubt. */
 const SETTLED = MS.day;
 
+/** So many devices are known by their habit. */
+const DEVICES = 200;
 /** What came due in the span that was leapt over has gone out by then. */
 const AGREED = 10 * MS.minute;
 
@@ -162,7 +164,10 @@ export function guardedClock(hands: Hands, before?: Remembered, atStake = true):
         goneSince = hands.mono();
       }
       gone = 0;
+      usual.delete(device);
       usual.set(device, shows - now);
+      // The one that was heard longest ago goes: names cost nothing to make up.
+      if (usual.size > DEVICES) usual.delete(usual.keys().next().value!);
     },
     remember: () => ({ seenAt: look(), leap: gone }),
   };
