@@ -50,7 +50,9 @@ export async function makeWorld({
     base: 'http://localhost:4280',
     ...(standIns ? { weather: simulatedWeather(7), telephone: simulatedTelephone(db) } : {}),
   };
-  const watchOnce = () => lookOnce(services);
+  // One at a time, as the watch itself does it: a route asks for it and does not wait.
+  let looking: Promise<void> = Promise.resolve();
+  const watchOnce = () => (looking = looking.catch(() => undefined).then(() => lookOnce(services)));
   const onCall: Watch = {
     kick: watchOnce,
     stop: async () => undefined,

@@ -150,9 +150,7 @@ function Preview({
           ))}
         </View>
       ))}
-      {changes.length > NAMED ? (
-        <T as="small">{plainly(SHED.andMore, { n: changes.length - NAMED })}</T>
-      ) : null}
+      {changes.length > NAMED ? <T as="small">{plainly(SHED.more, { n: changes.length - NAMED })}</T> : null}
       <Row>
         <Button kind="main" busy={busy} onPress={take}>
           Take it in
