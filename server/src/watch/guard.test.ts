@@ -163,6 +163,18 @@ describe('after a restart', () => {
   });
 });
 
+test('what is counted, and remembered, is whole milliseconds, as the database keeps them', () => {
+  let mono = 0.25;
+  const clock = guardedClock({ wall: () => START + (mono > 1000 ? DAY : 0), mono: () => mono });
+  mono += 1000.3;
+  expect(Number.isInteger(clock.now())).toBe(true);
+  expect(Number.isInteger(clock.off())).toBe(true);
+  mono += HOLD;
+  clock.now();
+  expect(clock.standing()).toBe('unconfirmed');
+  expect([clock.remember().leap, clock.remember().seenAt].every(Number.isInteger)).toBe(true);
+});
+
 test('a flood of made-up devices is forgotten again, and one that speaks often is not', () => {
   const m = machine();
   for (let i = 0; i < 5000; i += 1) {

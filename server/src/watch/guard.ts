@@ -102,7 +102,8 @@ export function guardedClock(hands: Hands, before?: Remembered, atStake = true):
   const look = (): number => {
     const wall = hands.wall(),
       mono = hands.mono();
-    const counted = base.wall + (mono - base.mono);
+    // Whole milliseconds: what is counted is written down as such.
+    const counted = Math.round(base.wall + (mono - base.mono));
     const off = wall - counted;
     if (gone > 0 && mono - goneSince > SETTLED) gone = 0;
     if (Math.abs(off) <= LEAP) {
