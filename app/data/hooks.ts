@@ -161,6 +161,7 @@ export interface WatchHealth {
   ok: boolean;
   red: string[];
   now: number;
+  simulated?: boolean;
   lastSweep?: number;
   oldestDue?: number;
   oldestUntold?: number;

@@ -42,7 +42,7 @@ export function Health({ red = false }: { red?: boolean }) {
       ) : (
         <T as="small">
           {HEALTH.swept}
-          {health.backup ? ` ${plainly(HEALTH.copied, { at: health.backup.at })}` : ''}
+          {health.backup && !health.simulated ? ` ${plainly(HEALTH.copied, { at: health.backup.at })}` : ''}
         </T>
       )}
       {health.aside.map((one) => (
