@@ -144,10 +144,15 @@ async function locked(way: Way, work: () => Promise<void>): Promise<void> {
   await navigator.locks.request(keptAs(`escale-outbox-${way}`), work);
 }
 
-/** Tried again after a second, then twice as long each time, for days: a server in trouble is not for ever. */
+/**
+ * Tried again after a second, then twice as long each time, for days: a server in trouble is not for ever. What is said of a plan
+ * waits half a minute at most: “we’re home” must be there as soon as the server is.
+ */
 const FIRST_WAIT = 1000,
-  MOST_WAIT = 15 * 60_000;
-const waitAfter = (tries: number) => Math.min(MOST_WAIT, FIRST_WAIT * 2 ** Math.min(tries - 1, 20));
+  MOST_WAIT = 15 * 60_000,
+  MOST_WAIT_DEED = 30_000;
+const waitAfter = (tries: number, sending: Queued) =>
+  Math.min(isDeed(sending) ? MOST_WAIT_DEED : MOST_WAIT, FIRST_WAIT * 2 ** Math.min(tries - 1, 20));
 
 async function hurry(): Promise<void> {
   for (const s of await outbox())
@@ -194,7 +199,7 @@ async function sendAll(way: Way): Promise<void> {
 /** Answered, and nothing settled: it waits its turn again, and holds only what was made on top of it. */
 async function later(sending: Queued, held: Set<string>): Promise<void> {
   const tries = (sending.tries ?? 0) + 1;
-  await requeue({ ...sending, tries, notBefore: Date.now() + waitAfter(tries) });
+  await requeue({ ...sending, tries, notBefore: Date.now() + waitAfter(tries, sending) });
   const thing = holds(sending);
   if (thing) held.add(thing);
 }
@@ -216,14 +221,18 @@ async function refused(
 const holds = ({ path, thing }: Queued) => (path === COMMANDS ? thing : undefined);
 
 const FILING = '/api/plans';
+const isDeed = ({ path }: Queued) => path.startsWith(`${FILING}/`);
 /** A deed about a plan goes by its own way, unless the plan's own filing still waits. */
 function wayOf(sending: Queued, waiting: Queued[]): Way {
-  if (sending.path === FILING || !sending.path.startsWith(`${FILING}/`)) return 'rest';
+  if (!isDeed(sending)) return 'rest';
   const filing = waiting.find((s) => s.path === FILING && !s.refused && s.id === sending.thing);
   return filing ? 'rest' : 'deeds';
 }
 
-/** The first on its way that may go: neither sent nor refused, its wait over, and not behind a refused or waiting change of the same thing. */
+/**
+ * The first on its way that may go: neither sent nor refused, its wait over, and not behind a refused or waiting change of the
+ * same thing.
+ */
 async function nextOf(way: Way, held: Set<string>, tried: Set<number>): Promise<Queued | undefined> {
   const waiting = (await outbox()).filter((s) => !s.sent && !tried.has(s.key));
   const now = Date.now();

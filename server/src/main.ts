@@ -23,7 +23,7 @@ import { heartbeat } from './watch/heartbeat';
 import { guardedClock, machineHands, type GuardedClock } from './watch/guard';
 import { leaptBy } from './watch/leapt';
 import { dueBetween, readState } from './watch/state';
-import { lookOnce, watch, type Watch } from './watch/watcher';
+import { sweepAll, watch, type Watch } from './watch/watcher';
 
 /** A request that is not whole by then is cut: half-open ones would hold all that a machine has. */
 const HALF_OPEN = { headersTimeout: 10_000, requestTimeout: 60_000, connectionsCheckingInterval: 5_000 };
@@ -158,8 +158,11 @@ async function start(settings: Settings, log: Logger): Promise<void> {
     'the memory is open',
   );
   const keeper = await keepMemory(services, settings.folder);
-  // What came due while nobody looked is told before anybody is served.
-  await lookOnce(services);
+  // What came due while nobody looked is dealt with before anybody is served, and told by the watch's first round; what fails there
+  // is tried again by it, and keeps nobody from saying that they are home.
+  await sweepAll(services).catch((error: unknown) =>
+    log.error({ err: error }, 'the first sweep did not go through'),
+  );
   const beside = settings.url ? watchBeside(log) : undefined;
   const parts = inFolder(settings.folder);
   const watcher: Watch =

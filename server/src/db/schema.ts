@@ -127,6 +127,8 @@ export const plan = pgTable(
   ],
 );
 
+export type PlanRow = typeof plan.$inferSelect;
+
 /** What a filing was computed from and what it said; never changed. Read through `plans/stored`, which grows what is old. */
 export const planVersion = pgTable(
   'plan_version',

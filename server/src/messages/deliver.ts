@@ -1,10 +1,10 @@
 import { setTimeout as after } from 'node:timers/promises';
-import { and, asc, eq, gt, inArray, isNull, lte, or, sql } from 'drizzle-orm';
+import { and, asc, eq, inArray, isNull, or, sql } from 'drizzle-orm';
 import type { OutgoingCall, Telephone } from '../standins/telephone';
 import { message } from '../db/schema';
 import { transact } from '../db/transact';
 import type { Services } from '../services';
-import { LEASE, MOST_WAIT, RING_PATIENCE, SLICE, tryAfter } from '../tries';
+import { afterFailure, LEASE, mayBeTried, RING_PATIENCE, SLICE } from '../tries';
 import { NO_WAY, URGENT, withLink } from './write';
 
 type Row = typeof message.$inferSelect;
@@ -19,12 +19,12 @@ const urgency = sql`array_position(ARRAY[${sql.join(
  * Carry out written messages, a slice of them. Each is taken for a while (a lease, so that several servers share them), rung
  * outside of any transaction, and marked by itself: one that can't go holds up no other. At least once towards the
  * telephone, whose key makes it once; the link leaves with the message and is forgotten.
- * @returns how many were dealt with, and those that can't be delivered
+ * @returns how many were dealt with
  */
-export async function deliver(services: Services): Promise<{ tried: number; failed: Row[] }> {
+export async function deliver(services: Services): Promise<number> {
   const { db, clock, telephone } = services;
   // Without a telephone messages wait where they can be read; pages say that nobody heard of them.
-  if (!telephone) return { tried: 0, failed: [] };
+  if (!telephone) return 0;
   const taken = await take(services);
   const rung = await Promise.allSettled(taken.map((row) => ring(services, telephone, row)));
   const heard = taken.filter((_, i) => rung[i].status === 'fulfilled').map((row) => row.id);
@@ -39,17 +39,13 @@ export async function deliver(services: Services): Promise<{ tried: number; fail
         trouble: null,
       })
       .where(inArray(message.id, heard));
-  const failed: Row[] = [];
-  for (const [i, row] of taken.entries()) {
-    const end = rung[i];
-    if (end.status === 'rejected' && (await putBack(services, row, end.reason))) failed.push(row);
-  }
-  return { tried: taken.length, failed };
+  for (const [i, end] of rung.entries())
+    if (end.status === 'rejected') await putBack(services, taken[i], end.reason);
+  return taken.length;
 }
 
 async function take({ db, clock }: Services): Promise<Row[]> {
   const now = clock.now();
-  const at = new Date(now);
   return transact(db, async (tx) => {
     const free = await tx
       .select({ id: message.id })
@@ -59,12 +55,7 @@ async function take({ db, clock }: Services): Promise<Row[]> {
           isNull(message.deliveredAt),
           // What has no way to be told is not tried; it is shown.
           or(isNull(message.trouble), sql`${message.trouble} <> ${NO_WAY}`),
-          or(
-            isNull(message.nextTryAt),
-            lte(message.nextTryAt, at),
-            // Set by a clock that was wrong: nothing waits longer than the longest wait.
-            gt(message.nextTryAt, new Date(now + MOST_WAIT)),
-          ),
+          mayBeTried(message.nextTryAt, now),
         ),
       )
       .orderBy(asc(urgency), asc(message.madeAt), asc(message.id))
@@ -103,25 +94,13 @@ async function giveUpAfter(ms: number, signal: AbortSignal): Promise<never> {
   throw new Error('The telephone did not answer.');
 }
 
-/** It failed: tried again after a while, and set aside after some. Is this the time at which it is? */
-async function putBack({ db, clock, log }: Services, row: Row, error: unknown): Promise<boolean> {
-  const now = clock.now();
-  const attempts = row.attempts + 1;
-  const { wait, aside } = tryAfter(attempts);
-  const trouble = error instanceof Error ? error.name : 'Error';
+/** It failed: tried again after a while, and set aside after some. */
+async function putBack({ db, clock, log }: Services, row: Row, error: unknown): Promise<void> {
+  const { aside, set } = afterFailure(row, error, clock.now());
+  const { id, plan, kind } = row;
   log[aside ? 'error' : 'warn'](
-    { message: row.id, plan: row.plan, kind: row.kind, attempts, trouble },
+    { message: id, plan, kind, attempts: set.attempts, err: error },
     aside ? 'a message can’t be delivered and is set aside' : 'a message could not be delivered',
   );
-  const first = aside && row.setAsideAt === null;
-  await db
-    .update(message)
-    .set({
-      attempts,
-      trouble,
-      nextTryAt: new Date(now + wait),
-      ...(first ? { setAsideAt: new Date(now) } : {}),
-    })
-    .where(eq(message.id, row.id));
-  return first;
+  await db.update(message).set(set).where(eq(message.id, id));
 }

@@ -32,6 +32,7 @@ export type MessageKind =
   | 'overdue'
   | 'alarm'
   | 'early'
+  | 'early.overdue'
   | 'unread'
   | 'unreached'
   | 'unreached.crew'
@@ -60,6 +61,7 @@ export const URGENT: readonly MessageKind[] = [
   'overdue',
   'unread',
   'early',
+  'early.overdue',
   'rung',
   'unreached.crew',
   'check-in-missed',

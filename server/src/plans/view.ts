@@ -1,12 +1,10 @@
 import { and, asc, count, desc, eq, inArray, isNotNull } from 'drizzle-orm';
 import { deadlinesOf, filedTimes, fold, isOpen, sheetNow } from '@escale/core/floatplan';
 import type { PlanView } from '@escale/core/model';
-import { contactToken, message, plan } from '../db/schema';
+import { contactToken, message, plan, type PlanRow } from '../db/schema';
 import type { Db } from '../db/open';
 import { eventRows, eventsIn, type EventRow } from './events';
 import { toldIn, toldRows, type ToldRow } from './stored';
-
-export type PlanRow = typeof plan.$inferSelect;
 
 interface Parts {
   told: ToldRow | undefined;

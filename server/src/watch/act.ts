@@ -1,12 +1,11 @@
 import { checkInKept, fold, isOpen, sheetNow, stillContacts } from '@escale/core/floatplan';
 import type { EventKind, PlanEvent } from '@escale/core/model';
-import type { deadline, plan, planEvent } from '../db/schema';
+import type { deadline, planEvent, PlanRow } from '../db/schema';
 import { compose, type Leapt, type MessageContext, type Written } from '../messages/write';
 import { chained, eventsIn, type EventRow, type NewEvent } from '../plans/events';
 import { toldIn, type Told, type ToldRow } from '../plans/stored';
 
 export type DueRow = typeof deadline.$inferSelect;
-export type PlanRow = typeof plan.$inferSelect;
 
 /** A plan with what is due, and all that has to be known to act on it. */
 export interface Due {
@@ -72,15 +71,22 @@ export function actOn(plan: Due, { now, base, leapt }: Now): Deed {
   return deed;
 }
 
-/** An alarm that came early, by a clock that was wrong, is taken back with the words for whoever acted on it. */
+/** Of these somebody outside the crew was told. */
+const HEARD = new Set(['check-in', 'overdue', 'alarm']);
+
+/**
+ * What came early, by a clock that was wrong, is taken back with the words for whoever acted on it. They say what is so now:
+ * that nobody is overdue, or that they are and only the next step came too soon. A plan that has ended was stood down already.
+ */
 export function takeBack(plan: Due, { now, base }: Now): Deed {
+  const deed: Deed = { events: [], messages: [], tokens: [] };
+  if (!plan.row.open) return deed;
   const chain = recordOf(plan);
   const told = stillTold(plan.told, chain.events);
-  const { times } = fold(chain.events, now);
-  const heard = plan.due.some((d) => d.kind === 'overdue' || d.kind === 'alarm' || d.kind === 'check-in');
-  const written = heard
-    ? compose('early', told.contacts, { ...contextOf(plan, told, base, now), times })
-    : { messages: [], tokens: [] };
+  const { state, times } = fold(chain.events, now);
+  const kind = state === 'overdue' || state === 'alarm' ? 'early.overdue' : 'early';
+  const to = plan.due.some((d) => HEARD.has(d.kind)) ? told.contacts : [];
+  const written = compose(kind, to, { ...contextOf(plan, told, base, now), times });
   chain.add({ plan: plan.row.id, kind: 'early', at: now }, written);
   return { events: chain.added, ...written };
 }

@@ -79,8 +79,9 @@ export function watchBeside(log: Logger, program = process.argv[1]): WatchBeside
       }),
     stop: async () => {
       stopped = true;
+      // One that ended, and waits to be started again, ends no second time.
+      if (!child || child.exitCode !== null || child.signalCode !== null) return;
       const gone = new Promise((done) => child?.once('exit', done));
-      if (!child || child.exitCode !== null) return;
       child.kill('SIGTERM');
       await gone;
     },

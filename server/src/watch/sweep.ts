@@ -1,14 +1,14 @@
-import { and, asc, eq, gt, inArray, isNull, lte, notExists, or, sql, type SQL } from 'drizzle-orm';
+import { and, asc, eq, gt, inArray, lte, notExists, sql, type SQL } from 'drizzle-orm';
 import { MS } from '@escale/core/units';
-import { deadline, plan, planEvent } from '../db/schema';
+import { deadline, plan, planEvent, type PlanRow } from '../db/schema';
 import type { Db } from '../db/open';
-import { codeOf, isAway, transact } from '../db/transact';
+import { isAway, transact } from '../db/transact';
 import { writeAll, type Leapt, type Written } from '../messages/write';
 import { eventRows } from '../plans/events';
 import { toldRows } from '../plans/stored';
 import type { Services } from '../services';
-import { MOST_WAIT, SLICE, tryAfter } from '../tries';
-import { actOn, lastWords, takeBack, type Deed, type Due, type DueRow, type PlanRow } from './act';
+import { afterFailure, mayBeTried, SLICE } from '../tries';
+import { actOn, lastWords, takeBack, type Deed, type Due, type DueRow } from './act';
 
 /** What the watch needs beside the services: how far the clock is to be believed. */
 export interface Watching extends Services {
@@ -34,16 +34,7 @@ interface Chore {
 /** What is due and may be tried. */
 const DUE: Chore = {
   want: (now) =>
-    and(
-      eq(deadline.open, true),
-      lte(deadline.dueAt, new Date(now)),
-      or(
-        isNull(deadline.nextTryAt),
-        lte(deadline.nextTryAt, new Date(now)),
-        // Set by a clock that was wrong: nothing waits longer than the longest wait.
-        gt(deadline.nextTryAt, new Date(now + MOST_WAIT)),
-      ),
-    ),
+    and(eq(deadline.open, true), lte(deadline.dueAt, new Date(now)), mayBeTried(deadline.nextTryAt, now)),
   work: (due, now, { base, leapt }) => actOn(due, { now, base, leapt: leapt?.() }),
   lastly: (due, now, { base, leapt }) => lastWords(due, { now, base, leapt: leapt?.() }),
   done: (now) => ({
@@ -57,9 +48,9 @@ const DUE: Chore = {
 
 /** What was acted on “in the future”, by a clock that was wrong: it is taken back and stands again. */
 const EARLY_DONE: Chore = {
-  want: (now) => gt(deadline.doneAt, new Date(now + EARLY)),
+  want: (now) => and(gt(deadline.doneAt, new Date(now + EARLY)), mayBeTried(deadline.nextTryAt, now)),
   work: (due, now, { base }) => takeBack(due, { now, base }),
-  done: () => ({ open: true, doneAt: null }),
+  done: () => ({ open: true, doneAt: null, nextTryAt: null, setAsideAt: null, trouble: null }),
 };
 
 /** @returns how many plans were dealt with */
@@ -192,27 +183,16 @@ async function putBack(
   error: unknown,
   now: number,
 ): Promise<boolean> {
-  const trouble = codeOf(error) ?? (error instanceof Error ? error.name : 'Error');
   let first = false;
   for (const row of rows) {
-    const attempts = row.attempts + 1;
-    const { wait, aside } = tryAfter(attempts);
+    const { aside, newly, set } = afterFailure(row, error, now);
     const { id, plan, kind } = row;
     log[aside ? 'error' : 'warn'](
-      { deadline: id, plan, kind, attempts, trouble, err: error },
+      { deadline: id, plan, kind, attempts: set.attempts, err: error },
       aside ? 'a deadline can’t be acted on and is set aside' : 'a deadline could not be acted on',
     );
-    const newly = aside && row.setAsideAt === null;
     first ||= newly;
-    await tx
-      .update(deadline)
-      .set({
-        attempts,
-        trouble,
-        nextTryAt: new Date(now + wait),
-        ...(newly ? { setAsideAt: new Date(now) } : {}),
-      })
-      .where(eq(deadline.id, id));
+    await tx.update(deadline).set(set).where(eq(deadline.id, id));
   }
   return first;
 }

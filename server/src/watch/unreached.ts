@@ -1,7 +1,7 @@
 import { and, eq, isNull, isNotNull } from 'drizzle-orm';
 import { fold, isOpen, stillContacts } from '@escale/core/floatplan';
 import { message, plan } from '../db/schema';
-import { transact } from '../db/transact';
+import { isAway, transact } from '../db/transact';
 import { ALARMING, compose, writeAll, type Written } from '../messages/write';
 import { appendEvent, eventsOf } from '../plans/events';
 import { toldOf } from '../plans/stored';
@@ -20,7 +20,18 @@ export async function passOn(services: Services): Promise<number> {
     .from(message)
     .where(and(isNotNull(message.setAsideAt), isNull(message.passedOnAt)))
     .limit(SLICE);
-  for (const row of rows) await passOne(services, row);
+  for (const row of rows)
+    try {
+      await passOne(services, row);
+    } catch (error) {
+      if (isAway(error)) throw error;
+      // A plan that can't be read: its message stays set aside and loud, and keeps nobody else's waiting.
+      services.log.error({ plan: row.plan, err: error }, 'an alarm can’t be passed on to the next contact');
+      await db
+        .update(message)
+        .set({ passedOnAt: new Date(services.clock.now()) })
+        .where(eq(message.id, row.id));
+    }
   return rows.length;
 }
 

@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, beforeEach, describe, expect, test } from '@jest/globals';
-import { and, eq, isNotNull, sql } from 'drizzle-orm';
+import { and, eq, isNotNull, isNull, sql } from 'drizzle-orm';
 import type { PlanView } from '@escale/core/model';
 import { deadline, message, plan, planEvent } from '../db/schema';
 import type { OutgoingCall } from '../standins/telephone';
@@ -201,6 +201,33 @@ describe.each(HAS_POSTGRES ? ['PGlite', 'PostgreSQL'] : ['PGlite'])('%s', (drive
     });
   });
 
+  test('an alarm of a plan that can’t be read is passed on to nobody, and keeps no other message waiting', async () => {
+    const first = await world.file();
+    const [bad] = await copies(first, 1);
+    await world.tamper(sql`UPDATE plan_event SET data = '{}' WHERE plan = ${bad}`);
+    const stuck = {
+      household: '01890000-0000-7000-8000-00000000ffff',
+      contact: ADA,
+      to: 'Ada Tolley',
+      kind: 'overdue',
+      text: 'x',
+      madeAt: new Date(NOW),
+    };
+    await world.db.insert(message).values(
+      Array.from({ length: 30 }, () => ({
+        ...stuck,
+        id: uuid(),
+        plan: bad,
+        setAsideAt: new Date(NOW),
+        trouble: 'no-way',
+      })),
+    );
+    await look(first.times.overdue + 1000);
+    expect(await overdue()).toBe(1);
+    const left = await world.db.select().from(message).where(isNull(message.passedOnAt));
+    expect(left.filter((m) => m.setAsideAt)).toEqual([]);
+  });
+
   describe('a clock that was wrong', () => {
     test.each([MIN + H, DAY])(
       'ahead for two seconds by %d ms: what was said is taken back, and said again when it is true',
@@ -222,6 +249,37 @@ describe.each(HAS_POSTGRES ? ['PGlite', 'PostgreSQL'] : ['PGlite'])('%s', (drive
         expect((await view(plan.id)).state).toBe('alarm');
       },
     );
+    test('who are overdue in truth are not said to be home safe: only the step that came early is taken back', async () => {
+      const plan = await world.file();
+      await look(plan.times.overdue + 30 * MIN);
+      await look(plan.times.overdue + 2 * H);
+      await look(plan.times.overdue + 30 * MIN + 2000);
+      const early = (await texts()).filter((t) => t.includes('Our clock was wrong'));
+      expect(early).toEqual([expect.stringContaining('They are overdue since')]);
+      expect(early[0]).not.toContain('Nobody is overdue');
+      await look(plan.times.overdue + H + 1000);
+      expect((await texts()).filter((t) => /still not back/.test(t))).toHaveLength(2);
+    });
+    test('a plan that has ended meanwhile is not spoken of again', async () => {
+      const plan = await world.file();
+      await look(plan.times.overdue + 1000);
+      await world.deed(plan.id, 'closed');
+      await world.watchOnce();
+      const before = await texts();
+      await look(plan.times.overdue - H);
+      expect(await texts()).toEqual(before);
+    });
+    test('thirty that can’t be taken back keep no alarm from going out', async () => {
+      const first = await world.file();
+      const bad = await copies(first, 30, NOW);
+      await look(NOW + DAY);
+      const among = sql`plan = ANY (${sql.param(`{${bad.join(',')}}`)}::uuid[])`;
+      await world.tamper(sql`UPDATE plan_version SET schema = 999 WHERE ${among}`);
+      const fresh = await copies(first, 1, first.times.overdue + 1000);
+      await look(first.times.overdue + 2000);
+      const [row] = await world.db.select().from(deadline).where(eq(deadline.plan, fresh[0]));
+      expect(row.open).toBe(false);
+    });
     test('what is sent after an unconfirmed leap says so', async () => {
       const plan = await world.file();
       world.set(plan.times.overdue + 1000);

@@ -23,28 +23,36 @@ export interface Watch {
   kick(): Promise<void>;
 }
 
-/** All that is due, slice by slice, told as it is swept; between slices others have their turn. */
-async function sweepAll(services: Watching, tell: () => Promise<void>): Promise<void> {
-  for (const work of [reopenEarly, sweepDue])
-    for (let n = await work(services); n > 0; n = n < SLICE ? 0 : await work(services)) {
-      void tell();
-      await turn();
+const CHORES = { 'what came early': reopenEarly, 'what is due': sweepDue, 'what is lost': setAsideLost };
+
+/** All that is due, slice by slice, told as it is swept; between slices others have their turn. One chore that fails keeps no other. */
+export async function sweepAll(services: Watching, tell: () => void = () => undefined): Promise<void> {
+  let failed: unknown;
+  for (const [chore, work] of Object.entries(CHORES))
+    try {
+      for (let n = await work(services); n > 0; n = n < SLICE ? 0 : await work(services)) {
+        tell();
+        await turn();
+      }
+    } catch (error) {
+      services.log.error({ err: error, chore }, 'a chore of the watch failed and will be tried again');
+      failed = error;
     }
-  await setAsideLost(services);
+  if (failed !== undefined) throw failed;
 }
 
 async function tellAll(services: Watching): Promise<void> {
   for (;;) {
-    const { tried } = await deliver(services);
+    const tried = await deliver(services);
     const passed = services.telephone ? await passOn(services) : 0;
     if (tried < SLICE && passed === 0) return;
     await turn();
   }
 }
 
-/** One pass over everything, for whoever has the watch on call: tests, and the first look before serving. */
+/** One pass over everything, for whoever has the watch on call. */
 export async function lookOnce(services: Watching): Promise<void> {
-  await sweepAll(services, async () => undefined);
+  await sweepAll(services);
   await tellAll(services);
 }
 
@@ -105,12 +113,12 @@ export function watch(
   const round = inTurn(async () => {
     if (stopped) return;
     try {
-      await sweepAll(services, tell);
+      await sweepAll(services, () => void tell());
       sweptAt = performance.now();
       beat?.();
       await write();
     } catch (error) {
-      said('the watch failed and will try again')(error);
+      said('a round of the watch did not go through and will be tried again')(error);
     }
   });
   const count = inTurn(async () => {

@@ -95,6 +95,8 @@ export const PLAN_WORDS = {
     '{skipper} is home. The plan {title} is closed. If you have rung for help, ring again now and say that they are home.',
   'message.early':
     'Our clock was wrong, and what we said of {title} came too early. Nobody is overdue: home {home:clock}, overdue {overdue:clock}. The watch goes on. If you have rung for help, ring again and say so.',
+  'message.early.overdue':
+    'Our clock was wrong: the last step we asked of you for {title} came too early. They are overdue since {overdue:clock}, so keep at what the page says; if you have rung for help, say what is so.',
   'message.unread':
     'The overdue time of {title} is past, and this machine can’t read the plan. Try to reach {skipper} now; if you can’t, ring the rescue service with what you know.',
   'message.unreached':
