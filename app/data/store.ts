@@ -66,9 +66,9 @@ const unkept = new Map<number, Sending>();
 let lastUnkept = 0;
 /** What this page put into the store and nobody took out again: a store that was cleared is filled from it. */
 const put = new Map<number, Sending>();
-/** Stands in the store while it is the one that was opened. */
+/** Stands in the store: one that was cleared has none, or another that a second page put there since. */
 const MARK = 'here';
-let marked = false;
+let mark: unknown;
 
 export type Keeping = 'kept' | 'unkept' | 'cleared';
 let keeping: Keeping = 'kept';
@@ -89,8 +89,12 @@ export async function outbox(): Promise<Queued[]> {
   const loose = [...unkept].map(([key, sending]) => ({ ...sending, key }));
   try {
     await refillCleared();
+    const mine = [...put.keys()];
     const tx = (await store()).transaction('outbox');
     const [keys, values] = await Promise.all([tx.store.getAllKeys(), tx.store.getAll()]);
+    // What another page has sent or given up is nothing of this one's any more.
+    for (const key of mine) if (!keys.includes(key)) put.delete(key);
+    if (keeping === 'cleared' && keys.length === 0) setKeeping('kept');
     return [...values.map((value, i) => ({ ...value, key: keys[i] })), ...loose];
   } catch (error) {
     // A browser without a store, or one that lost it: what this page knows is still sent.
@@ -100,31 +104,37 @@ export async function outbox(): Promise<Queued[]> {
   }
 }
 
-/** Who clears the data of sites clears what waits to be said; while the page is open it is put back and told. */
+/** Who clears the data of sites clears what waits to be said; each page that is open puts back what it knows, and tells. */
 async function refillCleared(): Promise<void> {
   const db = await store();
-  if ((await db.get('settings', MARK)) !== undefined) {
-    marked = true;
+  const found = await db.get('settings', MARK);
+  if (found !== undefined && (mark === undefined || found === mark)) {
+    mark = found;
     return;
   }
-  await db.put('settings', true, MARK);
-  if (!marked) return;
-  for (const [key, sending] of put) await db.put('outbox', sending, key);
+  const cleared = mark !== undefined;
+  mark = found ?? crypto.randomUUID();
+  if (found === undefined) await db.put('settings', mark, MARK);
+  if (!cleared) return;
+  for (const [key, sending] of [...put]) {
+    put.delete(key);
+    // Under a key of its own: another page may have put back something under the old one.
+    put.set(await db.add('outbox', sending), sending);
+  }
   setKeeping('cleared');
 }
 
-/** @returns its key, and whether the store has it: where not, it lies in this page alone */
-export async function enqueue(sending: Sending): Promise<{ key: number; kept: boolean }> {
+/** What the store does not take lies in this page alone, and that is told. */
+export async function enqueue(sending: Sending): Promise<void> {
   try {
     const key = await (await store()).add('outbox', sending);
     put.set(key, sending);
-    return { key, kept: true };
+    if (keeping === 'unkept' && unkept.size === 0) setKeeping('kept');
   } catch (error) {
     console.warn('the store on this device takes nothing', error instanceof Error ? error.name : error);
     lastUnkept -= 1;
     unkept.set(lastUnkept, sending);
     setKeeping('unkept');
-    return { key: lastUnkept, kept: false };
   }
 }
 

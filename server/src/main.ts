@@ -5,11 +5,12 @@ import { fileURLToPath } from 'node:url';
 import type { Logger } from 'pino';
 import { httpApp } from './api/app';
 import { countsOf } from './backup/copy';
-import { keepMemory } from './backup/keeper';
+import { keepMemory, type Keeper } from './backup/keeper';
 import { simulatedClock, type Clock } from './clock';
-import { inFolder } from './db/folder';
+import { claim, inFolder } from './db/folder';
 import { ensureHousehold } from './db/household';
-import { openDb, type OpenDb } from './db/open';
+import { FolderTaken } from './db/lock';
+import { holdFolder, openDb, type OpenDb } from './db/open';
 import { demoKeeper } from './demo/keeper';
 import { seedDemo } from './demo/seed';
 import { makeLog } from './log';
@@ -157,7 +158,7 @@ async function start(settings: Settings, log: Logger): Promise<void> {
     },
     'the memory is open',
   );
-  const keeper = await keepMemory(services, settings.folder);
+  const keeper = keeperOf(services, settings, log);
   // What came due while nobody looked is dealt with before anybody is served, and told by the watch's first round; what fails there
   // is tried again by it, and keeps nobody from saying that they are home.
   await sweepAll(services).catch((error: unknown) =>
@@ -170,7 +171,7 @@ async function start(settings: Settings, log: Logger): Promise<void> {
   const looked = {
     watch: watcher,
     clock,
-    kept: keeper.kept,
+    ...(keeper ? { kept: keeper.kept } : {}),
     ...(guard ? { guard } : {}),
     ...(settings.url ? {} : { folder: settings.folder }),
   };
@@ -181,7 +182,7 @@ async function start(settings: Settings, log: Logger): Promise<void> {
     watch: watcher,
     appFolder: settings.appFolder,
     demo,
-    keeper,
+    ...(keeper ? { keeper } : {}),
     ...(guard ? { guard } : {}),
     ...(settings.url ? {} : { folder: settings.folder }),
     heard: (device, shows, sameMachine) => {
@@ -206,11 +207,25 @@ async function start(settings: Settings, log: Logger): Promise<void> {
     still();
     await demo.end();
     await watcher.stop();
-    await keeper.stop();
+    await keeper?.stop();
     await endReckoning();
     if (!settings.url) rmSync(parts.address, { force: true });
     await memory.close();
   });
+}
+
+/** Of several servers on one machine and one PostgreSQL the first keeps it: copies and heads lie in the folder that it holds. */
+function keeperOf(services: Services, { url, folder }: Settings, log: Logger): Keeper | undefined {
+  if (url)
+    try {
+      holdFolder(folder);
+      claim(folder);
+    } catch (error) {
+      if (!(error instanceof FolderTaken)) throw error;
+      log.info({ folder }, 'another server of this machine keeps this memory');
+      return undefined;
+    }
+  return keepMemory(services, folder);
 }
 
 /** A file that is touched at each round: who looks from outside sees by its age whether the watch goes on. */

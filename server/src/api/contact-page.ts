@@ -22,11 +22,12 @@ export function contactPage(services: Services, kick: () => Promise<void>): Rout
   const readers = rateLimit({ ...LIMIT, keyGenerator: (req) => String(req.params.token) });
   const limited: RequestHandler = async (req, res, next) => {
     const link = await findLink(db, String(req.params.token), time.now());
+    res.locals.link = link;
     await (link ? readers : guesses)(req, res, next);
   };
 
-  const open = async (token: string) => {
-    const link = await findLink(db, token, time.now());
+  const open = async ({ locals }: Response) => {
+    const { link } = locals as { link?: Awaited<ReturnType<typeof findLink>> };
     if (!link) return undefined;
     const [row] = await db.select().from(plan).where(eq(plan.id, link.plan));
     return row && { link, view: await viewPlan(db, row, time.now()) };
@@ -41,7 +42,7 @@ export function contactPage(services: Services, kick: () => Promise<void>): Rout
 
   routes.get('/c/:token', limited, async (req, res) => {
     const token = String(req.params.token);
-    const found = await open(token);
+    const found = await open(res);
     send(
       res,
       found ? 200 : 404,
@@ -56,7 +57,7 @@ export function contactPage(services: Services, kick: () => Promise<void>): Rout
     async (req, res) => {
       const token = String(req.params.token);
       const kind = ANSWERS.get(String(req.params.answer));
-      const found = kind && (await open(token));
+      const found = kind && (await open(res));
       if (!found) return void send(res, 404, goneOf());
       await answerAs(services, found.link, kind);
       void kick();

@@ -1,4 +1,4 @@
-import { createHash } from 'node:crypto';
+import { createHash, randomUUID } from 'node:crypto';
 import { createReadStream, createWriteStream, renameSync, rmSync } from 'node:fs';
 import { open } from 'node:fs/promises';
 import { createInterface } from 'node:readline';
@@ -69,7 +69,8 @@ async function* linesOf(db: Db, at: number, counts: Counts): AsyncGenerator<stri
 export async function writeCopy(db: Db, file: string, at: number): Promise<Counts> {
   const counts: Counts = {};
   const hash = createHash('sha256');
-  const making = `${file}.making`;
+  // A name of its own: two that copy at one instant must not write into one file.
+  const making = `${file}.${process.pid}-${randomUUID()}.making`;
   try {
     await db.transaction(
       async (tx) => {

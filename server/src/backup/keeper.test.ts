@@ -16,7 +16,8 @@ beforeEach(async () => {
 });
 afterAll(() => world.close());
 const open = async () => {
-  keeper = await keepMemory(world.services, folder);
+  keeper = keepMemory(world.services, folder);
+  await keeper.first;
   return keeper;
 };
 
@@ -42,7 +43,7 @@ test('heads are noted outside; a record whose end was cut while nobody looked is
 });
 test('a memory is copied at the start, and one that could not be for a day is stale', async () => {
   let now = Date.now();
-  const kept = await keepMemory(world.services, folder, () => now);
+  const kept = keepMemory(world.services, folder, () => now);
   const asked = await kept.copy();
   expect(asked.counts.thing).toBeGreaterThan(50);
   expect(kept.kept()).toMatchObject({ stale: false, broken: 0, backup: { at: expect.any(Number) } });

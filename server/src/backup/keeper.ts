@@ -1,4 +1,3 @@
-import { mkdirSync } from 'node:fs';
 import type { Logger } from 'pino';
 import { MS } from '@escale/core/units';
 import { inFolder } from '../db/folder';
@@ -19,6 +18,8 @@ export interface Kept {
 }
 
 export interface Keeper {
+  /** The first look at all records, when it is through. */
+  first: Promise<void>;
   kept(): Kept;
   /** A copy beside the rolling ones, now. */
   copy(): Promise<{ file: string; counts: Counts }>;
@@ -61,36 +62,51 @@ function repeat(work: () => Promise<unknown>, every: number, failed: (error: unk
 
 /**
  * Keeps a memory safe while the server runs: notes its heads outside the database, copies it each hour, and looks each hour, and
- * once at the start, whether every record still holds together.
+ * once at the start, whether every record still holds together. Nobody waits for it: the watch comes first.
+ * @param folder is there, and held by this process: two that keep one folder would write over each other
  */
-export async function keepMemory(
+export function keepMemory(
   { db, log }: { db: Db; log: Logger },
   folder: string,
   now: () => number = Date.now,
-): Promise<Keeper> {
-  mkdirSync(folder, { recursive: true, mode: 0o700 });
+): Keeper {
   const { backups, heads: file } = inFolder(folder);
   const heads = new HeadsFile(file);
   const began = now();
   let broken: Broken[] = [];
-  const verify = async () => {
-    broken = [...(await brokenChains(db, heads.heads())), ...(await brokenVersions(db))];
+  let versions: Broken[] = [];
+  /** Filed versions are large: of plans that nothing has happened to since, what was found before stands. */
+  const look = async (since?: Date) => {
+    const found = await brokenVersions(db, since);
+    const before = since ? versions.filter((v) => !found.some((f) => f.plan === v.plan)) : [];
+    versions = [...before, ...found];
+    broken = [...(await brokenChains(db, heads.heads())), ...versions];
     for (const one of broken) log.error(one, 'the record of a plan does not hold together');
     return broken;
   };
   const said = (what: string) => (error: unknown) => log.error({ err: error }, what);
   // Before anything is noted anew: what is missing now was there when it was noted.
-  await verify().catch(said('the records could not be looked through'));
-  const noting = repeat(() => heads.note(db), HEADS_EVERY, said('the heads could not be noted'));
+  const first = look()
+    .then(() => heads.note(db))
+    .catch(said('the records could not be looked through'));
+  const noting = repeat(
+    () => first.then(() => heads.note(db)),
+    HEADS_EVERY,
+    said('the heads could not be noted'),
+  );
   const copy = async () => {
     // The last of a disk is not for copies.
     if (roomIn(folder) >= ROOM_ENOUGH) await roll(db, backups, now());
   };
   const copying = repeat(copy, COPIES_EVERY, said('the memory could not be copied'));
-  const looking = repeat(verify, VERIFIED_EVERY, said('the records could not be looked through'));
-  await noting.once();
+  const looking = repeat(
+    () => look(new Date(now() - 2 * VERIFIED_EVERY)),
+    VERIFIED_EVERY,
+    said('the records could not be looked through'),
+  );
   void copying.once();
   return {
+    first,
     kept: () => {
       const at = latestCopy(backups);
       return {
@@ -100,7 +116,7 @@ export async function keepMemory(
       };
     },
     copy: () => copyNow(db, backups, now()),
-    verify,
+    verify: () => look(),
     stop: async () => {
       await Promise.all([noting.stop(), copying.stop(), looking.stop()]);
       await heads.note(db);

@@ -1,4 +1,4 @@
-import { asc, eq, inArray } from 'drizzle-orm';
+import { asc, eq, gte, inArray } from 'drizzle-orm';
 import { message, plan, planVersion } from '../db/schema';
 import type { Db } from '../db/open';
 import { eventHash, eventRows, MARK, messageHash, olderHash, versionHash, type EventRow } from './events';
@@ -29,12 +29,21 @@ export type Heads = ReadonlyMap<string, { seq: number; hash: string }>;
  */
 export async function brokenChains(db: Db, heads: Heads = new Map()): Promise<Broken[]> {
   const broken: Broken[] = [];
-  const ids = (await db.select({ id: plan.id }).from(plan).orderBy(asc(plan.id))).map((row) => row.id);
+  const ids = await planIds(db);
   const gone = [...heads.keys()].filter((id) => !ids.includes(id));
   for (const id of gone) broken.push({ plan: id, what: 'its end is missing' });
   for (let from = 0; from < ids.length; from += AT_ONCE)
     broken.push(...(await brokenIn(db, ids.slice(from, from + AT_ONCE), heads)));
   return broken;
+}
+
+async function planIds(db: Db, since?: Date): Promise<string[]> {
+  const rows = await db
+    .select({ id: plan.id })
+    .from(plan)
+    .where(since && gte(plan.updatedAt, since))
+    .orderBy(asc(plan.id));
+  return rows.map((row) => row.id);
 }
 
 /** The first event of a plan that does not follow, or undefined. */
@@ -78,10 +87,13 @@ function messagesOf(id: string, rows: EventRow[], there: Map<string, string>): B
   return undefined;
 }
 
-/** Filed versions are large: they are held against their hashes one plan at a time. */
-export async function brokenVersions(db: Db): Promise<Broken[]> {
+/**
+ * Filed versions are large: they are held against their hashes one plan at a time.
+ * @param since only of plans that something happened to since then
+ */
+export async function brokenVersions(db: Db, since?: Date): Promise<Broken[]> {
   const broken: Broken[] = [];
-  const ids = (await db.select({ id: plan.id }).from(plan).orderBy(asc(plan.id))).map((row) => row.id);
+  const ids = await planIds(db, since);
   for (const id of ids) {
     const events = ((await eventRows(db, [id])).get(id) ?? []).filter((e) => e.sealed?.version);
     const versions = await db

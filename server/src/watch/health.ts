@@ -13,7 +13,11 @@ export const HEALTHY = {
   waits: 2 * MS.minute,
 } as const;
 
-const STEADY: ReadonlySet<Standing> = new Set<Standing>(['steady', 'agreed']);
+/**
+ * A leap that was gone along with is told and marks what is sent, but is no red: a laptop that woke looks like that for a day, and
+ * what is red each morning is soon read by nobody.
+ */
+const STEADY: ReadonlySet<Standing> = new Set<Standing>(['steady', 'agreed', 'unconfirmed']);
 
 /** What is wrong, by name; each has its words on the Watch page. */
 export type Red = 'silent' | 'late' | 'untold' | 'set-aside' | 'clock' | 'disk' | 'backup' | 'chain';
