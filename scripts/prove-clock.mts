@@ -42,6 +42,7 @@ for (const by of [MINUTE, HOUR, DAY].flatMap((leap) => [leap, -leap])) {
   scene(by, DAY, true);
 }
 console.log(
-  `${scenes} leaps of a clock by ±1 min, ±1 h and ±1 day, put right within a minute or contradicted by a phone: ${early} early, ${missed} missed of ${scenes * 287} alarms`,
+  `${scenes} leaps of a clock by ±1 min, ±1 h and ±1 day, put right within a minute or contradicted ` +
+    `by a phone: ${early} early, ${missed} missed of ${scenes * 287} alarms`,
 );
 if (early + missed > 0) process.exitCode = 1;

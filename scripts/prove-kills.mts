@@ -77,7 +77,8 @@ async function kills(name: string, url?: string): Promise<void> {
   const lost = acknowledged.filter((id) => !there.has(id)).length;
   const doubled = acknowledged.filter((id) => (there.get(id) ?? 1) > 1).length;
   say(
-    `${KILLS} kills under ${WRITERS} writers on ${name}: ${acknowledged.length.toLocaleString('en')} writes acknowledged, ${lost} lost, ${doubled} doubled, ${others} other answers`,
+    `${KILLS} kills under ${WRITERS} writers on ${name}: ${acknowledged.length.toLocaleString('en')} writes ` +
+      `acknowledged, ${lost} lost, ${doubled} doubled, ${others} other answers`,
   );
   must(lost === 0 && doubled === 0 && others === 0, `${name}: nothing lost or doubled`);
   await server.end();
@@ -140,7 +141,8 @@ async function four(): Promise<void> {
   await check.close();
   const { told, plans, rung } = rows[0];
   say(
-    `four servers on one PostgreSQL, ${N.toLocaleString('en')} deadlines, 8 kills and 2 restarts of the database: ${told} told, of ${plans} plans, ${rung} calls; ${answered} requests answered, ${failed} with an error`,
+    `four servers on one PostgreSQL, ${N.toLocaleString('en')} deadlines, 8 kills and 2 restarts ` +
+      `of the database: ${told} told, of ${plans} plans, ${rung} calls; ${answered} requests answered, ${failed} with an error`,
   );
   must(told === ids.length && plans === ids.length && rung === ids.length, 'each told once');
   must(failed === 0, 'no errors to users');

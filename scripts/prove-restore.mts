@@ -40,7 +40,8 @@ must(broken.length === 0, 'its record holds together');
 await server.end();
 const rows = Object.values(copy.counts).reduce((sum, n) => sum + n, 0);
 say(
-  `a lost folder put back from its copy: ${rows} rows in ${Object.keys(copy.counts).length} tables, all counts the same, every record whole`,
+  `a lost folder put back from its copy: ${rows} rows in ${Object.keys(copy.counts).length} tables, ` +
+    'all counts the same, every record whole',
 );
 if (HAS_POSTGRES) {
   const again = new Proved(await freePort());

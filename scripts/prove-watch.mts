@@ -91,7 +91,8 @@ async function storm(name: string, url?: string): Promise<void> {
   await acting;
   await filled(server, url, async ({ db }) => {
     const { rows } = (await db.execute(
-      sql`SELECT count(*)::int AS n, count(DISTINCT plan)::int AS plans FROM message WHERE kind IN ('overdue', 'alarm') AND delivered_at IS NOT NULL`,
+      sql`SELECT count(*)::int AS n, count(DISTINCT plan)::int AS plans FROM message
+        WHERE kind IN ('overdue', 'alarm') AND delivered_at IS NOT NULL`,
     )) as unknown as { rows: { n: number; plans: number }[] };
     must(
       rows[0].n === N + 1 && rows[0].plans === N + 1,
@@ -100,7 +101,9 @@ async function storm(name: string, url?: string): Promise<void> {
   });
   const p99 = part(asked, 0.99);
   say(
-    `${N.toLocaleString('en')} due at once on ${name}: the first told after ${((first ?? 0) / 1000).toFixed(1)} s (${/still not/.test(firstText) ? 'an alarm' : 'not the most urgent'}), the last after ${(last / 1000).toFixed(0)} s; health meanwhile ${part(asked, 0.5).toFixed(0)} ms median, ${p99.toFixed(0)} ms p99`,
+    `${N.toLocaleString('en')} due at once on ${name}: the first told after ${((first ?? 0) / 1000).toFixed(1)} s ` +
+      `(${/still not/.test(firstText) ? 'an alarm' : 'not the most urgent'}), the last after ${(last / 1000).toFixed(0)} s; ` +
+      `health meanwhile ${part(asked, 0.5).toFixed(0)} ms median, ${p99.toFixed(0)} ms p99`,
   );
   must(/still not/.test(firstText), `${name}: the most urgent first`);
   must(last < (url ? 40_000 : 90_000), `${name}: the last within ${url ? 40 : 90} s`);
@@ -143,7 +146,8 @@ async function pages(name: string, url?: string): Promise<void> {
     filing.push(performance.now() - from);
   }
   say(
-    `${name}: a page of 50 plans ${plans.toFixed(0)} ms, over 600 things ${things.toFixed(0)} ms, a filing ${part(filing, 0.5).toFixed(0)} ms (medians)`,
+    `${name}: a page of 50 plans ${plans.toFixed(0)} ms, over 600 things ${things.toFixed(0)} ms, ` +
+      `a filing ${part(filing, 0.5).toFixed(0)} ms (medians)`,
   );
   await server.end();
 }
@@ -183,7 +187,8 @@ async function many(name: string, { db, close }: OpenDb): Promise<void> {
     took.push(performance.now() - from);
   }
   say(
-    `100,000 open plans on ${name}, nothing due: a sweep takes ${part(took, 0.5).toFixed(1)} ms median, ${part(took, 0.95).toFixed(1)} ms p95`,
+    `100,000 open plans on ${name}, nothing due: a sweep takes ` +
+      `${part(took, 0.5).toFixed(1)} ms median, ${part(took, 0.95).toFixed(1)} ms p95`,
   );
   await close();
 }

@@ -3,7 +3,7 @@ import frozenThings from '../../core/src/model/frozen/things-1.json';
 import { demoBundle } from '@escale/core/formats';
 import { THINGS, type Mend } from '@escale/core/model';
 import { assess } from '@escale/core/trip';
-import { fresh, type fakeServer, NOW, TRIP } from '../test/world';
+import { fresh, type fakeServer, NOW, TRIP, tripOf } from '../test/world';
 import { SECTIONS } from '../features/trip/sections';
 import { askAgain } from './api';
 import { type Queued } from './store';
@@ -17,10 +17,7 @@ let server: ReturnType<typeof fakeServer>;
 beforeEach(async () => {
   server = await fresh();
 });
-const trip = () =>
-  readThings({ now: NOW, simulated: true, done: [], things: server.things }).things.find(
-    (h) => h.id === TRIP,
-  ) as Held<'trip'>;
+const trip = () => tripOf(server);
 
 const title = (value: string) => [{ op: 'set' as const, pointer: '/title', value }];
 

@@ -2,6 +2,7 @@ import { useEffect, useMemo, useSyncExternalStore } from 'react';
 import useSWR, { mutate, preload } from 'swr';
 import { civilDate } from '@escale/core/earth';
 import {
+  type Aside,
   Conditions,
   evolve,
   FIRST,
@@ -9,6 +10,7 @@ import {
   type PlanView,
   type ThingType,
   type Trip,
+  type WatchHealth,
 } from '@escale/core/model';
 import { ask, askAgain, NoSignal } from './api';
 import { deviceId, flush, settle } from './outbox';
@@ -156,24 +158,11 @@ export function usePlansPage(from = 0): PlansPage | undefined {
   return from > 0 ? later : first;
 }
 
-/** How the watch on the server is: the household sees what somebody who looks after it would be called for. */
-export interface WatchHealth {
-  ok: boolean;
-  red: string[];
-  now: number;
-  simulated?: boolean;
-  lastSweep?: number;
-  oldestDue?: number;
-  oldestUntold?: number;
-  setAside: number;
-  clock: { standing: string; off: number };
-  disk?: { free: number };
-  backup?: { at: number };
-  aside: { plan: string; title: string; kind: string; to?: string; trouble: string; since: number }[];
-}
+/** How the watch on the server is, and what it set aside: the household sees what somebody who looks after it would be called for. */
+export type HealthSeen = WatchHealth & { aside: Aside[] };
 
-export function useHealth(): { health: WatchHealth | undefined; again: () => Promise<void> } {
-  const { answer, again } = useRead<WatchHealth>('/api/watch');
+export function useHealth(): { health: HealthSeen | undefined; again: () => Promise<void> } {
+  const { answer, again } = useRead<HealthSeen>('/api/watch');
   // What was kept from before says nothing of how it is now.
   const health = answer && answer.since === undefined ? answer.body : undefined;
   return {

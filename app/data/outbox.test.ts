@@ -1,17 +1,14 @@
 import { waitFor } from '@testing-library/react';
-import { fresh, type fakeServer, NOW, TRIP } from '../test/world';
+import { fresh, type fakeServer, NOW, TRIP, tripOf } from '../test/world';
 import { keepingNow, outbox, store } from './store';
 import { change, create, deed, file, flush, giveUp, insist, newId, remove, settle, tick } from './outbox';
-import { heldOf, overlay, readThings, type Held } from './things';
+import { heldOf, overlay } from './things';
 
 let server: ReturnType<typeof fakeServer>;
 beforeEach(async () => {
   server = await fresh();
 });
-const trip = () =>
-  readThings({ now: NOW, simulated: true, done: [], things: server.things }).things.find(
-    (h) => h.id === TRIP,
-  ) as Held<'trip'>;
+const trip = () => tripOf(server);
 const title = (value: string) => [{ op: 'set' as const, pointer: '/title', value }];
 
 describe('the outbox', () => {

@@ -3,14 +3,14 @@ import { configure, render } from '@testing-library/react';
 import { mutate, SWRConfig } from 'swr';
 import { applyPatch } from '@escale/core/formats/pointer';
 import { demoBundle } from '@escale/core/formats';
-import { SHELF, type PlanView, type ThingType } from '@escale/core/model';
+import { SHELF, type Aside, type PlanView, type ThingType } from '@escale/core/model';
 import { UndoProvider } from '../features/shell/undo';
 import { TripContext, useTripView } from '../features/trip/use-trip';
 import { Themed } from '../ui/theme';
 import type { ThemeName } from '../ui/tokens';
 import { fetchProcedures } from '../data/procedures';
 import { dequeue, outbox } from '../data/store';
-import type { Command, Held } from '../data/things';
+import { readThings, type Command, type Held } from '../data/things';
 
 // The first render of a screen is slow where every module is transformed.
 configure({ asyncUtilTimeout: 20_000 });
@@ -49,14 +49,7 @@ export function fakeServer() {
       lastSweep: 1000,
       setAside: 0,
       clock: { standing: 'steady', off: 0 },
-      aside: [] as {
-        plan: string;
-        title: string;
-        kind: string;
-        to?: string;
-        trouble: string;
-        since: number;
-      }[],
+      aside: [] as Aside[],
     },
   };
   const hours = Array.from({ length: 240 }, (_, i) => ({
@@ -130,6 +123,12 @@ export function fakeServer() {
   }) as unknown as typeof fetch;
   return server;
 }
+
+/** The demo's first trip as this server has it. */
+export const tripOf = (server: Pick<ReturnType<typeof fakeServer>, 'things'>) =>
+  readThings({ now: NOW, simulated: true, done: [], things: server.things }).things.find(
+    (h) => h.id === TRIP,
+  ) as Held<'trip'>;
 
 /** A server of its own for each test, with nothing left over from the one before: no write waiting, nothing cached, nothing on its way. */
 export async function fresh() {

@@ -103,6 +103,24 @@ export async function makeWorld({
         madeAt: new Date(clock.now()).toISOString(),
         ...more,
       }),
+    view: (plan: string) => world.get<PlanView>(`/api/plans/${plan}`),
+    /** Nobody says anything until then. */
+    silentUntil: async (at: number) => {
+      world.set(at);
+      await watchOnce();
+    },
+    page: (path: string) => http.get(path).set('Host', 'localhost:4280'),
+    /** The path of the latest link that a contact was sent. */
+    linkFor: async (to: string) =>
+      /\/c\/([\w-]+)/.exec(
+        (await world.calls()).find((c) => c.to === to && c.text.includes('/c/'))!.text,
+      )![0],
+    accept: async (to = 'Ada Tolley') =>
+      http
+        .post(`${await world.linkFor(to)}/accept`)
+        .set('Host', 'localhost:4280')
+        .type('form')
+        .send(''),
     calls: async () =>
       (await world.get<{ calls: { to: string; text: string; at: number }[] }>('/api/standins/telephone'))
         .calls,

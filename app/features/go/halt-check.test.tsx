@@ -18,13 +18,8 @@ const runs = () => server.things.filter((h) => h.type === 'run').map((h) => h.do
 /** The trip of the demo leaves at dawn of the day after NOW and comes to its halt an hour later. */
 const AT_HALT = NOW + 16.75 * HOUR;
 
-test('nothing is asked before its time; at the halt one tap keeps the whole look', async () => {
-  const early = show(<HaltCheck />, { trip: TRIP });
-  await waitFor(() => expect(early.container.textContent).not.toMatch(/loading/));
-  expect(screen.queryByRole('group', { name: 'A short look' })).toBeNull();
-  early.unmount();
-  server.now = AT_HALT;
-  await mutate(() => true);
+/** The look that is asked for, beside what is told of looks left out. */
+async function atTheHalt(): Promise<HTMLElement> {
   show(
     <>
       <HaltCheck />
@@ -32,7 +27,17 @@ test('nothing is asked before its time; at the halt one tap keeps the whole look
     </>,
     { trip: TRIP },
   );
-  const look = await screen.findByRole('group', { name: 'A short look' });
+  return screen.findByRole('group', { name: 'A short look' });
+}
+
+test('nothing is asked before its time; at the halt one tap keeps the whole look', async () => {
+  const early = show(<HaltCheck />, { trip: TRIP });
+  await waitFor(() => expect(early.container.textContent).not.toMatch(/loading/));
+  expect(screen.queryByRole('group', { name: 'A short look' })).toBeNull();
+  early.unmount();
+  server.now = AT_HALT;
+  await mutate(() => true);
+  const look = await atTheHalt();
   expect(within(look).getByText('People counted, jackets closed.')).toBeTruthy();
   expect(look.textContent).not.toMatch(/cord/);
   await user.click(within(look).getByRole('button', { name: 'All looked at' }));
@@ -44,14 +49,7 @@ test('nothing is asked before its time; at the halt one tap keeps the whole look
 
 test('put off, it is not asked again, and is known afterwards', async () => {
   server.now = AT_HALT;
-  show(
-    <>
-      <HaltCheck />
-      <Looks />
-    </>,
-    { trip: TRIP },
-  );
-  const look = await screen.findByRole('group', { name: 'A short look' });
+  const look = await atTheHalt();
   await user.click(within(look).getByRole('button', { name: 'Not now' }));
   expect(await screen.findByText('Short looks left out: arriving at Tern Holm.')).toBeTruthy();
   expect(screen.queryByRole('group', { name: 'A short look' })).toBeNull();

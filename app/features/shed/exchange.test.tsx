@@ -53,7 +53,7 @@ test('what a file would change is seen before anything is, a contact’s number 
   show(<Exchange />);
   await pick('{"escale":"bundle"}');
   expect(await screen.findByText(SHED.whoIsRung)).toBeTruthy();
-  expect(screen.getByText('phone: 555 0177 becomes 555 9999')).toBeTruthy();
+  expect(screen.getByText('Phone: 555 0177 becomes 555 9999')).toBeTruthy();
   expect(screen.getByText('A whistle: new')).toBeTruthy();
   await user.click(screen.getByRole('button', { name: 'Leave it' }));
   expect(server.sent.map((s) => s.path)).toEqual(['/api/import/preview']);

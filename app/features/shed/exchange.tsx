@@ -3,6 +3,8 @@ import { View } from 'react-native';
 import { getDocumentAsync } from 'expo-document-picker';
 import { mutate } from 'swr';
 import { Button, Row } from '../../ui/button';
+import { THINGS, type ImportChange } from '@escale/core/model';
+import { shapeOf } from '../forms/schema';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
 import { ask, Refusal } from '../../data/api';
@@ -16,18 +18,9 @@ interface Outcome {
   faults: string[];
 }
 
-/** What a file would do to one thing. */
-interface Change {
-  type: string;
-  id: string;
-  name: string;
-  what: 'added' | 'changed';
-  fields: { field: string; was: string; is: string }[];
-}
-
 interface Waiting {
   bundle: unknown;
-  changes: Change[];
+  changes: ImportChange[];
 }
 
 /** The whole shed and all trips as a file, out and in: what it would change is seen first, and it is taken whole or not at all. */
@@ -62,7 +55,7 @@ export function Exchange() {
           said: 'This file is no JSON. Nothing was changed.',
           faults: [bundle.message],
         });
-      const { changes } = (await ask('/api/import/preview', bundle)) as { changes: Change[] };
+      const { changes } = (await ask('/api/import/preview', bundle)) as { changes: ImportChange[] };
       if (changes.length > 0) setWaiting({ bundle, changes });
       else setOutcome({ ok: true, said: SHED.wouldNothing, faults: [] });
     });
@@ -118,6 +111,21 @@ function parsed(text: string): unknown {
   }
 }
 
+/** A field by the name that its form gives it, and what becomes of it. */
+function changeOf(
+  type: ImportChange['type'],
+  { field: key, was, is }: ImportChange['fields'][number],
+): string {
+  const schema = THINGS[type].shape[key as keyof (typeof THINGS)[typeof type]['shape']] as
+    Parameters<typeof shapeOf>[0] | undefined;
+  const field = (schema && shapeOf(schema).meta.title) ?? SHED.somethingElse;
+  if (was !== undefined && is !== undefined) return plainly(SHED.changedFrom, { field, was, is });
+  if (is !== undefined) return plainly(SHED.changedTo, { field, is });
+  return was === undefined
+    ? plainly(SHED.changedInside, { field })
+    : plainly(SHED.changedGone, { field, was });
+}
+
 /** So many are named; of the others their number. */
 const NAMED = 30;
 
@@ -128,7 +136,7 @@ function Preview({
   take,
   leave,
 }: {
-  changes: Change[];
+  changes: ImportChange[];
   busy: boolean;
   take: () => void;
   leave: () => void;
@@ -145,7 +153,7 @@ function Preview({
           <T>{plainly(change.what === 'added' ? SHED.wouldAdd : SHED.wouldDiffer, { name: change.name })}</T>
           {change.fields.map((f) => (
             <T key={f.field} as="small">
-              {plainly(f.is === '' ? SHED.changedGone : f.was === '' ? SHED.changedTo : SHED.changedFrom, f)}
+              {changeOf(change.type, f)}
             </T>
           ))}
         </View>

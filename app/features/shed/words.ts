@@ -36,6 +36,8 @@ export const SHED = {
   changedFrom: '{field}: {was} becomes {is}',
   changedTo: '{field}: {is}',
   changedGone: '{field}: {was} is taken away',
+  changedInside: '{field}: differs',
+  somethingElse: 'Something else',
   more: 'and {n} more',
   whoIsRung: 'Who is told, and at which number, is changed by it.',
   loaded: '{added} added, {changed} changed, {same} as they were.',

@@ -1,7 +1,8 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { MS, spanText } from '@escale/core/units';
-import { useHealth, type WatchHealth } from '../../data/hooks';
+import type { Red, WatchHealth } from '@escale/core/model';
+import { useHealth } from '../../data/hooks';
 import { plainly } from '../../data/settings';
 import { Button, Row } from '../../ui/button';
 import { T } from '../../ui/text';
@@ -36,7 +37,8 @@ export function Health({ red = false }: { red?: boolean }) {
       {bad ? (
         health.red.map((red) => (
           <T key={red} color={ink}>
-            {SAYS[red]?.(health) ?? HEALTH.other}
+            {/* A newer server may know more. */}
+            {(SAYS as Partial<typeof SAYS>)[red]?.(health) ?? HEALTH.other}
           </T>
         ))
       ) : (
@@ -45,6 +47,11 @@ export function Health({ red = false }: { red?: boolean }) {
           {health.backup && !health.simulated ? ` ${plainly(HEALTH.copied, { at: health.backup.at })}` : ''}
         </T>
       )}
+      {health.clock.standing === 'unconfirmed' ? (
+        <T as="small" color={ink}>
+          {plainly(HEALTH.leapt, { off: span(health.clock.off) })}
+        </T>
+      ) : null}
       {health.aside.map((one) => (
         <T key={`${one.plan}${one.kind}${one.to ?? ''}`} color={ink}>
           {plainly(one.to ? HEALTH.message : HEALTH.deadline, {
@@ -64,7 +71,7 @@ const span = (ms: number) => spanText(Math.abs(ms) / MS.second);
 const MEGABYTE = 1_000_000;
 
 /** Each red thing in words; one that a newer server knows has its own. */
-const SAYS: Record<string, (health: WatchHealth) => string> = {
+const SAYS: Record<Red, (health: WatchHealth) => string> = {
   silent: () => RED.silent,
   late: ({ oldestDue = 0 }) => plainly(RED.late, { due: span(oldestDue) }),
   untold: ({ oldestUntold = 0 }) => plainly(RED.untold, { untold: span(oldestUntold) }),

@@ -93,6 +93,8 @@ export const HEALTH = {
   bad: 'The watch itself needs somebody',
   swept: 'The server looks at every plan each second; nothing waits.',
   copied: 'Last copy of the memory {at:day} {at:clock} UTC.',
+  leapt:
+    'The server’s clock leapt ahead by {off}, as it does after sleep or a power cut. For a day messages say that they may be early.',
   other: 'Something of the watch is not as it should be: look at the server’s log.',
   message: '{title}: a message to {to} can’t be delivered since {since:day} {since:clock} UTC ({why}).',
   deadline: '{title}: an hour of this plan can’t be acted on since {since:day} {since:clock} UTC ({why}).',

@@ -16,6 +16,7 @@ export type * from './procedure';
 export type * from './shipped';
 export * from './assessment';
 export * from './plan';
+export * from './watch';
 export * from './bundle';
 export * from './shelf';
 export * from './evolve';

@@ -183,7 +183,8 @@ export async function fillFrom(db: Db, file: string): Promise<{ at: string; coun
     await put();
     for (const [counted, column] of Object.entries(COUNTED))
       await tx.execute(
-        sql`SELECT setval(pg_get_serial_sequence(${counted}, ${column}), GREATEST((SELECT max(${sql.identifier(column)}) FROM ${sql.identifier(counted)}), 1))`,
+        sql`SELECT setval(pg_get_serial_sequence(${counted}, ${column}),
+          GREATEST((SELECT max(${sql.identifier(column)}) FROM ${sql.identifier(counted)}), 1))`,
       );
     return read;
   });

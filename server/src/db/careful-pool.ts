@@ -8,8 +8,9 @@ type Taken = (
 ) => void;
 
 /**
- * A pool that waits for a database that is restarted, and takes back a client whose connection broke while somebody had it. Drizzle does not give one back whose `BEGIN`
- * failed, so that each restart of the database would cost connections until none was left.
+ * A pool that waits for a database that is restarted, and takes back a client whose connection broke while somebody had it.
+ * Drizzle does not give one back whose `BEGIN` failed, so that each restart of the database would cost connections until none
+ * was left.
  */
 export class CarefulPool extends pg.Pool {
   override connect(): Promise<pg.PoolClient>;

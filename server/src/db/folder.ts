@@ -51,7 +51,8 @@ export function takeFolder(folder: string): boolean {
   if (!existsSync(parts.db)) return false;
   if (!existsSync(join(parts.db, 'PG_VERSION')))
     throw new FolderRefused(
-      `The database in ${folder} has no PG_VERSION: it is damaged. Nothing was touched. Put a copy in its place: npm run escale -- restore (copies lie in ${parts.backups})`,
+      `The database in ${folder} has no PG_VERSION: it is damaged. Nothing was touched. ` +
+        `Put a copy in its place: npm run escale -- restore (copies lie in ${parts.backups})`,
     );
   return true;
 }
@@ -62,7 +63,8 @@ export function claim(folder: string): void {
     accessSync(folder, constants.W_OK);
   } catch (error) {
     throw new FolderRefused(
-      `${folder} can’t be written to: its disk is read-only, or it is somebody else’s. Nothing was touched. Make it writable, or name another with ESCALE_DATA.`,
+      `${folder} can’t be written to: its disk is read-only, or it is somebody else’s. ` +
+        `Nothing was touched. Make it writable, or name another with ESCALE_DATA.`,
       { cause: error },
     );
   }
@@ -72,7 +74,8 @@ export function claim(folder: string): void {
     const older = there.includes('PG_VERSION') && there.includes('global') && there.includes('base');
     if (there.length > 0 && !older)
       throw new FolderRefused(
-        `${folder} has files in it that are not Escale’s. Nothing was touched. Name a folder that is empty or not there yet with ESCALE_DATA.`,
+        `${folder} has files in it that are not Escale’s. Nothing was touched. ` +
+          `Name a folder that is empty or not there yet with ESCALE_DATA.`,
       );
     writeFileSync(parts.mark, MARK, { mode: OWNER.file });
   }

@@ -1,43 +1,45 @@
 import { and, eq, inArray } from 'drizzle-orm';
-import { evolve, SHELF, type Bundle, type ThingType } from '@escale/core/model';
+import { evolve, SHELF, type Bundle, type ImportChange, type ThingType } from '@escale/core/model';
 import { thing } from '../db/schema';
 import type { Db } from '../db/open';
 import type { Principal } from '../principal';
 import { stableJson } from '../stable-json';
 
-/** What taking in a bundle would do to one thing. */
-export interface Change {
-  type: ThingType;
-  id: string;
-  name: string;
-  what: 'added' | 'changed';
-  /** Of a changed one: the fields that would read otherwise, as text. */
-  fields: { field: string; was: string; is: string }[];
-}
-
 type Doc = Record<string, unknown>;
 const nameOf = (doc: Doc) => String(doc.name ?? doc.title ?? doc.kind ?? doc.id);
 
-/** A value in a line: a word as it is, anything else as JSON, and no more of it than a line holds. */
+/** A plain value as text, and no more of it than a line holds; a list or a group only differs. */
 const LINE = 80;
-function inALine(value: unknown): string {
-  if (value === undefined) return '';
-  const text = typeof value === 'string' ? value : stableJson(value);
+function plain(value: unknown): string | undefined {
+  if (value === undefined || (typeof value === 'object' && value !== null)) return undefined;
+  const text = String(value);
   return text.length > LINE ? `${text.slice(0, LINE)}…` : text;
 }
 
-function fieldsOf(was: Doc, is: Doc): Change['fields'] {
+function fieldsOf(was: Doc, is: Doc): ImportChange['fields'] {
   const names = [...new Set([...Object.keys(was), ...Object.keys(is)])].sort();
   return names
     .filter((name) => stableJson(was[name]) !== stableJson(is[name]))
-    .map((field) => ({ field, was: inALine(was[field]), is: inALine(is[field]) }));
+    .map((field) => {
+      const before = plain(was[field]),
+        after = plain(is[field]);
+      return {
+        field,
+        ...(before === undefined ? {} : { was: before }),
+        ...(after === undefined ? {} : { is: after }),
+      };
+    });
 }
 
 /**
  * What would be added and changed, before anything is. Who one's contacts are, and how they are reached, stands first: a file
  * that swaps a phone takes an alarm to somebody else.
  */
-export async function previewBundle(db: Db, { household }: Principal, bundle: Bundle): Promise<Change[]> {
+export async function previewBundle(
+  db: Db,
+  { household }: Principal,
+  bundle: Bundle,
+): Promise<ImportChange[]> {
   const docs = [
     ...(Object.entries(SHELF) as [ThingType, keyof Bundle['shed']][]).flatMap(([type, shelf]) =>
       bundle.shed[shelf].map((doc) => ({ type, doc: doc as Doc & { id: string } })),
@@ -53,13 +55,14 @@ export async function previewBundle(db: Db, { household }: Principal, bundle: Bu
           .from(thing)
           .where(and(eq(thing.household, household), inArray(thing.id, ids)));
   const here = new Map(rows.filter((row) => !row.deletedAt).map((row) => [row.id, row]));
-  const changes = docs.flatMap(({ type, doc }): Change[] => {
+  const changes = docs.flatMap(({ type, doc }): ImportChange[] => {
     const row = here.get(doc.id);
     const named = { type, id: doc.id, name: nameOf(doc) };
     if (!row) return [{ ...named, what: 'added', fields: [] }];
     const fields = fieldsOf(evolve(row.type as ThingType, row.doc, row.schema), doc);
     return fields.length > 0 ? [{ ...named, what: 'changed', fields }] : [];
   });
-  const weight = ({ type, what }: Change) => (what === 'changed' ? 0 : 2) + (type === 'contact' ? 0 : 1);
+  const weight = ({ type, what }: ImportChange) =>
+    (what === 'changed' ? 0 : 2) + (type === 'contact' ? 0 : 1);
   return changes.sort((a, b) => weight(a) - weight(b));
 }

@@ -33,6 +33,7 @@ import { transact } from '../db/transact';
 import type { Services } from '../services';
 import { setDeadlines } from './deadlines';
 import { appendEvent, eventsOf } from './events';
+import { lockPlan } from './lock';
 import { refuseSecond } from './file';
 import { toldOf } from './stored';
 
@@ -74,11 +75,7 @@ export async function doDeed(
   const now = clock.now();
   const madeAt = Date.parse(deed.madeAt);
   await transact(db, async (tx) => {
-    const [row] = await tx
-      .select()
-      .from(plan)
-      .where(and(eq(plan.id, id), eq(plan.household, household)))
-      .for('update');
+    const row = await lockPlan(tx, { household }, id);
     if (!row) throw new Refusal('absent', 'This plan is not here.');
     const [known] = await tx
       .select({ plan: planEvent.plan, bodyHash: planEvent.bodyHash })

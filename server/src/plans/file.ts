@@ -16,6 +16,7 @@ import type { Db } from '../db/open';
 import { transact } from '../db/transact';
 import type { Services } from '../services';
 import { appendEvent, eventsOf } from './events';
+import { lockPlan } from './lock';
 import { compose, writeAll, type MessageContext } from '../messages/write';
 import { conditionsFor } from '@escale/core/water';
 import { conditionsOf, loadShed } from '../things/shed';
@@ -104,11 +105,7 @@ async function freeze(
   const id = request.amends ?? request.id;
   const before = await filedBefore(tx, who, request);
   if (before) return before;
-  const [row] = await tx
-    .select()
-    .from(plan)
-    .where(and(eq(plan.id, id), eq(plan.household, who.household)))
-    .for('update');
+  const row = await lockPlan(tx, who, id);
   if (request.amends && !row) throw new Refusal('absent', 'The plan to change is not here.');
   if (row && row.trip !== trip.id) throw new Refusal('conflict', 'This plan is of another trip.');
   const events = row ? await eventsOf(tx, id) : [];

@@ -1,22 +1,14 @@
-import { afterAll, beforeAll, beforeEach, describe, expect, test } from '@jest/globals';
+import { beforeEach, describe, expect, test } from '@jest/globals';
 import type { PlanView } from '@escale/core/model';
-import { HAS_POSTGRES, startPostgres, type Postgres } from '../../test/postgres';
-import { makeWorld, TRIP, uuid, type World } from '../../test/world';
+import { TRIP, uuid, type World } from '../../test/world';
+import { onBothDrivers } from '../../test/drivers';
 
 const H = 3_600_000;
-let postgres: Postgres | undefined;
-beforeAll(async () => {
-  postgres = HAS_POSTGRES ? await startPostgres() : undefined;
-}, 60_000);
-afterAll(() => postgres?.end());
-
-describe.each(HAS_POSTGRES ? ['PGlite', 'PostgreSQL'] : ['PGlite'])('%s', (driver) => {
+onBothDrivers((at) => {
   let world: World;
-  beforeAll(async () => {
-    world = await makeWorld(driver === 'PostgreSQL' ? { url: postgres!.fresh() } : {});
+  beforeEach(() => {
+    world = at();
   });
-  beforeEach(() => world.reset());
-  afterAll(() => world.close());
 
   const plansOf = async (more = '') => world.get<{ plans: PlanView[]; next?: number }>(`/api/plans${more}`);
   const another = async () => {

@@ -14,21 +14,7 @@ beforeAll(async () => {
 beforeEach(() => world.reset());
 afterAll(() => world.close());
 
-const view = (id: string) => world.get<PlanView>(`/api/plans/${id}`);
 const kinds = (plan: PlanView) => plan.events.map((e) => e.kind);
-const linkFor = async (to: string) =>
-  /\/c\/([\w-]+)/.exec((await world.calls()).find((c) => c.to === to && c.text.includes('/c/'))!.text)![0];
-const page = (path: string) => world.http.get(path).set('Host', 'localhost:4280');
-const accept = async () =>
-  world.http
-    .post(`${await linkFor('Ada Tolley')}/accept`)
-    .set('Host', 'localhost:4280')
-    .type('form')
-    .send('');
-const silentUntil = async (at: number) => {
-  world.set(at);
-  await world.watchOnce();
-};
 
 describe('filing', () => {
   test('freezes times and sheet; the same filing twice files once and rings once', async () => {
@@ -45,7 +31,7 @@ describe('filing', () => {
       kind: 'patch',
       patch: [{ op: 'set', pointer: '/title', value: 'Other' }],
     });
-    expect((await view(plan.id)).title).toBe('Tern Holm, at dawn');
+    expect((await world.view(plan.id)).title).toBe('Tern Holm, at dawn');
     const [version] = await world.db.select().from(planVersion).where(eq(planVersion.plan, plan.id));
     expect(version.inputs).toMatchObject({
       trip: { id: TRIP },
@@ -58,8 +44,8 @@ describe('filing', () => {
   test('a second plan for the same trip is refused; a change is sent instead and is accepted anew when home is later', async () => {
     const plan = await world.file();
     await world.watchOnce();
-    await accept();
-    expect((await view(plan.id)).contacts[0]).toMatchObject({ id: ADA, accepted: true, opened: true });
+    await world.accept();
+    expect((await world.view(plan.id)).contacts[0]).toMatchObject({ id: ADA, accepted: true, opened: true });
     expect((await world.post('/api/plans', { id: uuid(), trip: TRIP })).status).toBe(409);
     await world.command(TRIP, 'trip', 1, {
       kind: 'patch',
@@ -92,12 +78,12 @@ describe('the watch', () => {
     await world.watchOnce();
     const before = (await world.calls()).length;
     const told = async (at: number) => {
-      await silentUntil(at);
+      await world.silentUntil(at);
       await world.watchOnce();
       return (await world.calls()).slice(0, -before || undefined).map((c) => c.to);
     };
     // A check-in was promised after two hours; it is missed with its quarter of an hour of grace.
-    await silentUntil(plan.times.checkIns[0] + 15 * MIN - 1);
+    await world.silentUntil(plan.times.checkIns[0] + 15 * MIN - 1);
     expect((await world.calls()).length).toBe(before);
     expect((await told(plan.times.checkIns[0] + 15 * MIN)).sort()).toEqual(['Ada Tolley', 'Rowan Pike']);
     expect((await told(plan.times.home)).length).toBe(3);
@@ -115,16 +101,22 @@ describe('the watch', () => {
     const n = (await world.calls()).length;
     await told(plan.times.overdue + 9 * H);
     expect((await world.calls()).length).toBe(n);
-    expect(kinds(await view(plan.id))).toEqual(['filed', 'check-in-missed', 'late', 'overdue', 'alarm']);
+    expect(kinds(await world.view(plan.id))).toEqual([
+      'filed',
+      'check-in-missed',
+      'late',
+      'overdue',
+      'alarm',
+    ]);
   });
   test('a server that slept through it all says only the gravest, and has all on record', async () => {
     const plan = await world.file();
     await world.watchOnce();
-    await silentUntil(plan.times.overdue + 3 * H);
+    await world.silentUntil(plan.times.overdue + 3 * H);
     const texts = (await world.calls()).map((c) => c.text);
     expect(texts.filter((t) => t.includes('still not back'))).toHaveLength(1);
     expect(texts.filter((t) => t.includes('due home at'))).toHaveLength(0);
-    expect(kinds(await view(plan.id))).toEqual(expect.arrayContaining(['late', 'overdue', 'alarm']));
+    expect(kinds(await world.view(plan.id))).toEqual(expect.arrayContaining(['late', 'overdue', 'alarm']));
   });
   test('a check-in in time keeps the promise', async () => {
     const plan = await world.file();
@@ -132,8 +124,8 @@ describe('the watch', () => {
     await world.deed(plan.id, 'under-way');
     world.set(plan.times.checkIns[0] - 10 * MIN);
     await world.deed(plan.id, 'check-in', { note: 'at the island' });
-    await silentUntil(plan.times.checkIns[0] + 20 * MIN);
-    expect(kinds(await view(plan.id))).toEqual(['filed', 'under-way', 'check-in']);
+    await world.silentUntil(plan.times.checkIns[0] + 20 * MIN);
+    expect(kinds(await world.view(plan.id))).toEqual(['filed', 'under-way', 'check-in']);
   });
   test('closed in time, nobody is alarmed; closing twice is no quarrel; nothing more can happen to it', async () => {
     const plan = await world.file();
@@ -143,21 +135,21 @@ describe('the watch', () => {
     expect((await world.deed(plan.id, 'closed', closing)).status).toBe(200);
     expect((await world.deed(plan.id, 'closed')).status).toBe(200);
     expect((await world.deed(plan.id, 'check-in')).status).toBe(409);
-    await silentUntil(plan.times.overdue + 5 * H);
-    expect(kinds(await view(plan.id))).toEqual(['filed', 'closed']);
+    await world.silentUntil(plan.times.overdue + 5 * H);
+    expect(kinds(await world.view(plan.id))).toEqual(['filed', 'closed']);
     expect((await world.calls())[0].text).toContain('is home');
     const { things } = await world.get<{ things: { id: string; doc: { status: string } }[] }>('/api/things');
     expect(things.find((t) => t.id === TRIP)?.doc.status).toBe('done');
   });
   test('closed after the alarm, they are found', async () => {
     const plan = await world.file();
-    await silentUntil(plan.times.overdue + 2 * H);
+    await world.silentUntil(plan.times.overdue + 2 * H);
     expect((await world.deed(plan.id, 'closed')).body).toMatchObject({ state: 'found' });
   });
   test('home later moves the alarm and nothing else: old and new are told, who accepted stays, three times without a word', async () => {
     const plan = await world.file();
     await world.watchOnce();
-    await accept();
+    await world.accept();
     world.set(plan.times.leave);
     await world.deed(plan.id, 'under-way');
     const later = (n: number, more: object = {}) =>
@@ -174,19 +166,19 @@ describe('the watch', () => {
       contacts: [{ accepted: true }],
     });
     expect((await later(1, once)).status).toBe(200);
-    expect((await view(plan.id)).times.home).toBe(plan.times.home + 30 * MIN);
+    expect((await world.view(plan.id)).times.home).toBe(plan.times.home + 30 * MIN);
     await world.watchOnce();
     expect((await world.calls())[0]).toMatchObject({
       to: 'Ada Tolley',
       text: expect.stringMatching(/^Heard from Rowan Pike at 06:20: all well\. Home 10:35 instead of 10:05/),
     });
-    const { text } = await page(await linkFor('Ada Tolley'));
+    const { text } = await world.page(await world.linkFor('Ada Tolley'));
     expect(text).toMatch(/Home<\/dt><dd>[^<]*10:35<\/dd><dd class="was">it was [^<]*10:05/);
     expect(text).toMatch(/Nothing to worry about before Tue 12 May 10:35/);
     // What was due before is due no more; what is due now comes once.
-    await silentUntil(plan.times.overdue + 29 * MIN);
-    expect(kinds(await view(plan.id))).not.toContain('overdue');
-    await silentUntil(plan.times.overdue + 30 * MIN);
+    await world.silentUntil(plan.times.overdue + 29 * MIN);
+    expect(kinds(await world.view(plan.id))).not.toContain('overdue');
+    await world.silentUntil(plan.times.overdue + 30 * MIN);
     expect((await world.calls())[0].text).toContain('is overdue');
     // Told that they are missing, the contact is told to stand the search down.
     expect((await later(6)).status).toBe(200);
@@ -206,7 +198,7 @@ describe('the watch', () => {
     const plan = await world.file();
     await world.watchOnce();
     const said = plan.times.home - 20 * MIN;
-    await silentUntil(plan.times.overdue + MIN);
+    await world.silentUntil(plan.times.overdue + MIN);
     await world.deed(plan.id, 'later', {
       madeAt: new Date(said).toISOString(),
       home: new Date(plan.times.overdue + H).toISOString(),
@@ -217,14 +209,14 @@ describe('the watch', () => {
       /^Rowan Pike said on Tue 12 May at 09:45 that all was well\. It waited for signal and came only at 11:06/,
     );
     expect(text).not.toMatch(/Heard from/);
-    const contact = (await page(await linkFor('Ada Tolley'))).text;
+    const contact = (await world.page(await world.linkFor('Ada Tolley'))).text;
     expect(contact).toMatch(/11:06, said Tue 12 May 09:45: all well/);
     expect(contact).toMatch(/At 09:45 they said that they would be home/);
   });
   test('a check-in that fell away is promised again by a later home; a change is agreed to by what was filed', async () => {
     const plan = await world.file();
     await world.watchOnce();
-    await accept();
+    await world.accept();
     const home = (at: number) => world.deed(plan.id, 'later', { home: new Date(at).toISOString() });
     world.set(plan.times.leave);
     expect((await home(plan.times.checkIns[0] - MIN)).body).toMatchObject({ times: { checkIns: [] } });
@@ -242,7 +234,7 @@ describe('the watch', () => {
   test('an ending can be taken back for an hour: the watch goes on with its times and links, and the contact hears of it', async () => {
     const plan = await world.file();
     await world.watchOnce();
-    const link = await linkFor('Ada Tolley');
+    const link = await world.linkFor('Ada Tolley');
     world.set(plan.times.home - MIN);
     await world.deed(plan.id, 'under-way');
     await world.deed(plan.id, 'closed');
@@ -255,10 +247,10 @@ describe('the watch', () => {
     const { things } = await world.get<{ things: { id: string; doc: { status: string } }[] }>('/api/things');
     expect(things.find((t) => t.id === TRIP)?.doc.status).toBe('on');
     world.set(world.clock.now() + 49 * H);
-    expect((await page(link)).status).toBe(200);
+    expect((await world.page(link)).status).toBe(200);
     await world.watchOnce();
     expect(
-      kinds(await view(plan.id))
+      kinds(await world.view(plan.id))
         .slice(-3)
         .sort(),
     ).toEqual(['alarm', 'late', 'overdue']);
@@ -270,13 +262,13 @@ describe('the watch', () => {
   test('a plan taken back says nothing twice that its contacts heard before', async () => {
     const plan = await world.file();
     await world.watchOnce();
-    await silentUntil(plan.times.overdue + MIN);
+    await world.silentUntil(plan.times.overdue + MIN);
     await world.deed(plan.id, 'cancelled');
     await world.deed(plan.id, 'reopened');
-    await silentUntil(plan.times.overdue + 2 * MIN);
+    await world.silentUntil(plan.times.overdue + 2 * MIN);
     const texts = (await world.calls()).map((c) => c.text);
     expect(texts.filter((t) => t.includes('is overdue'))).toHaveLength(1);
-    await silentUntil(plan.times.overdue + H);
+    await world.silentUntil(plan.times.overdue + H);
     expect((await world.calls())[0].text).toContain('still not back');
     await world.deed(plan.id, 'closed');
     await world.watchOnce();
@@ -303,14 +295,14 @@ describe('the watch', () => {
       madeAt: new Date(world.clock.now() - 10 * MIN).toISOString(),
     });
     expect((answer.body as { skew: number }).skew).toBe(10 * MIN);
-    expect((await view(plan.id)).events[1].at).toBe(world.clock.now());
+    expect((await world.view(plan.id)).events[1].at).toBe(world.clock.now());
   });
   test('events are chained: one that is edited is found', async () => {
     const plan = await world.file();
     await world.deed(plan.id, 'under-way');
     await world.deed(plan.id, 'check-in');
     expect(await brokenAt(world.db, plan.id)).toBeUndefined();
-    const middle = (await view(plan.id)).events[1];
+    const middle = (await world.view(plan.id)).events[1];
     const change = sql`UPDATE plan_event SET kind = 'closed' WHERE seq = ${middle.seq}`;
     await expect(world.db.execute(change)).rejects.toThrow();
     await world.tamper(change);

@@ -1,19 +1,8 @@
 import { and, asc, eq, isNotNull, isNull } from 'drizzle-orm';
+import type { Aside } from '@escale/core/model';
 import { deadline, message, plan } from '../db/schema';
 import type { Db } from '../db/open';
 import type { Principal } from '../principal';
-
-/** What was set aside, as the household is shown it. */
-export interface Aside {
-  plan: string;
-  title: string;
-  kind: string;
-  /** Whom a message was for; a deadline is for nobody yet. */
-  to?: string;
-  /** Why it failed, in the words of the code. */
-  trouble: string;
-  since: number;
-}
 
 /** So many are shown; their number stands beside them. */
 const SHOWN = 20;

@@ -1,3 +1,4 @@
+import type { ClockStanding } from '@escale/core/model';
 import { MS } from '@escale/core/units';
 import type { Clock } from '../clock';
 
@@ -24,20 +25,11 @@ const DEVICES = 200;
 /** What came due in the span that was leapt over has gone out by then. */
 const AGREED = 10 * MS.minute;
 
-/** How our clock stands. */
-export type Standing =
-  /** As ever. */
-  | 'steady'
-  /** It leapt ahead, and devices are asked whether that is so. */
-  | 'asking'
-  /** It leapt ahead, nobody could say, and we go along. */
-  | 'unconfirmed'
-  /** It leapt ahead, and a device says the same. */
-  | 'agreed'
-  /** A device says otherwise: we go on as if it had not leapt. */
-  | 'contradicted'
-  /** It went back: we go on as if it had not. */
-  | 'behind';
+/**
+ * How our clock stands: as ever; it leapt ahead and devices are asked whether that is so; nobody could say, and we go along; a device
+ * says the same; a device says otherwise, and we go on as if it had not leapt; it went back, and we go on as if it had not.
+ */
+export type Standing = ClockStanding;
 
 /** What a restart has to know of before. */
 export interface Remembered {

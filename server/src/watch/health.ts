@@ -1,3 +1,4 @@
+import type { Red, WatchHealth } from '@escale/core/model';
 import { MS } from '@escale/core/units';
 import type { Kept } from '../backup/keeper';
 import type { Clock } from '../clock';
@@ -19,27 +20,6 @@ export const HEALTHY = {
  */
 const STEADY: ReadonlySet<Standing> = new Set<Standing>(['steady', 'agreed', 'unconfirmed']);
 
-/** What is wrong, by name; each has its words on the Watch page. */
-export type Red = 'silent' | 'late' | 'untold' | 'set-aside' | 'clock' | 'disk' | 'backup' | 'chain';
-
-export interface Health {
-  ok: boolean;
-  red: Red[];
-  now: number;
-  simulated: boolean;
-  /** How long ago the watch last looked, and how long the oldest has waited, ms. */
-  lastSweep?: number;
-  oldestDue?: number;
-  oldestUntold?: number;
-  setAside: number;
-  /** How our clock stands, and how far the machine's is from the time we go by, ms. */
-  clock: { standing: Standing; off: number };
-  /** Room on the disk that the memory lies on, bytes. */
-  disk?: { free: number };
-  /** When the memory was last copied, epoch ms. */
-  backup?: { at: number };
-}
-
 export interface Looked {
   watch: Pick<Watch, 'pulse'>;
   clock: Clock;
@@ -51,7 +31,7 @@ export interface Looked {
 }
 
 /** How the watch is, from what it counted last: nothing is asked of the database, so that this answers when it does not. */
-export function healthOf({ watch, clock, guard, folder, kept }: Looked): Health {
+export function healthOf({ watch, clock, guard, folder, kept }: Looked): WatchHealth {
   const { began, counted, sweptAt } = watch.pulse();
   const mono = performance.now();
   const now = clock.now();

@@ -1,6 +1,6 @@
 import type { Logger } from 'pino';
+import type { WatchHealth } from '@escale/core/model';
 import { MS } from '@escale/core/units';
-import type { Health } from './health';
 
 const EVERY = MS.minute;
 const PATIENCE = 10 * MS.second;
@@ -11,7 +11,7 @@ const PATIENCE = 10 * MS.second;
  */
 export function heartbeat(
   { url, log, every = EVERY }: { url?: string; log: Logger; every?: number },
-  health: () => Health,
+  health: () => WatchHealth,
 ): () => void {
   if (!url) return () => undefined;
   const beat = async () => {

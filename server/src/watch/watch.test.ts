@@ -1,10 +1,10 @@
-import { afterAll, beforeAll, beforeEach, describe, expect, test } from '@jest/globals';
+import { beforeEach, describe, expect, test } from '@jest/globals';
 import { and, eq, isNotNull, isNull, sql } from 'drizzle-orm';
 import type { PlanView } from '@escale/core/model';
 import { deadline, message, plan, planEvent } from '../db/schema';
 import type { OutgoingCall } from '../standins/telephone';
-import { HAS_POSTGRES, startPostgres, type Postgres } from '../../test/postgres';
-import { ADA, makeWorld, NOW, TRIP, uuid, type World } from '../../test/world';
+import { ADA, NOW, TRIP, uuid, type World } from '../../test/world';
+import { onBothDrivers } from '../../test/drivers';
 import { ATTEMPTS, MOST_WAIT } from '../tries';
 import { pulseOf } from './pulse';
 import { lookOnce } from './watcher';
@@ -12,20 +12,11 @@ import { lookOnce } from './watcher';
 const MIN = 60_000,
   H = 60 * MIN,
   DAY = 24 * H;
-let postgres: Postgres | undefined;
-beforeAll(async () => {
-  postgres = HAS_POSTGRES ? await startPostgres() : undefined;
-}, 60_000);
-afterAll(() => postgres?.end());
-
-/** The same on both drivers; where PostgreSQL is not installed, on PGlite alone. */
-describe.each(HAS_POSTGRES ? ['PGlite', 'PostgreSQL'] : ['PGlite'])('%s', (driver) => {
+onBothDrivers((at) => {
   let world: World;
-  beforeAll(async () => {
-    world = await makeWorld(driver === 'PostgreSQL' ? { url: postgres!.fresh() } : {});
+  beforeEach(() => {
+    world = at();
   });
-  beforeEach(() => world.reset());
-  afterAll(() => world.close());
 
   const look = async (at: number) => {
     world.set(at);

@@ -1,0 +1,49 @@
+import type { ThingType } from './common';
+
+/** What is wrong with the watch, by name; each has its words on the page of the watch. */
+export const REDS = ['silent', 'late', 'untold', 'set-aside', 'clock', 'disk', 'backup', 'chain'] as const;
+export type Red = (typeof REDS)[number];
+
+/** How the server's clock stands: told by `watch/guard` on the server. */
+export type ClockStanding = 'steady' | 'asking' | 'unconfirmed' | 'agreed' | 'contradicted' | 'behind';
+
+/** How the watch itself is. Instants are epoch ms. */
+export interface WatchHealth {
+  ok: boolean;
+  red: Red[];
+  now: number;
+  simulated: boolean;
+  /** How long ago the watch last looked, and how long the oldest has waited, ms. */
+  lastSweep?: number;
+  oldestDue?: number;
+  oldestUntold?: number;
+  setAside: number;
+  /** How the clock stands, and how far the machine's is from the time that is gone by, ms. */
+  clock: { standing: ClockStanding; off: number };
+  /** Room on the disk that the memory lies on, bytes. */
+  disk?: { free: number };
+  /** When the memory was last copied. */
+  backup?: { at: number };
+}
+
+/** What could not be acted on or delivered, as the household is shown it. */
+export interface Aside {
+  plan: string;
+  title: string;
+  kind: string;
+  /** Whom a message was for; a deadline is for nobody yet. */
+  to?: string;
+  /** Why it failed, in the words of the code. */
+  trouble: string;
+  since: number;
+}
+
+/** What taking in a bundle would do to one thing. */
+export interface ImportChange {
+  type: ThingType;
+  id: string;
+  name: string;
+  what: 'added' | 'changed';
+  /** Of a changed one: the fields that would read otherwise; of a plain value what it was and would be. */
+  fields: { field: string; was?: string; is?: string }[];
+}
