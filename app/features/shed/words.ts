@@ -35,7 +35,7 @@ export const SHED = {
   wouldNothing: 'All of it is here already as it is.',
   changedFrom: '{field}: {was} becomes {is}',
   changedTo: '{field}: {is}',
-  changedGone: '{field}: {was} is taken away',
+  changedGone: '{field}: left out, it was {was}',
   changedInside: '{field}: differs',
   somethingElse: 'Something else',
   more: 'and {n} more',
