@@ -40,9 +40,9 @@ const floors = FLOORS.map((room, i) => ({
 
 // The floors of the server, from the ground up. Only `api` knows HTTP; what starts a process stands on top of all.
 const SERVER = [
-  '(clock|principal|refusal|services|stable-json|tries)\\.ts$',
+  '(clock|principal|refusal|services|stable-json)\\.ts$',
   'db/',
-  '(once|log)\\.ts$',
+  '(once|log|tries)\\.ts$',
   'standins/',
   'reckon/',
   'things/',
