@@ -42,6 +42,7 @@ test.use({ viewport: { width: 390, height: 844 } });
 for (const { who, kind, like, children } of CREWS)
   test(`from an empty household to a verdict and a filed plan: ${who}`, async ({ page }) => {
     const server = await Server.bare();
+    await server.letIn(page);
     try {
       const hand = new Hand(page);
       await page.goto(`${server.base}/`);

@@ -197,6 +197,7 @@ test('a look at the demo from an empty household, and out of it again', async ({
   const { Server } = await import('./server');
   const server = await Server.bare();
   const page = await browser.newPage();
+  await server.letIn(page);
   try {
     await page.goto(`${server.base}/`);
     await page.getByRole('button', { name: 'Look at the demo' }).click();

@@ -119,6 +119,7 @@ test('two tabs on the same field: the second is told, and neither word is lost',
 }) => {
   const page = await go(`${BOAT}`);
   const other = await (await browser.newContext()).newPage();
+  await server.letIn(other);
   await other.goto(server.base + BOAT);
   for (const tab of [page, other]) await tab.getByRole('button', { name: /^How she is known/ }).click();
   await expect(other.getByLabel('Colour below')).toHaveValue('green');

@@ -84,6 +84,7 @@ test('pack: ready backwards, ticks shared with another phone', async ({ go, brow
   await expect(page.getByText('Breakfast and something warm')).toBeVisible();
   await page.getByRole('checkbox', { name: 'Fishing licence' }).first().click();
   const other = await (await browser.newContext()).newPage();
+  await server.letIn(other);
   await other.goto(`${server.base}${TRIP}/pack/ready`);
   await expect(other.getByRole('checkbox', { name: 'Fishing licence' }).first()).toBeChecked();
   await other.getByRole('checkbox', { name: 'Hat', exact: true }).click();

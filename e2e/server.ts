@@ -1,5 +1,5 @@
 import { spawn, type ChildProcess } from 'node:child_process';
-import { mkdtempSync, readdirSync, rmSync } from 'node:fs';
+import { mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -91,14 +91,23 @@ export class Server {
     rmSync(this.folder, { recursive: true, force: true });
   }
 
+  /** As whoever can read the key of the memory. */
   async ask<T>(path: string, body?: unknown): Promise<T> {
+    const key = readFileSync(join(this.folder, 'memory', 'key'), 'utf8').trim();
+    const headers = { Authorization: `Bearer ${key}`, 'Content-Type': 'application/json' };
     const answer = await fetch(
       this.base + path,
-      body === undefined
-        ? {}
-        : { method: 'POST', headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) },
+      body === undefined ? { headers } : { method: 'POST', headers, body: JSON.stringify(body) },
     );
     return (await answer.json()) as T;
+  }
+
+  /** Lets a browser in, by an address of its own. */
+  async letIn(page: Page): Promise<void> {
+    const { address } = await this.ask<{ address: string }>('/api/door/address', {});
+    // Without opening the page behind it: what a journey sees first is its own first page.
+    const answer = await page.context().request.get(address, { maxRedirects: 0 });
+    if (answer.status() !== 303) throw new Error(`nobody was let in: ${answer.status()}`);
   }
 
   async setClock(at: number | string): Promise<void> {
@@ -139,6 +148,10 @@ export const test = base.extend<
     });
     await use(faults);
     if (faults.length > 0) throw new Error(`the page complained: ${faults.join(' | ')}`);
+  },
+  page: async ({ page, server }, use) => {
+    await server.letIn(page);
+    await use(page);
   },
   go: async ({ page, server, faults: _faults }, use) => {
     await use(async (path) => {

@@ -65,6 +65,7 @@ test.describe('without a signal', () => {
     }) => {
       test.setTimeout(180_000);
       const server = await Server.ofToday();
+      await server.letIn(page);
       try {
         await page.goto(`${server.base}${LAMP}/go/launch`);
         await onDevice(page);

@@ -1,6 +1,6 @@
 // What a script needs that looks at the application: the demo on a fixed day, and the browser that the tests use.
 import { spawn } from 'node:child_process';
-import { mkdtempSync, rmSync } from 'node:fs';
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -43,8 +43,26 @@ export async function openDemo(port) {
     server.stdout.on('data', (chunk) => String(chunk).includes('Escale is ready') && ready());
     server.once('exit', (code) => failed(new Error(`the server ended with ${code}`)));
   });
+  const base = `http://localhost:${port}`;
+  const key = readFileSync(join(folder, 'memory', 'key'), 'utf8').trim();
+  /** As whoever can read the key of the memory. */
+  const ask = async (path, body) => {
+    const headers = { Authorization: `Bearer ${key}`, 'Content-Type': 'application/json' };
+    const answer = await fetch(
+      base + path,
+      body === undefined ? { headers } : { method: 'POST', headers, body: JSON.stringify(body) },
+    );
+    return answer.json();
+  };
   return {
-    base: `http://localhost:${port}`,
+    base,
+    ask,
+    /** Lets a browser in. */
+    async letIn(context) {
+      const { address } = await ask('/api/door/address', {});
+      await context.request.get(address, { maxRedirects: 0 });
+      return context;
+    },
     end() {
       server.removeAllListeners('exit');
       server.kill();

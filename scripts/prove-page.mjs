@@ -3,7 +3,7 @@ import { openBrowser, openDemo } from './look.mjs';
 
 const TRIP = '/trips/01890000-0000-7000-8000-000000000056';
 const browser = await openBrowser();
-const { base, end } = await openDemo(4288);
+const { base, letIn, end } = await openDemo(4288);
 
 /** Median of three visits, each with nothing in the browser's memory. */
 const VISITS = 3;
@@ -14,6 +14,7 @@ async function visit(slow) {
     viewport: { width: 390, height: 844 },
     serviceWorkers: 'block',
   });
+  await letIn(context);
   const page = await context.newPage();
   const devtools = await context.newCDPSession(page);
   await devtools.send('Emulation.setCPUThrottlingRate', { rate: slow });

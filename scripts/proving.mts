@@ -7,6 +7,7 @@ import { join } from 'node:path';
 import { sql, type SQL } from 'drizzle-orm';
 import { v7 as uuid } from 'uuid';
 import type { Db } from '../server/src/db/open';
+import { keyed } from '../server/test/keyed';
 
 export const START = Date.UTC(2026, 4, 11, 15);
 export const TRIP = '01890000-0000-7000-8000-000000000055';
@@ -66,11 +67,10 @@ export class Proved {
     rmSync(this.root, { recursive: true, force: true });
   }
   async ask(path: string, body?: unknown): Promise<Answer> {
+    const headers = { ...keyed(join(this.root, 'memory')), 'Content-Type': 'application/json' };
     const answer = await fetch(
       this.base + path,
-      body === undefined
-        ? {}
-        : { method: 'POST', headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) },
+      body === undefined ? { headers } : { method: 'POST', headers, body: JSON.stringify(body) },
     );
     return { status: answer.status, body: (await answer.json()) as Record<string, unknown> };
   }

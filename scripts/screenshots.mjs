@@ -7,27 +7,16 @@ import { buildApp, buildServer, install, ROOT, say } from './setup.mjs';
 await install();
 await buildApp();
 await buildServer();
-const { base, end } = await openDemo(4287);
-const ask = async (path, body) =>
-  (
-    await fetch(
-      base + path,
-      body
-        ? { method: 'POST', headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) }
-        : {},
-    )
-  ).json();
+const { base, ask, letIn, end } = await openDemo(4287);
 
 const TRIP = '/trips/01890000-0000-7000-8000-000000000055',
   FOUR = '/trips/01890000-0000-7000-8000-000000000056',
   CAT = '/trips/01890000-0000-7000-8000-000000000062';
 const browser = await openBrowser();
-const phone = await (
-  await browser.newContext({ viewport: { width: 390, height: 844 }, serviceWorkers: 'block' })
-).newPage();
-const wide = await (
-  await browser.newContext({ viewport: { width: 1280, height: 800 }, serviceWorkers: 'block' })
-).newPage();
+const pageOf = async (width, height) =>
+  (await letIn(await browser.newContext({ viewport: { width, height }, serviceWorkers: 'block' }))).newPage();
+const phone = await pageOf(390, 844);
+const wide = await pageOf(1280, 800);
 
 async function shoot(page, name, path, prepare = async () => undefined) {
   await page.goto(path.startsWith('http') ? path : base + path);

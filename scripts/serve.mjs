@@ -1,5 +1,5 @@
 // Set up, build, start the server and print its address. Ctrl-C ends it; what is changed is kept in .data.
-import { spawn } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { join } from 'node:path';
 import { buildApp, buildServer, install, ROOT, say } from './setup.mjs';
 
@@ -21,12 +21,13 @@ export async function serve({ env, says }) {
       env: { ...process.env, ...env, ESCALE_APP: join(ROOT, 'app/dist'), NODE_ENV: 'production' },
     });
     server.stdout.on('data', (chunk) => {
-      const address = /"address":"([^"]+)"/.exec(String(chunk));
-      ready ||= address !== null;
-      if (address && !told) {
+      const itIs = String(chunk).includes('Escale is ready');
+      ready ||= itIs;
+      if (itIs && !told) {
         told = true;
         console.log(
-          `\n  Escale is ready: ${address[1]}\n  ${says} (${((Date.now() - began) / 1000).toFixed(0)} s)\n`,
+          `\n  Escale is ready. This address lets one browser in, once:\n\n    ${address(env)}\n\n  ` +
+            `For another browser: npm run escale -- enter\n  ${says} (${((Date.now() - began) / 1000).toFixed(0)} s)\n`,
         );
       } else if (/"level":(50|60)/.test(String(chunk))) process.stdout.write(chunk);
     });
@@ -43,5 +44,17 @@ export async function serve({ env, says }) {
       server.kill(signal);
     });
 }
+
+/** As the command line prints it: by the key that lies in the memory’s folder. */
+function address(env) {
+  const { stdout, stderr, status } = spawnSync(process.execPath, ['server/dist/escale.js', 'enter'], {
+    cwd: ROOT,
+    encoding: 'utf8',
+    env: { ...process.env, ...env },
+  });
+  if (status !== 0) throw new Error(stderr);
+  return stdout.trim();
+}
+
 /** Before a server that ended is started again, ms. */
 const AGAIN = 2000;

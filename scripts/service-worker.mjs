@@ -13,7 +13,7 @@ const { count, size } = await generateSW({
   skipWaiting: false,
   maximumFileSizeToCacheInBytes: 8e6,
   navigateFallback: '/index.html',
-  navigateFallbackDenylist: [/^\/api\//, /^\/(demo\/)?c\//],
+  navigateFallbackDenylist: [/^\/api\//, /^\/enter\//, /^\/(demo\/)?c\//],
   dontCacheBustURLsMatching: /[.-][0-9a-f]{32}\./,
   sourcemap: false,
   mode: 'production',

@@ -26,6 +26,23 @@ const FAILED = 500;
 /** It was answered, and the answer settles nothing: what was asked may go through later. */
 export class NotNow extends NoSignal {}
 
+/** The server answers, and this browser was not let in: what was written waits, and what is kept here is shown. */
+export class AtTheDoor extends NoSignal {}
+
+let shut = false;
+const watching = new Set<() => void>();
+export const doorShut = (): boolean => shut;
+export function onDoor(listener: () => void): () => void {
+  watching.add(listener);
+  return () => watching.delete(listener);
+}
+function doorIs(now: boolean): void {
+  if (shut === now) return;
+  shut = now;
+  for (const each of watching) each();
+}
+const NOT_IN = 401;
+
 let device: string | undefined;
 /** Each request says which device asks, so that its own writes are known for them. */
 export function askAs(id: string): void {
@@ -34,7 +51,7 @@ export function askAs(id: string): void {
 
 /**
  * Ask the server for JSON.
- * @throws NoSignal when it can't be reached, NotNow when what answered settles nothing, Refusal when it clearly says no
+ * @throws NoSignal when it can't be reached, AtTheDoor when this browser was not let in, NotNow when what answered settles nothing, Refusal when it clearly says no
  */
 export async function ask(path: string, body?: unknown): Promise<unknown> {
   const write = {
@@ -57,7 +74,10 @@ const NOT_MODIFIED = 304;
 export async function askAgain(path: string): Promise<unknown> {
   const known = last.get(path);
   const answer = await reach(path, known ? { headers: { 'If-None-Match': known.mark } } : {});
-  if (known && answer.status === NOT_MODIFIED) return known.body;
+  if (known && answer.status === NOT_MODIFIED) {
+    doorIs(false);
+    return known.body;
+  }
   const body = await jsonOf(answer);
   const mark = answer.headers.get('ETag');
   if (mark) last.set(path, { mark, body });
@@ -96,8 +116,15 @@ async function jsonOf(answer: Response): Promise<unknown> {
   } catch (error) {
     throw new NotNow('Something that is not our server answered, or its answer was cut.', { cause: error });
   }
-  if (answer.ok) return json;
+  if (answer.ok) {
+    doorIs(false);
+    return json;
+  }
   const { title, faults, ...more } = (json ?? {}) as { title?: unknown; faults?: string[] };
+  if (answer.status === NOT_IN && typeof title === 'string') {
+    doorIs(true);
+    throw new AtTheDoor(title);
+  }
   // Only our own words say no: a proxy, a server in trouble, one that has too much to do, say nothing of what was asked.
   if (answer.status >= FAILED || NOT_NOW.has(answer.status) || typeof title !== 'string')
     throw new NotNow(`The server answered ${answer.status}.`);

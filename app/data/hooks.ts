@@ -12,7 +12,7 @@ import {
   type Trip,
   type WatchHealth,
 } from '@escale/core/model';
-import { ask, askAgain, NoSignal } from './api';
+import { ask, askAgain, doorShut, NoSignal, onDoor } from './api';
 import { deviceId, flush, settle } from './outbox';
 import { keep, keepingNow, keepStore, kept, onKeeping, outbox, type Queued } from './store';
 import { hereOf, readThings, shedOf, type Held, type Here } from './things';
@@ -94,6 +94,9 @@ export function useOutbox(): Queued[] {
   const queue = useQueue();
   return useMemo(() => queue.filter((s) => !s.sent), [queue]);
 }
+
+/** Is this browser kept out by the server? */
+export const useDoorShut = () => useSyncExternalStore(onDoor, doorShut);
 
 /** Does this device keep what is written on it? */
 export const useKeeping = () => useSyncExternalStore(onKeeping, keepingNow);
@@ -237,8 +240,12 @@ export function useSending(): void {
     void keepStore();
     const timer = setInterval(() => void flush(), OFTEN);
     window.addEventListener('online', go);
+    const leave = onDoor(() => {
+      if (!doorShut()) go();
+    });
     return () => {
       clearInterval(timer);
+      leave();
       window.removeEventListener('online', go);
     };
   }, []);

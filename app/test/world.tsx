@@ -18,6 +18,8 @@ configure({ asyncUtilTimeout: 20_000 });
 export const NOW = Date.UTC(2026, 4, 11, 15);
 export const TRIP = '01890000-0000-7000-8000-000000000055';
 
+const NOT_IN = { status: 401, title: 'This browser has not been let in.' };
+
 /** A server in a few lines behind `fetch`: it keeps things and ticks, and can be switched off. */
 export function fakeServer() {
   const bundle = demoBundle(NOW);
@@ -32,6 +34,10 @@ export function fakeServer() {
     /** Its clock stands still until it is set, epoch ms. */
     now: NOW,
     refuse: undefined as { status: number; title?: string } | undefined,
+    /** Lets another browser in. */
+    address: 'http://localhost:4280/enter/a-code-that-is-used-once',
+    /** Nobody let this browser in. */
+    shut: false,
     /** Something that is not our server answers writes with this, and keeps nothing of them. */
     odd: undefined as { answer: unknown } | undefined,
     sent: [] as { path: string; body: unknown }[],
@@ -77,6 +83,7 @@ export function fakeServer() {
       return { id: thing, version: things.find((h) => h.id === thing)?.version ?? 1 };
     }
     if (path === '/api/ticks') return body;
+    if (path === '/api/door/address') return { address: server.address };
     if (path === '/api/import/preview') return { changes: server.changes };
     if (path === '/api/import') return { added: 0, changed: 0, same: 0 };
     return { id: /plans\/([^/]+)/.exec(path)?.[1] ?? (body as { id: string }).id, state: 'filed' };
@@ -110,7 +117,7 @@ export function fakeServer() {
   };
   globalThis.fetch = ((path: string, init?: { body?: string }) => {
     if (!server.up) return Promise.reject(new TypeError('no signal'));
-    const refuse = init?.body === undefined ? undefined : server.refuse;
+    const refuse = server.shut ? NOT_IN : init?.body === undefined ? undefined : server.refuse;
     const body = JSON.stringify(
       refuse ?? answer(path, init?.body === undefined ? undefined : JSON.parse(init.body)),
     );

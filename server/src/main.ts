@@ -11,6 +11,7 @@ import { claim, inFolder } from './db/folder';
 import { ensureHousehold } from './db/household';
 import { FolderTaken } from './db/lock';
 import { holdFolder, openDb, type OpenDb } from './db/open';
+import { makeDoor } from './door/door';
 import { demoKeeper } from './demo/keeper';
 import { seedDemo } from './demo/seed';
 import { makeLog } from './log';
@@ -180,6 +181,7 @@ async function start(settings: Settings, log: Logger): Promise<void> {
   const demo = demoKeeper(services, settings.seed);
   const app = httpApp(services, {
     watch: watcher,
+    door: makeDoor(parts.key),
     appFolder: settings.appFolder,
     demo,
     ...(keeper ? { keeper } : {}),
@@ -195,7 +197,8 @@ async function start(settings: Settings, log: Logger): Promise<void> {
   await new Promise<void>((ready, failed) =>
     server.once('error', failed).listen(settings.port, '127.0.0.1', ready),
   );
-  if (!settings.url) writeFileSync(parts.address, services.base, { mode: 0o600 });
+  // Of several servers on one folder and one PostgreSQL the one that keeps it is the one to ask.
+  if (keeper) writeFileSync(parts.address, services.base, { mode: 0o600 });
   log.info({ address: services.base }, 'Escale is ready');
 
   endOn(log, async () => {
@@ -209,7 +212,7 @@ async function start(settings: Settings, log: Logger): Promise<void> {
     await watcher.stop();
     await keeper?.stop();
     await endReckoning();
-    if (!settings.url) rmSync(parts.address, { force: true });
+    if (keeper) rmSync(parts.address, { force: true });
     await memory.close();
   });
 }

@@ -14,6 +14,7 @@ import { simulatedClock } from '../src/clock';
 import * as schema from '../src/db/schema';
 import { ensureHousehold, HOME } from '../src/db/household';
 import { openDb, type Db, type OpenDb } from '../src/db/open';
+import { makeDoor } from '../src/door/door';
 import { simulatedTelephone } from '../src/standins/telephone';
 import { simulatedWeather } from '../src/standins/weather';
 import type { Watching } from '../src/watch/sweep';
@@ -58,13 +59,19 @@ export async function makeWorld({
     stop: async () => undefined,
     pulse: () => ({ began: 0, counted: { at: performance.now(), setAside: 0 }, sweptAt: performance.now() }),
   };
-  const http = request(httpApp(services, { watch: onCall }));
+  const door = makeDoor();
+  const app = httpApp(services, { watch: onCall, door });
+  /** Whoever has the key. */
+  const http = request.agent(app).set('Authorization', `Bearer ${door.key()}`);
   const device = uuid();
   const world = {
     db,
     clock,
     services,
+    door,
     http,
+    /** A browser that nobody let in. */
+    stranger: request(app),
     device,
     watchOnce,
     onCall,

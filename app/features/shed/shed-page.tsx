@@ -19,6 +19,7 @@ import { gearNote } from './gear-note';
 import { Button, Row } from '../../ui/button';
 import { enterDemo, inDemo } from '../../data/memory';
 import { RemindHere } from '../shell/install';
+import { AnotherBrowser } from '../shell/door';
 import { DEMO } from '../shell/words';
 import { LOOK, SHED } from './words';
 
@@ -244,6 +245,7 @@ function Own() {
         </View>
       )}
       <Exchange />
+      <AnotherBrowser />
     </View>
   );
 }

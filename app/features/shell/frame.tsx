@@ -3,8 +3,9 @@ import { View } from 'react-native';
 import { usePathname } from 'expo-router';
 import { useWide } from '../../ui/page';
 import { usePalette } from '../../ui/theme';
-import { useSending } from '../../data/hooks';
+import { useDoorShut, useSending, useThings } from '../../data/hooks';
 import { DemoBar } from './demo-bar';
+import { Door } from './door';
 import { Nav } from './nav';
 import { Shortcuts } from './shortcuts';
 import { Overdue } from './overdue';
@@ -20,6 +21,8 @@ export function Frame({ children }: { children: ReactNode }) {
   const wide = useWide();
   const alone = ALONE.test(usePathname());
   useSending();
+  const { ready } = useThings();
+  const out = useDoorShut() && !ready && !alone;
   return (
     <View style={{ flex: 1, backgroundColor: p.paper }}>
       {wide && !alone ? <Nav /> : null}
@@ -27,8 +30,8 @@ export function Frame({ children }: { children: ReactNode }) {
       <DemoBar />
       <Overdue />
       <Reminders />
-      <SignalBar />
-      <View style={{ flex: 1 }}>{children}</View>
+      <SignalBar doorSaid={out} />
+      <View style={{ flex: 1 }}>{out ? <Door /> : children}</View>
       {!wide && !alone ? <Nav /> : null}
       <Shortcuts />
     </View>

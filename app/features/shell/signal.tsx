@@ -3,33 +3,45 @@ import { View } from 'react-native';
 import { Button, Row } from '../../ui/button';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
-import { useKeeping, useOutbox, useThings } from '../../data/hooks';
+import { useDoorShut, useKeeping, useOutbox, useThings } from '../../data/hooks';
 import { flush, giveUp, insist } from '../../data/outbox';
 import type { Held } from '../../data/things';
 import type { Queued } from '../../data/store';
-import { SIGNAL } from './words';
+import { DOOR, SIGNAL } from './words';
 import { plainly } from '../../data/settings';
 
 /** So often the server answered with nothing that settles it before a person is told: about ten seconds. */
 const TELL_AFTER = 3;
 
 /** Offline is a state: what this device knows is old, and what waits to be sent. A refused write is put to the person. */
-export function SignalBar() {
+export function SignalBar({
+  doorSaid = false,
+}: {
+  /** The page itself says how one is let in. */ doorSaid?: boolean;
+}) {
   const p = usePalette();
   const { offlineSince, error, ready, unreadable } = useThings();
   const waiting = useOutbox();
   const refused = waiting.filter((s) => s.refused);
   const going = waiting.length - refused.length;
-  const off = offlineSince !== undefined || (error !== undefined && !ready);
+  const out = useDoorShut();
+  const off = !out && (offlineSince !== undefined || (error !== undefined && !ready));
   const keeping = useKeeping();
   const slow = waiting.filter((s) => !s.refused && (s.tries ?? 0) >= TELL_AFTER);
-  if (!off && refused.length + slow.length + unreadable === 0 && keeping === 'kept') return null;
+  const putOut = out && !doorSaid;
+  if (!off && !putOut && refused.length + slow.length + unreadable === 0 && keeping === 'kept') return null;
   return (
     <View role="status" style={{ borderBottomWidth: 2, borderColor: p.ink, backgroundColor: p.raised }}>
       {off ? (
         <T as="label" style={{ paddingHorizontal: 14, paddingVertical: 6 }}>
           {ready ? (going > 0 ? plainly(SIGNAL.waiting, { n: going }) : SIGNAL.none) : SIGNAL.nothingKept}
         </T>
+      ) : null}
+      {putOut ? (
+        <View role="alert" style={{ paddingHorizontal: 14, paddingVertical: 6, gap: 2 }}>
+          <T as="strong">{going > 0 ? plainly(DOOR.waiting, { n: going }) : ready ? DOOR.out : DOOR.title}</T>
+          <T as="small">{DOOR.brief}</T>
+        </View>
       ) : null}
       {keeping === 'kept' ? null : (
         <T as="strong" role="alert" style={{ paddingHorizontal: 14, paddingVertical: 6 }}>

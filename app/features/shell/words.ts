@@ -66,3 +66,21 @@ export const DEMO = {
   open: 'Look at the demo',
   why: 'A made-up household on an invented coast, in a memory of its own. Try anything: it is thrown away when you leave.',
 } as const;
+
+/** Whoever opens Escale in a browser shows once that they own what is in it. */
+export const DOOR = {
+  title: 'This browser has not been let in yet',
+  why: 'What is kept here is its owner’s: names, phones, illnesses, and who is not at home. A browser is let in once, by an address that Escale prints.',
+  first: '1. On the machine that runs Escale, open a terminal in its folder and say',
+  command: 'npm run escale -- enter',
+  then: '2. Open the address that it prints, in this browser.',
+  brief:
+    'On the machine that runs Escale, in its folder, say “npm run escale -- enter”, and open the address that it prints in this browser.',
+  out: 'This browser is not let in any more. What you see is kept on this device.',
+  waiting:
+    'This browser is not let in any more: {n#thing waits|things wait} here and went nowhere. An alarm that was set stands.',
+  another: 'Another browser',
+  anotherWhy:
+    'An address lets one browser of this machine in, once. Whoever opens it first sees and changes all that is here.',
+  make: 'Make an address',
+} as const;

@@ -10,19 +10,21 @@ import type { Services } from '../services';
 import { DEMO_PATH, type Demo, type DemoKeeper } from '../demo/keeper';
 import { countsOf } from '../backup/copy';
 import type { Keeper } from '../backup/keeper';
+import type { Door } from '../door/door';
 import { ROOM_FOR_DEEDS, roomIn } from '../db/room';
 import type { GuardedClock } from '../watch/guard';
 import { asideOf, tryAgain } from '../watch/aside';
 import { healthOf } from '../watch/health';
 import type { Watch } from '../watch/watcher';
 import { contactPage } from './contact-page';
+import { door, doorKeeping, entrance } from './door';
 import { exchange } from './exchange';
 import { openApi } from './openapi';
 import { plans } from './plans';
 import { notFound, onError, parse, Problem } from './problem';
 import { things } from './things';
 import { unchanged } from './unchanged';
-import { clockOf, whoOf } from './who';
+import { clockOf, isLetIn, notLetIn, whoOf } from './who';
 
 const LOOPBACK = /^(localhost|127\.0\.0\.1|\[::1\])(:\d+)?$/;
 
@@ -55,6 +57,8 @@ const pathOf = (url: string) =>
 /** What the HTTP face stands on beside the services. */
 export interface Below {
   watch: Watch;
+  /** Who is let in, and how. */
+  door: Door;
   appFolder?: string;
   demo?: DemoKeeper;
   guard?: GuardedClock;
@@ -109,8 +113,10 @@ export function httpApp(services: Services, below: Below): Express {
   );
   app.use(compression());
   app.use(contactPage(services, below.watch.kick));
-  app.use('/api', clocksOf(below));
-  if (demo) besides(app, demo);
+  app.use(entrance(below.door));
+  app.use('/api', neverKept, door(below.door), onlyLetIn, clocksOf(below), writesAreJson);
+  app.use('/api', doorKeeping(below.door, services.base));
+  if (demo) besides(app, demo, below.door);
   app.use('/api', apiOf(services, below));
 
   if (appFolder) files(app, appFolder);
@@ -119,10 +125,22 @@ export function httpApp(services: Services, below: Below): Express {
   return app;
 }
 
+const neverKept: RequestHandler = (_req, res, next) => {
+  res.set('Cache-Control', 'no-store');
+  next();
+};
+
+/** Who looks from outside hears whether the server is well; all else is for those who were let in. */
+const HEALTH = '/health';
+const onlyLetIn: RequestHandler = (req, _res, next) => {
+  if (!isLetIn(req) && req.path !== HEALTH) throw notLetIn();
+  next();
+};
+
 function clocksOf({ heard }: Below): RequestHandler {
   return (req, _res, next) => {
     const { shows } = clockOf(req);
-    if (heard && shows !== undefined)
+    if (heard && shows !== undefined && isLetIn(req))
       heard(whoOf(req).device ?? 'unnamed', shows, HERE.test(req.socket.remoteAddress ?? ''));
     next();
   };
@@ -147,12 +165,7 @@ function apiOf(services: Services, below: Below): express.Router {
   const { watch, clockSet } = below;
   const { kick } = watch;
   const api = express.Router();
-  api.use((_req, res, next) => {
-    res.set('Cache-Control', 'no-store');
-    next();
-  });
   api.use(unchanged);
-  api.use(writesAreJson);
   api.use(roomForHome(below));
   api.use(exchange(services));
   api.use(express.json({ limit: '1mb' }));
@@ -165,9 +178,9 @@ function apiOf(services: Services, below: Below): express.Router {
       ...(below.keeper ? { kept: below.keeper.kept } : {}),
     });
   // Red is an error to whoever looks from outside; the page of the watch reads it as it is.
-  api.get('/health', (_req, res) => {
+  api.get(HEALTH, (req, res) => {
     const now = health();
-    res.status(now.ok ? 200 : UNHEALTHY).json(now);
+    res.status(now.ok ? 200 : UNHEALTHY).json(isLetIn(req) ? now : { ok: now.ok });
   });
   api.get('/watch', async (req, res) => {
     res.json({ ...health(), aside: await asideOf(services.db, whoOf(req)) });
@@ -205,24 +218,24 @@ export const MEMORY_HEADER = 'x-escale-memory';
 const wantsDemo = (req: Request) => req.get(MEMORY_HEADER) === 'demo' || req.query.memory === 'demo';
 
 /** The demo beside the household: the same API and the same contact's page over a memory that is thrown away. */
-function besides(app: Express, demo: DemoKeeper): void {
+function besides(app: Express, demo: DemoKeeper, door: Door): void {
   const made = new WeakMap<Demo, { api: express.Router; contact: express.Router }>();
   const facesOf = (open: Demo) => {
     const known = made.get(open);
     if (known) return known;
     const faces = {
-      api: apiOf(open.services, { watch: open.watch }),
+      api: apiOf(open.services, { watch: open.watch, door }),
       contact: contactPage(open.services, open.watch.kick),
     };
     made.set(open, faces);
     return faces;
   };
-  app.post('/api/demo/end', writesAreJson, async (_req, res) => {
+  app.post('/api/demo/end', async (_req, res) => {
     await demo.end();
     res.json({});
   });
   app.use('/api', async (req, res, next) => {
-    if (!wantsDemo(req)) return next();
+    if (!wantsDemo(req) || !isLetIn(req)) return next();
     facesOf(await demo.open()).api(req, res, next);
   });
   app.use(DEMO_PATH, async (req, res, next) => {

@@ -11,6 +11,7 @@ import { answerAs, type Answer } from '../plans/answers';
 import { findLink } from '../messages/links';
 import { viewPlan } from '../plans/view';
 import type { Services } from '../services';
+import { barePage } from './bare-page';
 
 /** The contact's page: plain HTML without script, under 30 kB, readable on any phone. */
 export function contactPage(services: Services, kick: () => Promise<void>): Router {
@@ -99,8 +100,8 @@ function pageOf(view: PlanView, contact: string, now: number, token: string): st
   const last = view.events.findLast((e) => e.times);
   const put = last?.kind === 'later' && view.filed ? view.filed : undefined;
   const heard = heardOf(view.events, when);
-  return html(
-    view.title,
+  return barePage(
+    `${view.title} · float plan`,
     `
 <h1>${esc(view.title)}</h1>
 <p class="${urgent ? 'urgent' : 'state'}" role="status">${STATE[view.state]}</p>
@@ -189,29 +190,7 @@ function partOf({ head, rows }: PlanView['sheet']['lines'][number], all: boolean
 }
 
 const goneOf = () =>
-  html(
-    'This link has ended',
+  barePage(
+    'This link has ended · float plan',
     '<h1>This link has ended</h1><p>It was withdrawn, or its trip has been over for a while. Ask the person who sent it.</p>',
   );
-
-const html = (title: string, body: string) => `<!doctype html><html lang="en"><head><meta charset="utf-8">
-<meta name="viewport" content="width=device-width,initial-scale=1"><title>${esc(title)} · float plan</title><style>
-body{font:18px/1.45 system-ui,sans-serif;color:#12222E;background:#F7F4EC;margin:0 auto;max-width:44rem;padding:1rem}
-h1{font-size:1.6rem;margin:.2rem 0}
-h2{font-size:1.15rem;margin:1.6rem 0 .4rem;border-top:2px solid #12222E;padding-top:.5rem}
-.state,.urgent{font-weight:700;padding:.8rem 1rem;border-left:8px solid #12222E;background:#FFFDF7}
-.urgent{background:#BF3F0A;color:#fff;border:0}
-.times{display:flex;gap:2rem;margin:1rem 0 0}
-.times dt{color:#4C5D68}
-.times dd{margin:0;font-size:1.5rem;font-weight:700;font-variant-numeric:tabular-nums}
-.times dd.was{font-size:.9rem;font-weight:400;color:#4C5D68}
-.zone,.small{color:#4C5D68;font-size:.9rem}
-button{font:inherit;font-weight:700;min-height:64px;width:100%;background:#12222E;color:#fff;border:2px solid #12222E;cursor:pointer}
-button.other{background:none;color:#12222E}
-form:has(.other){border:0;padding:0}
-form{border:2px solid #12222E;padding:0 1rem 1rem;margin:1rem 0}
-table{border-collapse:collapse;width:100%}
-th,td{text-align:left;vertical-align:top;padding:.45rem .5rem .45rem 0;border-bottom:1px solid #CFC9BA}
-th{width:36%;font-weight:600}
-li{margin:.3rem 0}
-</style></head><body><main>${body}</main></body></html>`;

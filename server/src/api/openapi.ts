@@ -82,6 +82,16 @@ const PATHS: Record<string, Record<string, object>> = {
       ...answer('The time now.'),
     },
   },
+  '/api/door/address': {
+    post: {
+      summary: 'An address that lets one browser in, once.',
+      ...takes('object'),
+      ...answer('The address.'),
+    },
+  },
+  '/api/door/lock': {
+    post: { summary: 'Another key: every browser is put out.', ...takes('object'), ...answer('Done.') },
+  },
   '/api/openapi.json': { get: { summary: 'This description.', ...answer('OpenAPI 3.1.') } },
   '/api/things': {
     get: {

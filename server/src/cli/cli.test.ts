@@ -5,6 +5,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { v7 as uuid } from 'uuid';
+import { keyed } from '../../test/keyed';
 import { TRIP } from '../../test/world';
 
 const AT = '2026-05-11T15:00:00Z';
@@ -103,8 +104,12 @@ async function start(
       await fetch(
         `http://localhost:${port}${path}`,
         body === undefined
-          ? {}
-          : { method: 'POST', headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) },
+          ? { headers: keyed(join(root, 'memory')) }
+          : {
+              method: 'POST',
+              headers: { ...keyed(join(root, 'memory')), 'Content-Type': 'application/json' },
+              body: JSON.stringify(body),
+            },
       )
     ).json()) as Record<string, unknown>;
   return {
@@ -127,7 +132,16 @@ describe('a server that is killed', () => {
     // The command line finds the folder taken and goes through the server.
     expect(cli(['export', join(root, 'out.json')]).status).toBe(0);
     expect(cli(['import', join(root, 'out.json')]).stdout).toMatch(/^0 added, 0 changed/);
+    // An address of its own for each that asks; the lock changed, what was given before is good for nothing.
+    const [one, other] = [cli(['enter']), cli(['enter'])].map((run) => run.stdout.trim());
+    const asks = async (address: string) => (await fetch(address, { redirect: 'manual' })).status;
+    expect([await asks(one), await asks(one)]).toEqual([303, 401]);
+    expect(cli(['lock']).status).toBe(0);
+    expect(await asks(other)).toBe(401);
+    expect(await asks(cli(['enter']).stdout.trim())).toBe(303);
     await server.kill('SIGKILL');
+    expect(cli(['enter'])).toMatchObject({ status: 1, stdout: '' });
+    expect(cli(['enter']).stderr).toContain('No server of this memory runs');
 
     const overdue = new Date(plan.times.overdue + 60_000).toISOString();
     for (let round = 0; round < 2; round += 1) {

@@ -5,7 +5,7 @@ import type { Bundle } from '@escale/core/model';
 import { simulatedWeather } from '../standins/weather';
 import { conditionsOf } from '../things/shed';
 import { assessBundle, asText } from './assess';
-import { backup, exportMemory, importMemory, restore, verify } from './memory';
+import { backup, enter, exportMemory, importMemory, lock, restore, verify } from './memory';
 import { Refused } from './refused';
 
 const HELP = `escale: the headless door
@@ -16,6 +16,8 @@ const HELP = `escale: the headless door
   backup [FILE]                                                  a copy of the whole memory: plans, events, messages, deadlines
   restore FILE                                                   put a copy back; what was there is put aside
   verify [FILE]                                                  is a copy whole, or, without one, the memory itself?
+  enter                                                          an address that lets one browser in, once
+  lock                                                           put every browser out: a new key
   demo [FILE] [--at INSTANT]                                     the demo's bundle, dated from now or from INSTANT
 
 FILE "-" is standard input. The memory is the folder ESCALE_DATA (default .data/escale) or DATABASE_URL.
@@ -88,7 +90,11 @@ async function main(): Promise<void> {
       });
     out(writeBundle({ ...bundle, conditions }), file);
   } else if (command === 'export') out(writeBundle(await exportMemory()), file);
-  else if (command === 'import') {
+  else if (command === 'enter') for (const address of await enter()) console.log(address);
+  else if (command === 'lock') {
+    await lock();
+    console.log('Every browser is out. For each that may come in again: npm run escale -- enter');
+  } else if (command === 'import') {
     const { added, changed, same } = await importMemory(bundleFrom(file));
     console.log(`${added} added, ${changed} changed, ${same} as they were.`);
   } else if (command === 'backup') {

@@ -8,6 +8,7 @@ import { inFolder } from '../db/folder';
 import { ensureHousehold } from '../db/household';
 import { FolderTaken } from '../db/lock';
 import { exportBundle, importBundle } from '../exchange/bundle';
+import { readKey } from '../door/key';
 import { brokenChains, type Broken } from '../plans/chain';
 import { openDb, type Db } from '../db/open';
 import { systemClock } from '../clock';
@@ -16,7 +17,7 @@ import { Refused } from './refused';
 /** The folder's own lock is taken; where a server holds it, the work goes through that server. */
 async function withMemory<T>(
   direct: (db: Db, household: string) => Promise<T>,
-  through: (address: string) => Promise<T>,
+  through: (server: Server) => Promise<T>,
 ): Promise<T> {
   const folder = resolve(process.env.ESCALE_DATA ?? '.data/escale');
   const url = process.env.DATABASE_URL;
@@ -28,10 +29,33 @@ async function withMemory<T>(
       await close();
     }
   } catch (error) {
-    const at = inFolder(folder).address;
-    if (error instanceof FolderTaken && existsSync(at)) return through(readFileSync(at, 'utf8').trim());
+    const server = error instanceof FolderTaken && serverAt(folder);
+    if (server) return through(server);
     throw error;
   }
+}
+
+/** The server that has a folder, asked by whoever can read its key. */
+type Server = <T>(path: string, body?: object) => Promise<T>;
+
+function serverAt(folder: string): Server | undefined {
+  const { address, key } = inFolder(folder);
+  if (!existsSync(address) || !existsSync(key)) return undefined;
+  const base = readFileSync(address, 'utf8').trim();
+  const headers = { Authorization: `Bearer ${readKey(key)}` };
+  return async <T>(path: string, body?: object) =>
+    asked<T>(
+      await fetch(
+        base + path,
+        body === undefined
+          ? { headers }
+          : {
+              method: 'POST',
+              headers: { ...headers, 'Content-Type': 'application/json' },
+              body: JSON.stringify(body),
+            },
+      ),
+    );
 }
 
 async function asked<T>(answer: Response): Promise<T> {
@@ -44,20 +68,13 @@ async function asked<T>(answer: Response): Promise<T> {
 export const exportMemory = (): Promise<Bundle> =>
   withMemory(
     (db, household) => exportBundle({ db, clock: systemClock }, { household }),
-    async (address) => asked<Bundle>(await fetch(`${address}/api/export`)),
+    (server) => server<Bundle>('/api/export'),
   );
 
 export const importMemory = (bundle: Bundle) =>
   withMemory(
     (db, household) => db.transaction((tx) => importBundle(tx, { household }, bundle, systemClock.now())),
-    async (address) =>
-      asked<{ added: number; changed: number; same: number }>(
-        await fetch(`${address}/api/import`, {
-          method: 'POST',
-          headers: { 'Content-Type': 'application/json' },
-          body: JSON.stringify(bundle),
-        }),
-      ),
+    (server) => server<{ added: number; changed: number; same: number }>('/api/import', bundle),
   );
 
 const here = () => ({
@@ -71,14 +88,7 @@ export async function backup(file: string | undefined): Promise<{ file: string; 
   if (to && existsSync(to)) throw new Refused([`${to} is there already. Nothing was changed.`]);
   const made = await withMemory(
     (db) => copyNow(db, inFolder(here().folder).backups, systemClock.now()),
-    async (address) =>
-      asked<{ file: string; counts: Counts }>(
-        await fetch(`${address}/api/backup`, {
-          method: 'POST',
-          headers: { 'Content-Type': 'application/json' },
-          body: '{}',
-        }),
-      ),
+    (server) => server<{ file: string; counts: Counts }>('/api/backup', {}),
   );
   if (!to) return made;
   copyFileSync(made.file, to);
@@ -100,6 +110,34 @@ export async function verify(
   }
   return withMemory(
     async (db) => ({ what: 'the memory', counts: await countsOf(db), broken: await brokenChains(db) }),
-    async (address) => asked(await fetch(`${address}/api/verify`)),
+    (server) => server('/api/verify'),
   );
 }
+
+/** Where memories lie that `npm start` and `npm run demo` make. */
+const USUAL = ['.data/escale', '.data/demo'];
+
+/** Asked of each server that runs, of the memory named or of the usual ones: its door is opened or shut by the key beside it. */
+async function atDoors<T>(path: string): Promise<T[]> {
+  const named = process.env.ESCALE_DATA;
+  const answers: T[] = [];
+  for (const folder of named === undefined ? USUAL : [named]) {
+    const server = serverAt(resolve(folder));
+    try {
+      if (server) answers.push(await server<T>(path, {}));
+    } catch (error) {
+      // An address that was left by a server that is no more.
+      if (error instanceof Refused) throw error;
+    }
+  }
+  if (answers.length === 0)
+    throw new Refused(['No server of this memory runs. Start it first: npm start (or npm run demo)']);
+  return answers;
+}
+
+/** Addresses that let one browser in, once: of each server that runs. */
+export const enter = async (): Promise<string[]> =>
+  (await atDoors<{ address: string }>('/api/door/address')).map(({ address }) => address);
+
+/** Every browser is out; each comes in again by an address of its own. */
+export const lock = (): Promise<object[]> => atDoors<object>('/api/door/lock');

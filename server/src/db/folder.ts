@@ -22,6 +22,8 @@ export const inFolder = (folder: string) => ({
   restoring: join(folder, 'db.restoring'),
   /** The last event of each plan, noted outside the database. */
   heads: join(folder, 'heads'),
+  /** The owner’s key: who can read it comes in. */
+  key: join(folder, 'key'),
   /** Rolling copies of it. */
   backups: join(folder, 'backups'),
   /** Where the server that holds it is reached. Only worth reading while the lock is held. */

@@ -5,12 +5,15 @@ import { makeWorld, NOW, TRIP, uuid, type World } from '../../test/world';
 import { httpApp } from '../api/app';
 import { demoKeeper, type DemoKeeper } from './keeper';
 
-let world: World, keeper: DemoKeeper, http: ReturnType<typeof request>;
+let world: World, keeper: DemoKeeper, http: ReturnType<typeof request.agent>;
 beforeAll(async () => {
   world = await makeWorld({ standIns: false });
   await world.db.execute(sql`TRUNCATE thing, command, plan, plan_version, plan_event, deadline, message`);
   keeper = demoKeeper(world.services, 7);
-  http = request(httpApp(world.services, { watch: world.onCall, demo: keeper }));
+  const { onCall: watch, door } = world;
+  http = request
+    .agent(httpApp(world.services, { watch, door, demo: keeper }))
+    .set('Authorization', `Bearer ${door.key()}`);
 });
 afterAll(async () => {
   await keeper.end();

@@ -5,6 +5,7 @@ import { join } from 'node:path';
 import { setTimeout as after } from 'node:timers/promises';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { workerFile } from '../db/worker-file';
+import { keyed } from '../../test/keyed';
 import { freePort, HAS_POSTGRES, startPostgres, type Postgres } from '../../test/postgres';
 
 const where = HAS_POSTGRES ? describe : describe.skip;
@@ -46,7 +47,7 @@ where('a watch in a process of its own', () => {
   const gone = (pid: number) => until(() => !existsSync(`/proc/${pid}`));
   const looks = () =>
     until(async () => {
-      const answer = await fetch(`http://localhost:${port}/api/watch`);
+      const answer = await fetch(`http://localhost:${port}/api/watch`, { headers: keyed(folder) });
       return ((await answer.json()) as { lastSweep?: number }).lastSweep !== undefined;
     });
 
