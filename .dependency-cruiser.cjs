@@ -49,6 +49,7 @@ const SERVER = [
   'things/',
   'messages/',
   'plans/',
+  'erase/',
   'exchange/',
   'backup/',
   'watch/',

@@ -48,7 +48,7 @@ if (HAS_POSTGRES) {
   await again.start('real');
   const { file, counts } = (await again.ask('/api/backup', {})).body as typeof copy;
   const postgres = await startPostgres();
-  const there = await restoreServer(postgres.fresh(), file);
+  const there = await restoreServer(postgres.fresh(), file, folder, Date.now());
   must(JSON.stringify(there.counts) === JSON.stringify(counts), 'the PostgreSQL holds what the copy held');
   say('a folder’s copy put into a PostgreSQL: all counts the same');
   postgres.end();

@@ -42,6 +42,7 @@ const HAPPENED: Record<EventKind, string> = {
   'check-in-missed': 'A check-in was missed',
   unreached: 'could not be reached: the next contact was told',
   withdrawn: 'was taken off the plan',
+  erased: 'What stood in this plan was erased',
   early: 'The server’s clock was wrong: what was said came too early',
 };
 

@@ -23,6 +23,8 @@ export const EVENT_KINDS = [
   'early',
   // The crew took a contact off the plan.
   'withdrawn',
+  // What stood in it was erased: who, where and what was said.
+  'erased',
 ] as const;
 export type EventKind = (typeof EVENT_KINDS)[number];
 

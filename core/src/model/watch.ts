@@ -47,3 +47,15 @@ export interface ImportChange {
   /** Of a changed one: the fields that would read otherwise; of a plain value what it was and would be. */
   fields: { field: string; was?: string; is?: string }[];
 }
+
+/** Something that was removed: it can be put back, or erased for good. */
+export interface RemovedThing {
+  id: string;
+  type: ThingType;
+  version: number;
+  name: string;
+  /** When it was removed, epoch ms. */
+  at: number;
+  /** Float plans in which it stands. */
+  plans: number;
+}

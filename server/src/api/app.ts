@@ -18,6 +18,7 @@ import { healthOf } from '../watch/health';
 import type { Watch } from '../watch/watcher';
 import { contactPage } from './contact-page';
 import { door, doorKeeping, entrance } from './door';
+import { erasing } from './erasing';
 import { exchange } from './exchange';
 import { openApi } from './openapi';
 import { plans } from './plans';
@@ -209,6 +210,7 @@ function apiOf(services: Services, below: Below): express.Router {
   api.get('/openapi.json', (_req, res) => void res.json(openApi()));
   api.use(things(services));
   api.use(plans(services, kick));
+  api.use(erasing(services, (gone) => below.keeper?.erased(gone)));
   api.use(notFound);
   return api;
 }

@@ -151,6 +151,19 @@ const PATHS: Record<string, Record<string, object>> = {
   '/api/plans/{id}/withdraw': {
     post: { summary: 'End a contact’s links.', ...path('id'), ...takes('object'), ...answer('The plan.') },
   },
+  '/api/removed': {
+    get: {
+      summary: 'What was removed and can be put back.',
+      ...answer('Things, and in how many float plans they stand.'),
+    },
+  },
+  '/api/erase': {
+    post: {
+      summary: 'Erase a removed thing for good, and what ended float plans hold of it.',
+      ...takes('object'),
+      ...answer('Done.'),
+    },
+  },
   '/api/messages': { get: { summary: 'Messages about plans, newest first.', ...answer('Messages.') } },
   '/api/standins/telephone': { get: { summary: 'What lies on the simulated phones.', ...answer('Calls.') } },
 };

@@ -1,4 +1,4 @@
-import { and, desc, eq } from 'drizzle-orm';
+import { and, desc, eq, ne } from 'drizzle-orm';
 import { Router, type Request } from 'express';
 import * as z from 'zod';
 import { FileRequest, Id, PlanDeed, type MessageView } from '@escale/core/model';
@@ -67,7 +67,8 @@ export function plans(services: Services, kick: () => Promise<void>): Router {
     const rows = await db
       .select()
       .from(message)
-      .where(eq(message.household, whoOf(req).household))
+      // Of those whose words were erased there is nothing to tell.
+      .where(and(eq(message.household, whoOf(req).household), ne(message.text, '')))
       .orderBy(desc(message.madeAt), desc(message.id))
       .limit(100);
     res.json({

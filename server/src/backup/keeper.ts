@@ -3,7 +3,9 @@ import { MS } from '@escale/core/units';
 import { inFolder } from '../db/folder';
 import type { Db } from '../db/open';
 import { ROOM_ENOUGH, roomIn } from '../db/room';
+import { eraseAgain, type Gone } from '../erase/erase';
 import { brokenChains, brokenVersions, type Broken } from '../plans/chain';
+import { erasedIn, noteErased } from './erased-file';
 import { HeadsFile } from './heads';
 import type { Counts } from './copy';
 import { copyNow, latestCopy, roll, STALE } from './roll';
@@ -23,6 +25,8 @@ export interface Keeper {
   kept(): Kept;
   /** A copy beside the rolling ones, now. */
   copy(): Promise<{ file: string; counts: Counts }>;
+  /** Noted outside the database before it stands: this is erased for good. */
+  erased(gone: readonly Gone[]): void;
   /** Look through all records now. */
   verify(): Promise<Broken[]>;
   stop(): Promise<void>;
@@ -70,7 +74,7 @@ export function keepMemory(
   folder: string,
   now: () => number = Date.now,
 ): Keeper {
-  const { backups, heads: file } = inFolder(folder);
+  const { backups, heads: file, erased } = inFolder(folder);
   const heads = new HeadsFile(file);
   const began = now();
   let broken: Broken[] = [];
@@ -85,10 +89,14 @@ export function keepMemory(
     return broken;
   };
   const said = (what: string) => (error: unknown) => log.error({ err: error }, what);
+  // What was erased and is there again came by a copy; a plan that was open in it may have ended since.
+  const forget = () => eraseAgain(db, erasedIn(erased), now());
   // Before anything is noted anew: what is missing now was there when it was noted.
   const first = look()
     .then(() => heads.note(db))
-    .catch(said('the records could not be looked through'));
+    .catch(said('the records could not be looked through'))
+    .then(forget)
+    .then(() => undefined, said('what was erased could not be erased again'));
   const noting = repeat(
     () => first.then(() => heads.note(db)),
     HEADS_EVERY,
@@ -100,7 +108,10 @@ export function keepMemory(
   };
   const copying = repeat(copy, COPIES_EVERY, said('the memory could not be copied'));
   const looking = repeat(
-    () => look(new Date(now() - 2 * VERIFIED_EVERY)),
+    async () => {
+      await look(new Date(now() - 2 * VERIFIED_EVERY));
+      await forget();
+    },
     VERIFIED_EVERY,
     said('the records could not be looked through'),
   );
@@ -116,6 +127,7 @@ export function keepMemory(
       };
     },
     copy: () => copyNow(db, backups, now()),
+    erased: (gone) => noteErased(erased, gone),
     verify: () => look(),
     stop: async () => {
       await Promise.all([noting.stop(), copying.stop(), looking.stop()]);

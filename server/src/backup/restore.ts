@@ -1,11 +1,15 @@
 import { existsSync, mkdirSync, renameSync, rmSync } from 'node:fs';
 import { claim, inFolder, ownersOnly } from '../db/folder';
 import { holdFolder, openAt, openDb } from '../db/open';
+import { eraseAgain } from '../erase/erase';
 import { fillFrom, readCopy, type Counts } from './copy';
+import { erasedIn } from './erased-file';
 
 export interface Restored {
   at: string;
   counts: Counts;
+  /** Things in the copy that were erased since it was made, and are erased again. */
+  erased: number;
   /** Where what was there before lies now. */
   aside?: string;
 }
@@ -20,11 +24,12 @@ export async function restoreFolder(folder: string, file: string, now: number): 
   const unlock = holdFolder(folder);
   try {
     claim(folder);
-    const { db: place, restoring, heads } = inFolder(folder);
+    const { db: place, restoring, heads, erased } = inFolder(folder);
     rmSync(restoring, { recursive: true, force: true });
     mkdirSync(restoring, { mode: 0o700 });
     const { db, client } = await openAt(folder, restoring);
     const filled = await fillFrom(db, file);
+    const again = await eraseAgain(db, erasedIn(erased), now);
     await client.exec('CHECKPOINT');
     await client.close();
     const aside = `${place}.aside-${new Date(now).toISOString().replace(/[:.]/g, '-')}`;
@@ -34,18 +39,24 @@ export async function restoreFolder(folder: string, file: string, now: number): 
     if (existsSync(heads)) renameSync(heads, `${aside}.heads`);
     renameSync(restoring, place);
     ownersOnly(folder);
-    return { ...filled, ...(before ? { aside } : {}) };
+    return { ...filled, erased: again, ...(before ? { aside } : {}) };
   } finally {
     unlock();
   }
 }
 
-/** Put a copy into a PostgreSQL that has nothing in it yet. */
-export async function restoreServer(url: string, file: string): Promise<Restored> {
+/** Put a copy into a PostgreSQL that has nothing in it yet. `folder` is where what was erased is noted. */
+export async function restoreServer(
+  url: string,
+  file: string,
+  folder: string,
+  now: number,
+): Promise<Restored> {
   await readCopy(file);
   const { db, close } = await openDb({ folder: '', url });
   try {
-    return await fillFrom(db, file);
+    const filled = await fillFrom(db, file);
+    return { ...filled, erased: await eraseAgain(db, erasedIn(inFolder(folder).erased), now) };
   } finally {
     await close();
   }

@@ -95,15 +95,17 @@ async function main(): Promise<void> {
     await lock();
     console.log('Every browser is out. For each that may come in again: npm run escale -- enter');
   } else if (command === 'import') {
-    const { added, changed, same } = await importMemory(bundleFrom(file));
+    const { added, changed, same, erased } = await importMemory(bundleFrom(file));
     console.log(`${added} added, ${changed} changed, ${same} as they were.`);
+    if (erased > 0) console.log(`${erased} left out: they were erased here for good.`);
   } else if (command === 'backup') {
     const made = await backup(file);
     console.log(`${made.file}: ${said(made.counts)}.`);
   } else if (command === 'restore') {
     if (file === undefined) throw new Refused(['Which copy?'], 2);
-    const { at: of, counts, aside } = await restore(file);
+    const { at: of, counts, erased, aside } = await restore(file);
     console.log(`Put back as of ${of}: ${said(counts)}.`);
+    if (erased > 0) console.log(`Erased again, as they were since: ${erased}.`);
     if (aside) console.log(`What was there before lies in ${aside}.`);
   } else if (command === 'verify') {
     const { what, counts, broken } = await verify(file);

@@ -7,7 +7,7 @@ import { restoreFolder, restoreServer, type Restored } from '../backup/restore';
 import { inFolder } from '../db/folder';
 import { ensureHousehold } from '../db/household';
 import { FolderTaken } from '../db/lock';
-import { exportBundle, importBundle } from '../exchange/bundle';
+import { exportBundle, importBundle, type Imported } from '../exchange/bundle';
 import { readKey } from '../door/key';
 import { brokenChains, type Broken } from '../plans/chain';
 import { openDb, type Db } from '../db/open';
@@ -74,7 +74,7 @@ export const exportMemory = (): Promise<Bundle> =>
 export const importMemory = (bundle: Bundle) =>
   withMemory(
     (db, household) => db.transaction((tx) => importBundle(tx, { household }, bundle, systemClock.now())),
-    (server) => server<{ added: number; changed: number; same: number }>('/api/import', bundle),
+    (server) => server<Imported>('/api/import', bundle),
   );
 
 const here = () => ({
@@ -97,7 +97,9 @@ export async function backup(file: string | undefined): Promise<{ file: string; 
 
 export async function restore(file: string): Promise<Restored> {
   const { folder, url } = here();
-  return url ? restoreServer(url, file) : restoreFolder(folder, file, systemClock.now());
+  return url
+    ? restoreServer(url, file, folder, systemClock.now())
+    : restoreFolder(folder, file, systemClock.now());
 }
 
 /** What a copy holds, or, without one, whether the memory itself is whole. */

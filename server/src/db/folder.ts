@@ -24,6 +24,8 @@ export const inFolder = (folder: string) => ({
   heads: join(folder, 'heads'),
   /** The owner’s key: who can read it comes in. */
   key: join(folder, 'key'),
+  /** What was erased for good, noted outside the database: it stays so when a copy is put back. */
+  erased: join(folder, 'erased'),
   /** Rolling copies of it. */
   backups: join(folder, 'backups'),
   /** Where the server that holds it is reached. Only worth reading while the lock is held. */

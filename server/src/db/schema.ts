@@ -60,6 +60,14 @@ export const thing = pgTable(
   (t) => [index('thing_by_household').on(t.household, t.type)],
 );
 
+/** Things that were erased for good: what comes back by a copy, a file or a device stays out by it. */
+export const erased = pgTable('erased', {
+  thing: uuid('thing').primaryKey(),
+  household: uuid('household').notNull(),
+  type: text('type').notNull(),
+  at: instant('at').notNull(),
+});
+
 /** A trip's forecast that came with a bundle: where there is one, no service is asked. */
 export const tripConditions = pgTable('trip_conditions', {
   trip: uuid('trip').primaryKey(),
@@ -150,7 +158,10 @@ export const planVersion = pgTable(
 export interface Sealed {
   version?: string;
   messages?: Record<string, string>;
+  /** Of what was erased in this plan: hashes of what is left, by version, message and event. They hold from this event on. */
+  bared?: Bared;
 }
+export type Bared = Record<'versions' | 'messages' | 'events', Record<string, string>>;
 
 /** Append-only; each row carries the hash of the one before it in its plan. */
 export const planEvent = pgTable(

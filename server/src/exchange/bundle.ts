@@ -5,6 +5,7 @@ import { stableJson } from '../stable-json';
 import type { Db } from '../db/open';
 import type { Principal } from '../principal';
 import { Refusal } from '../refusal';
+import { erasedOf } from '../things/erased';
 import { conditionsOf, loadShed } from '../things/shed';
 import type { Services } from '../services';
 
@@ -28,22 +29,34 @@ export async function exportBundle(
   };
 }
 
+export interface Imported {
+  added: number;
+  changed: number;
+  same: number;
+  /** Left out: they were erased here for good. */
+  erased: number;
+}
+
 /** All of a bundle or nothing. A thing that is here already is replaced when it differs, and said so. */
 export async function importBundle(
   tx: Db,
   { household }: Principal,
   bundle: Bundle,
   now: number,
-): Promise<{ added: number; changed: number; same: number }> {
-  const counts = { added: 0, changed: 0, same: 0 };
+): Promise<Imported> {
+  const counts: Imported = { added: 0, changed: 0, same: 0, erased: 0 };
   const shelves = (Object.entries(SHELF) as [ThingType, keyof Bundle['shed']][]).flatMap(([type, shelf]) =>
     bundle.shed[shelf].map((doc) => ({ type, doc })),
   );
   const at = new Date(now);
-  for (const { type, doc } of [
-    ...shelves,
-    ...bundle.trips.map((trip) => ({ type: 'trip' as const, doc: trip })),
-  ]) {
+  const all = [...shelves, ...bundle.trips.map((trip) => ({ type: 'trip' as const, doc: trip }))];
+  const gone = await erasedOf(
+    tx,
+    all.map(({ doc }) => doc.id),
+  );
+  counts.erased = gone.size;
+  for (const { type, doc } of all) {
+    if (gone.has(doc.id)) continue;
     const [row] = await tx.select().from(thing).where(eq(thing.id, doc.id));
     if (row && (row.household !== household || row.type !== type))
       throw new Refusal('conflict', 'A thing with the same id belongs elsewhere. Nothing was changed.', [
@@ -68,14 +81,26 @@ export async function importBundle(
       counts.changed += 1;
     } else counts.same += 1;
   }
-  await importConditions(tx, bundle, household, at);
+  await importConditions(
+    tx,
+    bundle.trips.filter((trip) => !gone.has(trip.id)),
+    bundle,
+    household,
+    at,
+  );
   return counts;
 }
 
 /** Forecasts that a bundle brings for its own trips are kept, and stand before any service's. What a stand-in made up stays with it. */
-async function importConditions(tx: Db, bundle: Bundle, household: string, updatedAt: Date): Promise<void> {
-  for (const trip of bundle.trips) {
-    const doc = bundle.conditions?.[trip.id];
+async function importConditions(
+  tx: Db,
+  trips: Bundle['trips'],
+  { conditions }: Bundle,
+  household: string,
+  updatedAt: Date,
+): Promise<void> {
+  for (const trip of trips) {
+    const doc = conditions?.[trip.id];
     if (!doc?.forecast || doc.forecast.invented) continue;
     const values = {
       household,

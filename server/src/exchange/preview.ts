@@ -4,6 +4,7 @@ import { thing } from '../db/schema';
 import type { Db } from '../db/open';
 import type { Principal } from '../principal';
 import { stableJson } from '../stable-json';
+import { erasedOf } from '../things/erased';
 
 type Doc = Record<string, unknown>;
 const nameOf = (doc: Doc) => String(doc.name ?? doc.title ?? doc.kind ?? doc.id);
@@ -55,7 +56,9 @@ export async function previewBundle(
           .from(thing)
           .where(and(eq(thing.household, household), inArray(thing.id, ids)));
   const here = new Map(rows.filter((row) => !row.deletedAt).map((row) => [row.id, row]));
+  const gone = await erasedOf(db, ids);
   const changes = docs.flatMap(({ type, doc }): ImportChange[] => {
+    if (gone.has(doc.id)) return [];
     const row = here.get(doc.id);
     const named = { type, id: doc.id, name: nameOf(doc) };
     if (!row) return [{ ...named, what: 'added', fields: [] }];

@@ -1,11 +1,11 @@
 import { setTimeout as after } from 'node:timers/promises';
-import { and, asc, eq, inArray, isNull, or, sql } from 'drizzle-orm';
+import { and, asc, eq, inArray, isNull, notInArray, or, sql } from 'drizzle-orm';
 import type { OutgoingCall, Telephone } from '../standins/telephone';
 import { message } from '../db/schema';
 import { transact } from '../db/transact';
 import type { Services } from '../services';
 import { afterFailure, LEASE, mayBeTried, RING_PATIENCE, SLICE } from '../tries';
-import { NO_WAY, URGENT, withLink } from './write';
+import { ERASED, NO_WAY, URGENT, withLink } from './write';
 
 type Row = typeof message.$inferSelect;
 
@@ -54,7 +54,7 @@ async function take({ db, clock }: Services): Promise<Row[]> {
         and(
           isNull(message.deliveredAt),
           // What has no way to be told is not tried; it is shown.
-          or(isNull(message.trouble), sql`${message.trouble} <> ${NO_WAY}`),
+          or(isNull(message.trouble), notInArray(message.trouble, [NO_WAY, ERASED])),
           mayBeTried(message.nextTryAt, now),
         ),
       )

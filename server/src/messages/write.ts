@@ -87,6 +87,8 @@ const LEAPT = {
 
 /** Why a message can't go: no way to reach them was entered. */
 export const NO_WAY = 'no-way';
+/** Why a message is told to nobody any more: its words were erased. */
+export const ERASED = 'erased';
 
 /** Messages and their links, ready to be written in the transaction of what caused them. */
 export interface Written {

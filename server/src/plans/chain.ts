@@ -1,7 +1,16 @@
 import { asc, eq, gte, inArray } from 'drizzle-orm';
-import { message, plan, planVersion } from '../db/schema';
+import { message, plan, planVersion, type Bared } from '../db/schema';
 import type { Db } from '../db/open';
-import { eventHash, eventRows, MARK, messageHash, olderHash, versionHash, type EventRow } from './events';
+import {
+  baredHash,
+  eventHash,
+  eventRows,
+  MARK,
+  messageHash,
+  olderHash,
+  versionHash,
+  type EventRow,
+} from './events';
 
 /** Where the record of a plan does not hold together. */
 export interface Broken {
@@ -68,21 +77,32 @@ async function brokenIn(db: Db, ids: string[], heads: Heads): Promise<Broken[]> 
   });
 }
 
+/** Hashes that stand for those of before, of what was erased: the events that say so are part of the chain themselves. */
+const baredIn = (rows: EventRow[]): Bared => {
+  const all = rows.flatMap(({ sealed }) => sealed?.bared ?? []);
+  const of = (part: keyof Bared) =>
+    Object.assign({}, ...all.map((bared) => bared[part])) as Bared[typeof part];
+  return { versions: of('versions'), messages: of('messages'), events: of('events') };
+};
+
 function chainOf(id: string, rows: EventRow[]): Broken | undefined {
+  const { events: bared } = baredIn(rows);
   let before = '';
   for (const row of rows) {
     const follows = row.hash.startsWith(MARK) ? eventHash(before, row) : olderHash(before, row);
-    if (row.hash !== follows) return { plan: id, seq: row.seq, what: 'an event was changed' };
+    const stands = bared[row.id] === undefined ? row.hash === follows : baredHash(row) === bared[row.id];
+    if (!stands) return { plan: id, seq: row.seq, what: 'an event was changed' };
     before = row.hash;
   }
   return undefined;
 }
 
 function messagesOf(id: string, rows: EventRow[], there: Map<string, string>): Broken | undefined {
+  const { messages: bared } = baredIn(rows);
   for (const { seq, sealed } of rows)
     for (const [one, hash] of Object.entries(sealed?.messages ?? {})) {
       if (!there.has(one)) return { plan: id, seq, what: 'a message is missing' };
-      if (there.get(one) !== hash) return { plan: id, seq, what: 'a message was changed' };
+      if (there.get(one) !== (bared[one] ?? hash)) return { plan: id, seq, what: 'a message was changed' };
     }
   return undefined;
 }
@@ -95,16 +115,19 @@ export async function brokenVersions(db: Db, since?: Date): Promise<Broken[]> {
   const broken: Broken[] = [];
   const ids = await planIds(db, since);
   for (const id of ids) {
-    const events = ((await eventRows(db, [id])).get(id) ?? []).filter((e) => e.sealed?.version);
+    const rows = (await eventRows(db, [id])).get(id) ?? [];
+    const { versions: bared } = baredIn(rows);
+    const events = rows.filter((e) => e.sealed?.version);
     const versions = await db
       .select()
       .from(planVersion)
       .where(eq(planVersion.plan, id))
       .orderBy(asc(planVersion.version));
-    const hashes = versions.map(versionHash);
     // Versions of before were not sealed: those that are stand at the end.
-    const sealed = hashes.slice(hashes.length - events.length);
-    const at = events.findIndex((e, i) => e.sealed?.version !== sealed[i]);
+    const sealed = versions.slice(versions.length - events.length);
+    const at = events.findIndex(
+      (e, i) => !sealed[i] || versionHash(sealed[i]) !== (bared[sealed[i].version] ?? e.sealed?.version),
+    );
     if (at >= 0) broken.push({ plan: id, seq: events[at].seq, what: 'the filed version was changed' });
   }
   return broken;

@@ -2,7 +2,7 @@ import { createHash } from 'node:crypto';
 import { asc, desc, eq, inArray } from 'drizzle-orm';
 import { v7 as uuidv7 } from 'uuid';
 import { evolve, schemaOf, type EventKind, type PlanEvent, type PlanTimes } from '@escale/core/model';
-import { planEvent, type message, type planVersion, type Sealed } from '../db/schema';
+import { planEvent, type Bared, type message, type planVersion, type Sealed } from '../db/schema';
 import type { Db } from '../db/open';
 import { bodyHash } from '../once';
 import { stableJson } from '../stable-json';
@@ -40,20 +40,26 @@ type Version = Pick<
 export const versionHash = ({ inputs, assessment, sheet, contacts, skipper }: Version): string =>
   bodyHash({ inputs, assessment, sheet, contacts, skipper });
 
+/** Of an event from which something was erased: what is left of it, and the hash by which the next one follows. */
+export const baredHash = ({ id, plan, kind, at, madeAt, data, hash }: EventRow): string =>
+  bodyHash([id, plan, kind, at, madeAt ?? null, data, hash]);
+
 /** What is written in the same transaction as an event. */
 export interface With {
   messages?: Message[];
   version?: Version;
+  bared?: Bared;
 }
 
-const sealOf = ({ messages = [], version }: With): Sealed | null =>
-  messages.length === 0 && !version
+const sealOf = ({ messages = [], version, bared }: With): Sealed | null =>
+  messages.length === 0 && !version && !bared
     ? null
     : {
         ...(version ? { version: versionHash(version) } : {}),
         ...(messages.length > 0
           ? { messages: Object.fromEntries(messages.map((m) => [m.id, messageHash(m)])) }
           : {}),
+        ...(bared ? { bared } : {}),
       };
 
 /** The row of an event, chained to the one before by a hash over what is written, and over what is written with it. */

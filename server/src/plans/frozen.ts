@@ -24,4 +24,5 @@ export function frozenShed(trip: Trip, shed: Shed): Shed {
     runs: shed.runs.filter((run) => run.trip === trip.id),
   };
 }
-const NOT_ABOARD = 'not aboard';
+/** In the place of the name of somebody who is not aboard. */
+export const NOT_ABOARD = 'not aboard';

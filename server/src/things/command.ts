@@ -16,6 +16,7 @@ import type { Db } from '../db/open';
 import { bodyHash, refuseOther } from '../once';
 import type { Principal } from '../principal';
 import { Refusal } from '../refusal';
+import { refuseErased } from './erased';
 
 const PatchSchema = z
   .array(
@@ -86,6 +87,7 @@ export async function doCommand(
     if (!row) throw new Refusal('absent', 'This was written and is gone.');
     return row;
   }
+  if (!row || row.deletedAt) await refuseErased(tx, wanted.thing);
   const at = new Date(now);
   await tx
     .insert(device)
