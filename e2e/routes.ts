@@ -42,6 +42,7 @@ export const ROUTES = [
   '/watch',
   '/begin',
   '/shed/look',
+  '/shed/removed',
   `${TRIP}/paper`,
   `${TRIP}/home`,
   '/shed/person/new',

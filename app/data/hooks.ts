@@ -8,13 +8,25 @@ import {
   FIRST,
   type MessageView,
   type PlanView,
+  type RemovedThing,
   type ThingType,
   type Trip,
   type WatchHealth,
 } from '@escale/core/model';
 import { ask, askAgain, doorShut, NoSignal, onDoor } from './api';
 import { deviceId, flush, settle } from './outbox';
-import { keep, keepingNow, keepStore, kept, onKeeping, outbox, type Queued } from './store';
+import {
+  forget,
+  keep,
+  keepingNow,
+  keepStore,
+  kept,
+  onKeeping,
+  outbox,
+  setSetting,
+  setting,
+  type Queued,
+} from './store';
 import { hereOf, readThings, shedOf, type Held, type Here } from './things';
 
 /** The one place in which screens are given data. Reads come from the server, and from this device's store when there is no signal. */
@@ -177,6 +189,22 @@ export function useHealth(): { health: HealthSeen | undefined; again: () => Prom
   };
 }
 
+/** What was removed and can be put back. Undefined while it is asked for, and without signal: it is not kept here. */
+export function useRemoved(): { removed: RemovedThing[] | undefined; again: () => void } {
+  const { answer, again } = useRead<{ removed: RemovedThing[] }>('/api/removed');
+  return { removed: answer?.since === undefined ? answer?.body.removed : undefined, again };
+}
+
+/** What was erased on the server is forgotten here too: all that was kept beside what is read anew just now. */
+async function forgetErased(erased: number): Promise<void> {
+  if ((await setting(ERASED)) === erased) return;
+  await forget([THINGS, PLANS]);
+  stored.clear();
+  await setSetting(ERASED, erased);
+  await mutate((key) => typeof key === 'string' && key.startsWith('/') && key !== THINGS);
+}
+const ERASED = 'erased';
+
 export function useMessages(): MessageView[] {
   return useRead<{ messages: MessageView[] }>('/api/messages').answer?.body.messages ?? [];
 }
@@ -234,6 +262,10 @@ export function useSending(): void {
   useEffect(() => {
     if (served && offlineSince === undefined) void settle(served.done);
   }, [served, offlineSince]);
+  const erased = offlineSince === undefined ? served?.erased : undefined;
+  useEffect(() => {
+    if (erased) forgetErased(erased).catch((error: unknown) => console.warn('kept answers stay:', error));
+  }, [erased]);
   useEffect(() => {
     const go = () => void flush(true).then(() => mutate(THINGS));
     go();

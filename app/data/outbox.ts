@@ -81,7 +81,7 @@ export async function remove(held: Held, said: string): Promise<void> {
   await command(held.type, held.id, held.version, { kind: 'remove' }, said);
 }
 
-export async function restore(held: Held, said: string): Promise<void> {
+export async function restore(held: Pick<Held, 'id' | 'type' | 'version'>, said: string): Promise<void> {
   await command(held.type, held.id, held.version + 1, { kind: 'restore' }, said);
 }
 

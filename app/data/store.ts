@@ -53,6 +53,13 @@ export async function kept(path: string): Promise<{ at: number; body: unknown } 
   return (await store()).get('kept', path);
 }
 
+/** Answers that were kept go, but for these paths. */
+export async function forget(but: readonly string[]): Promise<void> {
+  const tx = (await store()).transaction('kept', 'readwrite');
+  for (const path of await tx.store.getAllKeys()) if (!but.includes(path)) await tx.store.delete(path);
+  await tx.done;
+}
+
 /** Asks the browser not to clear our store when room is short. It may say no; nothing here counts on it. */
 export async function keepStore(): Promise<void> {
   if (typeof navigator !== 'undefined') await navigator.storage?.persist?.();

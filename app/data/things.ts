@@ -42,6 +42,7 @@ export interface Command {
 export interface ThingsAnswer {
   /** Where the server keeps a simulated time. */ now?: number;
   simulated: boolean;
+  /** How many things were erased for good. */ erased?: number;
   /** Ids of this device's commands that the answer holds. */ done: string[];
   things: Held[];
 }
@@ -60,7 +61,7 @@ export function readThings(body: object): ReadThings {
 }
 
 function readOnce(body: object): ReadThings {
-  const { now, simulated, done, things } = body as ThingsAnswer;
+  const { now, simulated, erased, done, things } = body as ThingsAnswer;
   const good = things.flatMap((held) => {
     const read = THINGS[held.type]?.safeParse(grown(held));
     return read?.success ? [{ ...held, doc: read.data } as Held] : [];
@@ -68,6 +69,7 @@ function readOnce(body: object): ReadThings {
   return {
     ...(now === undefined ? {} : { now }),
     simulated,
+    ...(erased === undefined ? {} : { erased }),
     done,
     things: good,
     unreadable: things.length - good.length,

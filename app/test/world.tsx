@@ -3,7 +3,7 @@ import { configure, render } from '@testing-library/react';
 import { mutate, SWRConfig } from 'swr';
 import { applyPatch } from '@escale/core/formats/pointer';
 import { demoBundle } from '@escale/core/formats';
-import { SHELF, type Aside, type PlanView, type ThingType } from '@escale/core/model';
+import { SHELF, type Aside, type PlanView, type RemovedThing, type ThingType } from '@escale/core/model';
 import { UndoProvider } from '../features/shell/undo';
 import { TripContext, useTripView } from '../features/trip/use-trip';
 import { Themed } from '../ui/theme';
@@ -36,6 +36,9 @@ export function fakeServer() {
     refuse: undefined as { status: number; title?: string } | undefined,
     /** Lets another browser in. */
     address: 'http://localhost:4280/enter/a-code-that-is-used-once',
+    removed: [] as RemovedThing[],
+    /** How many things were erased for good. */
+    erased: 0,
     /** Nobody let this browser in. */
     shut: false,
     /** Something that is not our server answers writes with this, and keeps nothing of them. */
@@ -83,6 +86,11 @@ export function fakeServer() {
       return { id: thing, version: things.find((h) => h.id === thing)?.version ?? 1 };
     }
     if (path === '/api/ticks') return body;
+    if (path === '/api/erase') {
+      server.erased += 1;
+      server.removed = server.removed.filter((one) => one.id !== (body as { thing: string }).thing);
+      return {};
+    }
     if (path === '/api/door/address') return { address: server.address };
     if (path === '/api/import/preview') return { changes: server.changes };
     if (path === '/api/import') return { added: 0, changed: 0, same: 0 };
@@ -102,6 +110,7 @@ export function fakeServer() {
       return {
         now: server.now,
         simulated: true,
+        ...(server.erased > 0 ? { erased: server.erased } : {}),
         done: server.sent.filter((s) => s.path === '/api/commands').map((s) => (s.body as { id: string }).id),
         things: things.filter((h) => !h.deleted),
       };
@@ -113,6 +122,7 @@ export function fakeServer() {
     if (path.startsWith('/api/ticks'))
       return { items: [...server.ticks].map(([item, at]) => ({ item, at })) };
     if (path === '/api/watch') return server.health;
+    if (path === '/api/removed') return { removed: server.removed };
     return path === '/api/messages' ? { messages: [] } : { simulated: true, calls: [] };
   };
   globalThis.fetch = ((path: string, init?: { body?: string }) => {

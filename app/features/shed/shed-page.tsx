@@ -21,7 +21,7 @@ import { enterDemo, inDemo } from '../../data/memory';
 import { RemindHere } from '../shell/install';
 import { AnotherBrowser } from '../shell/door';
 import { DEMO } from '../shell/words';
-import { LOOK, SHED } from './words';
+import { LOOK, REMOVED, SHED } from './words';
 
 const SHELVES: { type: ShedType; title: string; one: string; why: string }[] = [
   {
@@ -244,6 +244,7 @@ function Own() {
           <T as="small">{DEMO.why}</T>
         </View>
       )}
+      <TextLink href="/shed/removed">{REMOVED.title}</TextLink>
       <Exchange />
       <AnotherBrowser />
     </View>

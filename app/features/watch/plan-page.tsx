@@ -64,6 +64,8 @@ export function PlanPage() {
       </Page>
     );
   const open = isOpen(plan.state);
+  // Of such a plan it stays that it was filed and how it ended.
+  const erased = plan.events.some((e) => e.kind === 'erased');
   const say = (kind: 'under-way' | 'closed', said: string) =>
     void deed(plan.id, { id: newId(), kind, madeAt: new Date(now).toISOString() }, said);
   const name = (contact: string | undefined) => plan.contacts.find((c) => c.id === contact)?.name;
@@ -121,19 +123,7 @@ export function PlanPage() {
         </View>
       ) : null}
       <TakeBack plan={plan} />
-      <View style={{ gap: 2 }}>
-        <T as="section" heading={2}>
-          Contacts
-        </T>
-        {plan.contacts.map((c) => (
-          <View key={c.id}>
-            <T>{says(answered(c), { name: c.name })}</T>
-            {c.rung === undefined ? null : (
-              <T as="strong">{says(WATCH.rung, { name: c.name, at: c.rung })}</T>
-            )}
-          </View>
-        ))}
-      </View>
+      {erased ? null : <Contacts plan={plan} />}
       <View style={{ gap: 2 }}>
         <T as="section" heading={2}>
           What happened
@@ -164,9 +154,30 @@ export function PlanPage() {
           </View>
         ))}
       </View>
-      <SheetView sheet={plan.sheet} />
-      <ShareSheet sheet={plan.sheet} trip={plan.trip} />
+      {erased ? null : (
+        <>
+          <SheetView sheet={plan.sheet} />
+          <ShareSheet sheet={plan.sheet} trip={plan.trip} />
+        </>
+      )}
     </Page>
+  );
+}
+
+function Contacts({ plan }: { plan: PlanView }) {
+  const says = saysTo(useReader(plan.zone));
+  return (
+    <View style={{ gap: 2 }}>
+      <T as="section" heading={2}>
+        Contacts
+      </T>
+      {plan.contacts.map((c) => (
+        <View key={c.id}>
+          <T>{says(answered(c), { name: c.name })}</T>
+          {c.rung === undefined ? null : <T as="strong">{says(WATCH.rung, { name: c.name, at: c.rung })}</T>}
+        </View>
+      ))}
+    </View>
   );
 }
 

@@ -1,8 +1,8 @@
-import { and, asc, desc, eq, isNull } from 'drizzle-orm';
+import { and, asc, count, desc, eq, isNull } from 'drizzle-orm';
 import { Router } from 'express';
 import * as z from 'zod';
 import { Id, schemaOf } from '@escale/core/model';
-import { command, thing } from '../db/schema';
+import { command, erased, thing } from '../db/schema';
 import { transact } from '../db/transact';
 import type { Services } from '../services';
 import { Command, doCommand, shown } from '../things/command';
@@ -33,11 +33,14 @@ export function things({ db, clock }: Services): Router {
       .from(thing)
       .where(and(eq(thing.household, household), isNull(thing.deletedAt)))
       .orderBy(asc(thing.createdAt), asc(thing.id));
+    const [gone] = await db.select({ n: count() }).from(erased).where(eq(erased.household, household));
     // The time only where it is a simulated one: what has not changed then has not changed.
     const simulated = clock.set !== undefined;
     res.json({
       ...(simulated ? { now: clock.now() } : {}),
       simulated,
+      // A device that hears of more than it knew forgets what it had kept.
+      ...(gone.n > 0 ? { erased: gone.n } : {}),
       done: done.map((c) => c.id),
       things: rows.map(shown),
     });

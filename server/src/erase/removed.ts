@@ -8,6 +8,12 @@ import { plansNaming } from './erase';
 /** So many are told, those removed last first. */
 const TOLD = 200;
 
+interface Named {
+  name?: string;
+  title?: string;
+  pack?: { title: string };
+}
+
 /** What was removed and can be put back, or erased for good, with in how many float plans it stands. */
 export async function removedOf(db: Db, { household }: Principal): Promise<RemovedThing[]> {
   const rows = await db
@@ -20,12 +26,12 @@ export async function removedOf(db: Db, { household }: Principal): Promise<Remov
   const removed: RemovedThing[] = [];
   for (const { row } of rows) {
     const type = row.type as ThingType;
-    const doc = evolve(type, row.doc, row.schema) as { name?: string; title?: string };
+    const doc = evolve(type, row.doc, row.schema) as Named;
     removed.push({
       id: row.id,
       type,
       version: row.version,
-      name: doc.name ?? doc.title ?? '',
+      name: doc.name ?? doc.title ?? doc.pack?.title ?? '',
       at: row.deletedAt?.getTime() ?? 0,
       plans: (await plansNaming(db, household, { id: row.id, type })).length,
     });
