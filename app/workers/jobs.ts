@@ -1,5 +1,6 @@
 import { holesOf, hullOf, leak, spaceOf, type Leak, type Relief, type Weight } from '@escale/core/boat';
 
+import { readTable, type Table } from '@escale/core/formats/table';
 import { CATALOGUE } from '@escale/core/kit';
 import type { Boat } from '@escale/core/model';
 import { packsOn } from '@escale/core/rules';
@@ -51,6 +52,8 @@ export interface Jobs {
   days: { input: DaysJob; part: Departure[][] };
   /** One leak through each opening of a boat, in their order. */
   leaks: { input: LeaksJob; part: Leak };
+  /** A table out of a file’s text: what is torn in it must not keep the page. */
+  table: { input: { text: string }; part: Table };
 }
 export type JobName = keyof Jobs;
 
@@ -90,5 +93,8 @@ export const JOBS: { [N in JobName]: (input: Jobs[N]['input']) => Work<Jobs[N]['
       const part = leak({ hull, hole, space: spaceOf(boat, hull, hole), weight, density, relief, sea });
       yield { done: i + 1, of: holes.length, part };
     }
+  },
+  *table({ text }) {
+    yield { done: 1, of: 1, part: readTable(text) };
   },
 };

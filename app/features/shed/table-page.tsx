@@ -7,12 +7,11 @@ import {
   GEAR_FIELDS,
   gearTable,
   previewGear,
-  readTable,
   suggestColumns,
   type GearField,
   type RowPreview,
-  type Table,
 } from '@escale/core/formats/gear-csv';
+import type { Table } from '@escale/core/formats/table';
 import { BUNDLE_SCHEMA, emptyShed } from '@escale/core/model';
 import { Button, Row } from '../../ui/button';
 import { Choice } from '../../ui/choice';
@@ -21,6 +20,7 @@ import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
 import { ask, Refusal } from '../../data/api';
 import { useThings } from '../../data/hooks';
+import { run } from '../../data/jobs';
 import { newId } from '../../data/outbox';
 import { save } from './save';
 import { CATALOGUE } from '@escale/core/kit';
@@ -55,6 +55,7 @@ export function TablePage() {
   const [table, setTable] = useState<Table>();
   const [columns, setColumns] = useState<Partial<Record<GearField, string>>>({});
   const [said, setSaid] = useState<{ ok: boolean; lines: string[] }>();
+  const [reading, setReading] = useState(false);
   const rows = useMemo(
     () =>
       table && table.faults.length === 0 ? previewGear(table, columns, shed.gear, CATALOGUE, newId) : [],
@@ -64,10 +65,21 @@ export function TablePage() {
     const picked = await getDocumentAsync({ type: 'text/csv' });
     const file = picked.canceled ? undefined : picked.assets[0]?.file;
     if (!file) return;
-    const read = readTable(await file.text());
     setSaid(undefined);
-    setTable(read);
-    setColumns(suggestColumns(read.columns));
+    setTable(undefined);
+    setReading(true);
+    try {
+      await run('table', { text: await file.text() }, ({ part }) => {
+        if (!part) return;
+        setTable(part);
+        setColumns(suggestColumns(part.columns));
+      });
+    } catch (error) {
+      const fault = error instanceof Error ? error.message : String(error);
+      setSaid({ ok: false, lines: [SHED.faulty, fault] });
+    } finally {
+      setReading(false);
+    }
   };
   const good = rows.filter((r) => r.item && (r.what === 'new' || r.what === 'changed'));
   const takeIn = async () => {
@@ -105,7 +117,9 @@ export function TablePage() {
         <Button onPress={() => save('escale-locker.csv', 'text/csv', gearTable(shed.gear))}>
           Save as CSV
         </Button>
-        <Button onPress={() => void pick()}>Open a CSV</Button>
+        <Button busy={reading} onPress={() => void pick()}>
+          Open a CSV
+        </Button>
       </Row>
       {said ? (
         <View role={said.ok ? 'status' : 'alert'}>
@@ -116,11 +130,14 @@ export function TablePage() {
           ))}
         </View>
       ) : null}
-      {table?.faults.map((fault) => (
-        <T key={fault} role="alert">
-          {plainly(SHED.faulty, { fault })}
-        </T>
-      ))}
+      {table && table.faults.length > 0 ? (
+        <View role="alert" style={{ gap: 2 }}>
+          <T as="strong">{SHED.faulty}</T>
+          {table.faults.map((fault) => (
+            <T key={fault}>{fault}</T>
+          ))}
+        </View>
+      ) : null}
       {table && table.faults.length === 0 ? (
         <>
           <T as="section" heading={2}>

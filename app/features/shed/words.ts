@@ -12,7 +12,7 @@ export const SHED = {
   howPasses: '{how} Passes: {what}',
   testTrip: '{kind}: test every trip',
   testMonths: '{kind}: test every {months#month|months}',
-  faulty: '{fault} Nothing was taken.',
+  faulty: 'Nothing was taken from this file.',
   group: '{what}, {n}',
   row: 'Row {n}: {name}',
   noName: 'no name',
@@ -85,7 +85,7 @@ export const LOOK = {
 export const REMOVED = {
   title: 'Removed',
   lead: 'What was removed waits here. It can be put back, or erased for good.',
-  none: 'Nothing was removed',
+  none: 'Nothing waits here',
   noneWhy: 'What you remove in the shed or from your trips stands here until it is put back or erased.',
   unheard: 'The server can’t be reached: what was removed is kept there.',
   line: '{kind}, removed {at:day} {at:clock}',

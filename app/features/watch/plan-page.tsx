@@ -74,9 +74,11 @@ export function PlanPage() {
       title={plan.title}
       lead={says(WATCH.stands, { state: STATE[plan.state], version: plan.version })}
       aside={
-        <Button kind="quiet" onPress={() => router.push(`/trips/${plan.trip}`)}>
-          The trip
-        </Button>
+        erased ? null : (
+          <Button kind="quiet" onPress={() => router.push(`/trips/${plan.trip}`)}>
+            The trip
+          </Button>
+        )
       }
     >
       {plan.nextDeadline ? (

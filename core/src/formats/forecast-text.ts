@@ -14,10 +14,15 @@ const COLUMNS = {
 type Column = keyof typeof COLUMNS;
 const ORDER = Object.keys(COLUMNS) as Column[];
 const MOST_ROWS = 400;
+/** More text than so many rows are: what follows is no forecast, and would keep the page. */
+const MOST_TEXT = 200_000;
 
 /** Cells of a text: commas, semicolons, tabs or bars; else runs of blanks part them. */
 function cellsOf(text: string): string[][] {
-  const lines = text.replace(/^\uFEFF/, '').trim();
+  const lines = text
+    .slice(0, MOST_TEXT)
+    .replace(/^\uFEFF/, '')
+    .trim();
   const { data } = Papa.parse<string[]>(lines, {
     skipEmptyLines: 'greedy',
     delimitersToGuess: ['\t', ';', '|', ','],

@@ -6,7 +6,8 @@ import { check } from '../../test/check';
 import { reminders, CATALOGUE } from '../kit';
 import { GearItem } from '../model';
 import { kitCalendar, planCalendar } from './calendar';
-import { gearTable, previewGear, readTable, suggestColumns } from './gear-csv';
+import { gearTable, previewGear, suggestColumns } from './gear-csv';
+import { readTable } from './table';
 
 const preview = (text: string, existing: GearItem[] = []) => {
   const table = readTable(text);

@@ -1,6 +1,7 @@
 import * as z from 'zod';
 import { Instant } from './common';
 import type { ThingType } from './common';
+import { MOST_OF_A_KIND } from './lists';
 import { OwnPack } from './rules';
 import { Place, Water } from './places';
 import { Boat, Contact, GearItem, Person } from './shed';
@@ -21,8 +22,6 @@ export const THINGS = {
 } as const satisfies Record<ThingType, z.ZodType>;
 export type ThingOf<T extends ThingType> = z.infer<(typeof THINGS)[T]>;
 
-/** So many things of one kind a shed holds. */
-export const MOST_OF_A_KIND = 5000;
 export const Shed = z.strictObject({
   boats: z.array(Boat).max(MOST_OF_A_KIND),
   people: z.array(Person).max(MOST_OF_A_KIND),

@@ -124,3 +124,6 @@ export const LIQUIDS = {
   ice: { words: 'Ice box with ice', density: 920, used: false },
 } as const;
 export type Liquid = keyof typeof LIQUIDS;
+
+/** So many things of one kind a shed holds. */
+export const MOST_OF_A_KIND = 5000;
