@@ -1,6 +1,7 @@
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { View } from 'react-native';
 import { usePathname } from 'expo-router';
+import type { Workbox } from 'workbox-window';
 import { Button } from '../../ui/button';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
@@ -12,36 +13,32 @@ import { usePalette } from '../../ui/theme';
 export function Update() {
   const p = usePalette();
   const path = usePathname();
-  const [waiting, setWaiting] = useState<ServiceWorker>();
+  const [waiting, setWaiting] = useState<Workbox>();
+  // Another tab took it: this page goes on with what it has until it is opened again.
+  const taken = useRef(false);
   useEffect(() => {
     if (!('serviceWorker' in navigator) || process.env.NODE_ENV !== 'production') return;
-    let asked = false;
-    navigator.serviceWorker
-      .register('/sw.js')
-      .then((registration) => {
-        const offer = () =>
-          registration.waiting && navigator.serviceWorker.controller && setWaiting(registration.waiting);
-        offer();
-        registration.addEventListener('updatefound', () =>
-          registration.installing?.addEventListener('statechange', offer),
-        );
-      })
-      .catch((error: unknown) => console.warn('This device can’t keep the application:', error));
-    const taken = () => asked && window.location.reload();
-    navigator.serviceWorker.addEventListener('controllerchange', taken);
-    const mark = () => {
-      asked = true;
+    let gone = false;
+    const register = async () => {
+      const { Workbox } = await import('workbox-window');
+      const worker = new Workbox('/sw.js');
+      worker.addEventListener('waiting', () => {
+        if (!gone) setWaiting(worker);
+      });
+      worker.addEventListener('controlling', () => {
+        if (taken.current) window.location.reload();
+      });
+      await worker.register();
     };
-    window.addEventListener('escale-update', mark);
+    register().catch((error: unknown) => console.warn('This device can’t keep the application:', error));
     return () => {
-      navigator.serviceWorker.removeEventListener('controllerchange', taken);
-      window.removeEventListener('escale-update', mark);
+      gone = true;
     };
   }, []);
   if (!waiting || path.includes('/go/')) return null;
   const take = () => {
-    window.dispatchEvent(new Event('escale-update'));
-    waiting.postMessage({ type: 'SKIP_WAITING' });
+    taken.current = true;
+    waiting.messageSkipWaiting();
   };
   return (
     <View
