@@ -70,10 +70,55 @@ const serverFloors = SERVER.map((room, i) => ({
   },
 }));
 
+// The floors of the application, from the ground up. Sections of a trip stand on `trip`; `phases` puts them together.
+const APP = [
+  'workers/',
+  'data/',
+  'ui/',
+  'features/mishap/',
+  'features/device/',
+  'features/where/',
+  'features/forms/',
+  'features/deeds/',
+  'features/trip/',
+  'features/boat/',
+  'features/strip/',
+  'features/shed/',
+  'features/packs/',
+  'features/begin/',
+  'features/typed/',
+  'features/load/',
+  'features/plan/',
+  'features/go/',
+  'features/trouble/',
+  'features/practice/',
+  'features/home/',
+  'features/pack/',
+  'features/paper/',
+  'features/brief/',
+  'features/trips/',
+  'features/watch/',
+  'features/phases/',
+  'features/shell/',
+  'app/',
+];
+const appFloors = APP.map((room, i) => ({
+  name: `app-floor-${room.replace(/^features\//, '').replace(/\W/g, '')}`,
+  severity: 'error',
+  comment: `${room} may lean only on what stands below it.`,
+  from: { path: `^app/${room}`, pathNot: '\\.test\\.tsx?$' },
+  to: {
+    path: '^app/(workers|data|ui|features|app)/',
+    pathNot: `^app/(${APP.slice(0, i + 1).join('|')})`,
+    dependencyTypesNot: ['type-only'],
+  },
+}));
+
 module.exports = {
   forbidden: [
     ...floors,
     ...serverFloors,
+    ...appFloors,
     {
       name: 'http-stays-in-api',
       severity: 'error',

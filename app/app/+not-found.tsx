@@ -1,1 +1,1 @@
-export { NotFound as default } from '../features/shell/broken';
+export { NotFound as default } from '../features/mishap/broken';

@@ -3,15 +3,15 @@ import { SafeAreaProvider } from 'react-native-safe-area-context';
 import { SWRConfig } from 'swr';
 import { useSettings } from '../data/settings';
 import { Frame } from '../features/shell/frame';
-import { UndoProvider } from '../features/shell/undo';
+import { UndoProvider } from '../features/mishap/undo';
 import { Themed } from '../ui/theme';
 import '../features/shell/said-instead';
-import { startWorker } from '../workers/start';
+import { startWorker } from '../data/worker';
 
 startWorker();
 
 /** Where all else failed: nothing takes the words for help away. */
-export { Broken as ErrorBoundary } from '../features/shell/broken';
+export { Broken as ErrorBoundary } from '../features/mishap/broken';
 
 export default function Layout() {
   const { theme } = useSettings();

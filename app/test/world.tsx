@@ -4,7 +4,7 @@ import { mutate, SWRConfig } from 'swr';
 import { applyPatch } from '@escale/core/formats/pointer';
 import { demoBundle } from '@escale/core/formats';
 import { SHELF, type Aside, type PlanView, type RemovedThing, type ThingType } from '@escale/core/model';
-import { UndoProvider } from '../features/shell/undo';
+import { UndoProvider } from '../features/mishap/undo';
 import { TripContext, useTripView } from '../features/trip/use-trip';
 import { Themed } from '../ui/theme';
 import type { ThemeName } from '../ui/tokens';

@@ -13,8 +13,8 @@ import { useReader, plainly } from '../../data/settings';
 import { change } from '../../data/outbox';
 import type { Held } from '../../data/things';
 import { thingHref } from '../../data/where';
-import { HullShape } from '../load/hull-shape';
-import { profile } from '../load/outline';
+import { HullShape } from './hull-shape';
+import { profile } from './outline';
 import { BOAT } from './words';
 import { TextLink } from '../../ui/press';
 

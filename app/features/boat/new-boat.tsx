@@ -13,7 +13,7 @@ import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
 import { plainly, useReader } from '../../data/settings';
 import { newId } from '../../data/outbox';
-import { HullShape } from '../load/hull-shape';
+import { HullShape } from './hull-shape';
 import { startBoat, STARTING_POINTS } from '@escale/core/boat/start';
 import { BOAT } from './words';
 

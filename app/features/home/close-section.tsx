@@ -7,11 +7,11 @@ import { change, deed, newId } from '../../data/outbox';
 import { RepeatButton } from '../trip/repeat-button';
 import { useTrip } from '../trip/use-trip';
 import { Confirm } from '../../ui/confirm';
-import { takeBack, TakeBack } from '../watch/take-back';
-import { Unsent } from '../watch/unsent';
-import { REACHES } from '../watch/words';
-import { useUndo } from '../shell/undo';
-import { ASHORE, CLOSE } from './words';
+import { takeBack, TakeBack } from '../deeds/take-back';
+import { Unsent } from '../deeds/unsent';
+import { REACHES, ASHORE } from '../deeds/words';
+import { useUndo } from '../mishap/undo';
+import { CLOSE } from './words';
 import { TextLink } from '../../ui/press';
 
 /** Say that you are home: the last thing that must not be forgotten. */

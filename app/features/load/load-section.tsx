@@ -22,7 +22,7 @@ import { Choice } from '../../ui/choice';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
 import { thingHref } from '../../data/where';
-import { TripForm } from '../plan/trip-form';
+import { TripForm } from '../trip/trip-form';
 import { figureNamed } from '@escale/core/verdict';
 import { Figures } from '../trip/figure-view';
 import { useTrip } from '../trip/use-trip';

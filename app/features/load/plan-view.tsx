@@ -6,8 +6,8 @@ import type { Spot } from '@escale/core/model';
 import type { Says } from '@escale/core/say';
 import { usePalette } from '../../ui/theme';
 import { FONT, SIZE, type Palette } from '../../ui/tokens';
-import { HullShape } from './hull-shape';
-import type { Scale } from './outline';
+import { HullShape } from '../boat/hull-shape';
+import type { Scale } from '../boat/outline';
 import type { Draft } from './use-lie';
 import { LIE } from './words';
 

@@ -5,7 +5,7 @@ import type { Hull, Outcome, Placed } from '@escale/core/boat';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
 import { useTrip } from '../trip/use-trip';
-import { profile, section } from './outline';
+import { profile, section } from '../boat/outline';
 import { LIE } from './words';
 
 const HIGH = 92,

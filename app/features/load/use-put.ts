@@ -2,7 +2,7 @@ import { useCallback } from 'react';
 import { change } from '../../data/outbox';
 import { plainly } from '../../data/settings';
 import { inverseOf } from '../../data/things';
-import { useUndo } from '../shell/undo';
+import { useUndo } from '../mishap/undo';
 import { useTrip } from '../trip/use-trip';
 import type { Draft } from './use-lie';
 import { LOAD } from './words';

@@ -12,7 +12,7 @@ import { fieldId, thingHref } from '../../data/where';
 import { useGoTo } from '../forms/go-to';
 import { newOnTrip } from '../shed/on-trip';
 import { useTrip } from '../trip/use-trip';
-import { TripForm, useTripChange } from './trip-form';
+import { TripForm, useTripChange } from '../trip/trip-form';
 import { kindsSupplying } from '@escale/core/kit';
 import { figureNamed, type Pace } from '@escale/core/verdict';
 import { fellows, towing } from '@escale/core/boat';

@@ -2,7 +2,7 @@ import { View } from 'react-native';
 import { T } from '../../ui/text';
 import { Figures } from '../trip/figure-view';
 import { later } from '../../ui/later';
-import { TripForm } from './trip-form';
+import { TripForm } from '../trip/trip-form';
 
 const ForecastBlock = later(() => import('../typed/forecast-block').then((m) => m.ForecastBlock));
 

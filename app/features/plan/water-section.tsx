@@ -12,7 +12,7 @@ import { newOnTrip } from '../shed/on-trip';
 import { Figures } from '../trip/figure-view';
 import { useTrip } from '../trip/use-trip';
 import { SketchChart } from './sketch-chart';
-import { useTripChange } from './trip-form';
+import { useTripChange } from '../trip/trip-form';
 import { Stepper } from '../../ui/stepper';
 import { HALT } from './words';
 import { TextLink } from '../../ui/press';

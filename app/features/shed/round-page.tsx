@@ -11,7 +11,7 @@ import { usePalette } from '../../ui/theme';
 import { TOUCH } from '../../ui/tokens';
 import { useKind, useNow, useThings, useToday } from '../../data/hooks';
 import { change } from '../../data/outbox';
-import { save } from './save';
+import { save } from '../../ui/save';
 import { SHED } from './words';
 import { plainly } from '../../data/settings';
 

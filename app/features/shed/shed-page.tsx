@@ -18,9 +18,9 @@ import { CardLink, TextLink } from '../../ui/press';
 import { gearNote } from './gear-note';
 import { Button, Row } from '../../ui/button';
 import { enterDemo, inDemo } from '../../data/memory';
-import { RemindHere } from '../shell/install';
-import { AnotherBrowser } from '../shell/door';
-import { DEMO } from '../shell/words';
+import { RemindHere } from '../device/install';
+import { AnotherBrowser } from '../device/door';
+import { DEMO } from '../device/words';
 import { LOOK, REMOVED, SHED } from './words';
 
 const SHELVES: { type: ShedType; title: string; one: string; why: string }[] = [

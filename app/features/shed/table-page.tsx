@@ -22,7 +22,7 @@ import { ask, Refusal } from '../../data/api';
 import { useThings } from '../../data/hooks';
 import { run } from '../../data/jobs';
 import { newId } from '../../data/outbox';
-import { save } from './save';
+import { save } from '../../ui/save';
 import { CATALOGUE } from '@escale/core/kit';
 import { SHED } from './words';
 import { plainly } from '../../data/settings';

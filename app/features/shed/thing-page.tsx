@@ -12,7 +12,7 @@ import { SHED_TYPES, type ShedType } from '../../data/where';
 import { later } from '../../ui/later';
 import { ThingForm } from '../forms/thing-form';
 import { blankOf } from '../forms/schema';
-import { useUndo } from '../shell/undo';
+import { useUndo } from '../mishap/undo';
 import { CATALOGUE } from '@escale/core/kit';
 import { changeOf } from '../forms/words';
 import { useAdd } from './on-trip';

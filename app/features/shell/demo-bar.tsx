@@ -3,7 +3,7 @@ import { Button } from '../../ui/button';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
 import { inDemo, leaveDemo } from '../../data/memory';
-import { DEMO } from './words';
+import { DEMO } from '../device/words';
 
 /** In the demo every page says so, and has the way out. */
 export function DemoBar() {

@@ -5,7 +5,7 @@ import { useWide } from '../../ui/page';
 import { usePalette } from '../../ui/theme';
 import { useDoorShut, useSending, useThings } from '../../data/hooks';
 import { DemoBar } from './demo-bar';
-import { Door } from './door';
+import { Door } from '../device/door';
 import { Nav } from './nav';
 import { Shortcuts } from './shortcuts';
 import { Overdue } from './overdue';

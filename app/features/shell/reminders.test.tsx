@@ -3,7 +3,7 @@ import userEvent from '@testing-library/user-event';
 import type { PlanView } from '@escale/core/model';
 import { fresh, type fakeServer, NOW, show } from '../../test/world';
 import { setSettings } from '../../data/settings';
-import { InstallHint, RemindHere } from './install';
+import { InstallHint, RemindHere } from '../device/install';
 import { Reminders } from './reminders';
 
 let server: ReturnType<typeof fakeServer>;

@@ -7,7 +7,8 @@ import { useDoorShut, useKeeping, useOutbox, useThings } from '../../data/hooks'
 import { flush, giveUp, insist } from '../../data/outbox';
 import type { Held } from '../../data/things';
 import type { Queued } from '../../data/store';
-import { DOOR, SIGNAL } from './words';
+import { DOOR } from '../device/words';
+import { SIGNAL } from './words';
 import { plainly } from '../../data/settings';
 
 /** So often the server answered with nothing that settles it before a person is told: about ten seconds. */

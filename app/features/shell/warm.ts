@@ -2,9 +2,9 @@ import { withProcedures } from '../../data/procedures';
 
 /** What a trip needs on the water, by the address that opens it. */
 const PARTS: { at: RegExp; load: () => Promise<unknown> }[] = [
-  { at: /^\/trips\/[^/]+/, load: () => import('../trip/trip-layout') },
-  { at: /^\/trips\/[^/]+\/?$/, load: () => import('../trip/answer-page') },
-  { at: /^\/trips\/[^/]+\/(plan|pack|go|home)/, load: () => import('../trip/phase-page') },
+  { at: /^\/trips\/[^/]+/, load: () => import('../phases/trip-layout') },
+  { at: /^\/trips\/[^/]+\/?$/, load: () => import('../phases/answer-page') },
+  { at: /^\/trips\/[^/]+\/(plan|pack|go|home)/, load: () => import('../phases/phase-page') },
   { at: /^\/trips\/[^/]+\/trouble\/(?!wrong)/, load: () => withProcedures(import('../trouble/card-page')) },
   { at: /^\/trips\/[^/]+\/trouble\/wrong/, load: () => import('../trouble/wrong-page') },
   { at: /^\/trips\/[^/]+\/go/, load: () => withProcedures(import('../go/procedure-sections')) },

@@ -3,7 +3,7 @@ import type { Mend } from '@escale/core/model';
 import { change } from '../../data/outbox';
 import { useThings } from '../../data/hooks';
 import { inverseOf } from '../../data/things';
-import { useUndo } from '../shell/undo';
+import { useUndo } from '../mishap/undo';
 import { TRIP } from './words';
 import { plainly } from '../../data/settings';
 

@@ -17,8 +17,8 @@ import { TOUCH } from '../../ui/tokens';
 import { useCalls, useNow, usePlans, useThings } from '../../data/hooks';
 import { enterDemo, inDemo } from '../../data/memory';
 import { plainly, useReader } from '../../data/settings';
-import { DEMO } from '../shell/words';
-import { InstallHint } from '../shell/install';
+import { DEMO } from '../device/words';
+import { InstallHint } from '../device/install';
 import { OPENS } from './opens';
 import { TRIPS } from './words';
 

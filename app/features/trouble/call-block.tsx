@@ -11,7 +11,7 @@ import { Button, Row } from '../../ui/button';
 import { Phone } from '../../ui/phone';
 import { T } from '../../ui/text';
 import { GO } from '../go/words';
-import type { Here, useHere } from '../go/here';
+import type { Here, useHere } from '../../data/here';
 import { useTrip } from '../trip/use-trip';
 import { TROUBLE } from './words';
 

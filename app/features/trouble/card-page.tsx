@@ -14,7 +14,7 @@ import { TextLink } from '../../ui/press';
 import { Alone, Page } from '../../ui/page';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
-import { useHere } from '../go/here';
+import { useHere } from '../../data/here';
 import { OnWater } from '../go/on-water';
 import { Schools, StepList } from '../go/step-list';
 import { useRun } from '../go/use-run';

@@ -6,7 +6,7 @@ import { CardLink } from '../../ui/press';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
 import { TOUCH_WET } from '../../ui/tokens';
-import { useHere } from '../go/here';
+import { useHere } from '../../data/here';
 import { useTrip } from '../trip/use-trip';
 import { Numbers, useSignals, Words } from './call-block';
 import { procedures } from '../../data/procedures';

@@ -15,14 +15,15 @@ import { SheetView } from '../pack/float-plan-section';
 import { ShareSheet } from '../pack/share-sheet';
 import { DEADLINE, STATE } from './watch-page';
 import { Confirm } from '../../ui/confirm';
-import { ASHORE, CLOSE } from '../home/words';
-import { FineButton } from './fine-button';
-import { LeftButton } from './left-button';
-import { takeBack, TakeBack } from './take-back';
-import { Unsent } from './unsent';
-import { save } from '../shed/save';
-import { answered, CALENDAR, REACHES, WATCH } from './words';
-import { useUndo } from '../shell/undo';
+import { ASHORE, answered, REACHES } from '../deeds/words';
+import { CLOSE } from '../home/words';
+import { FineButton } from '../deeds/fine-button';
+import { LeftButton } from '../deeds/left-button';
+import { takeBack, TakeBack } from '../deeds/take-back';
+import { Unsent } from '../deeds/unsent';
+import { save } from '../../ui/save';
+import { CALENDAR, WATCH } from './words';
+import { useUndo } from '../mishap/undo';
 
 const HAPPENED: Record<EventKind, string> = {
   filed: 'Filed',

@@ -11,7 +11,8 @@ import { usePalette } from '../../ui/theme';
 import { useCalls, useMessages, useNow, usePlansPage, type Calls } from '../../data/hooks';
 import { plainly, useReader } from '../../data/settings';
 import { Health } from './health';
-import { answered, EMPTY, WATCH } from './words';
+import { answered } from '../deeds/words';
+import { EMPTY, WATCH } from './words';
 import { CardLink } from '../../ui/press';
 
 export const STATE: Record<PlanState, string> = {

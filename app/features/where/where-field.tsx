@@ -8,7 +8,7 @@ import { Button, Row } from '../../ui/button';
 import { Choice } from '../../ui/choice';
 import { T } from '../../ui/text';
 import { plainly } from '../../data/settings';
-import { useHere } from '../go/here';
+import { useHere } from '../../data/here';
 import { pointsOf, type GpxPoint } from './gpx';
 import { whereIs, type Whereabouts } from './where-is';
 import { WHERE } from './words';

@@ -1,5 +1,5 @@
 import { later } from '../../../ui/later';
 
-export { Broken as ErrorBoundary } from '../../../features/shell/broken';
+export { Broken as ErrorBoundary } from '../../../features/mishap/broken';
 
-export default later(() => import('../../../features/trip/trip-layout').then((m) => m.TripLayout));
+export default later(() => import('../../../features/phases/trip-layout').then((m) => m.TripLayout));

@@ -1,3 +1,3 @@
 import { later } from '../../../ui/later';
 
-export default later(() => import('../../../features/trip/answer-page').then((m) => m.AnswerPage));
+export default later(() => import('../../../features/phases/answer-page').then((m) => m.AnswerPage));

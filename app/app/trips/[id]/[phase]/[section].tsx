@@ -1,3 +1,3 @@
 import { later } from '../../../../ui/later';
 
-export default later(() => import('../../../../features/trip/phase-page').then((m) => m.SectionPage));
+export default later(() => import('../../../../features/phases/phase-page').then((m) => m.SectionPage));

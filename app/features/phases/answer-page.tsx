@@ -11,12 +11,12 @@ import { useNow } from '../../data/hooks';
 import { plainly } from '../../data/settings';
 import { Better } from './better';
 import { STEP, TripScroll, useDay } from './day';
-import { FindingCard } from './finding-card';
-import { FindingRow } from './finding-row';
+import { FindingCard } from '../trip/finding-card';
+import { FindingRow } from '../trip/finding-row';
 import { TripDoors } from './trip-doors';
 import { SectionRow, Sections } from './sections-list';
-import { SECTIONS } from './sections';
-import { useTrip } from './use-trip';
+import { SECTIONS } from '../trip/sections';
+import { useTrip } from '../trip/use-trip';
 import { ANSWER } from './words';
 
 const SeatsBlock = later(() => import('../load/seats-block').then((m) => m.SeatsBlock));

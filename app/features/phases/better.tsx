@@ -9,7 +9,7 @@ import { usePalette } from '../../ui/theme';
 import { useJob } from '../../data/jobs';
 import { useNow } from '../../data/hooks';
 import { nearest, STEP, useDay } from './day';
-import { useTrip } from './use-trip';
+import { useTrip } from '../trip/use-trip';
 import { BETTER } from './words';
 
 const rank = ({ worst }: Pick<Departure, 'worst'>) => LEVELS.indexOf(worst);

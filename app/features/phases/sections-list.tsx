@@ -6,11 +6,11 @@ import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
 import { TOUCH } from '../../ui/tokens';
 import { plainly } from '../../data/settings';
-import { LEVEL_WORD } from './finding-card';
+import { LEVEL_WORD } from '../trip/finding-card';
 import { TripDoors } from './trip-doors';
-import { findingsOf, levelOf, PHASE_TITLE, PHASES, phaseOf, SECTIONS, sectionTitle } from './sections';
-import { useTrip } from './use-trip';
-import { TRIP } from './words';
+import { findingsOf, levelOf, PHASE_TITLE, PHASES, phaseOf, SECTIONS, sectionTitle } from '../trip/sections';
+import { useTrip } from '../trip/use-trip';
+import { TRIP } from '../trip/words';
 
 const COUNTED = ['stop', 'fix', 'know'] as const;
 

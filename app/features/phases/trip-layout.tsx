@@ -13,10 +13,10 @@ import { FONT } from '../../ui/tokens';
 import { useNow } from '../../data/hooks';
 import { plainly } from '../../data/settings';
 import { DayProvider, Strip, useDepartures, useLeaveAt } from './day';
-import { PHASES, PHASE_TITLE } from './sections';
-import { TripContext, useTripView, type TripView } from './use-trip';
+import { PHASES, PHASE_TITLE } from '../trip/sections';
+import { TripContext, useTripView, type TripView } from '../trip/use-trip';
 import { VerdictBar } from './verdict-bar';
-import { TRIP } from './words';
+import { TRIP } from '../trip/words';
 
 /** Alone on the screen: no strip, no verdict, no tabs. */
 const ALONE = /\/(run\/|trouble\/|under-way$|paper$|brief$)/;

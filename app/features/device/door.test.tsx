@@ -6,8 +6,9 @@ import { change, deed, flush, newId } from '../../data/outbox';
 import { outbox } from '../../data/store';
 import { readThings, type Held } from '../../data/things';
 import { AnotherBrowser } from './door';
-import { Frame } from './frame';
-import { DOOR, SIGNAL } from './words';
+import { Frame } from '../shell/frame';
+import { DOOR } from './words';
+import { SIGNAL } from '../shell/words';
 
 let server: ReturnType<typeof fakeServer>;
 beforeEach(async () => {

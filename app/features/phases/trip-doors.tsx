@@ -4,11 +4,11 @@ import { isOpen } from '@escale/core/floatplan';
 import { TextLink } from '../../ui/press';
 import { T } from '../../ui/text';
 import { Button, Row } from '../../ui/button';
-import { RepeatButton } from './repeat-button';
+import { RepeatButton } from '../trip/repeat-button';
 import { remove, restore } from '../../data/outbox';
-import { useUndo } from '../shell/undo';
-import { useTrip } from './use-trip';
-import { TRIP } from './words';
+import { useUndo } from '../mishap/undo';
+import { useTrip } from '../trip/use-trip';
+import { TRIP } from '../trip/words';
 import { plainly } from '../../data/settings';
 
 /** What can be done with a trip as a whole. */

@@ -13,8 +13,8 @@ import { DayStrip } from '../strip/day-strip';
 import { DayTable } from '../strip/day-table';
 import { Legend, Why } from '../strip/why';
 import { LEGEND, WHY } from '../strip/words';
-import type { TripView } from './use-trip';
-import { TRIP } from './words';
+import type { TripView } from '../trip/use-trip';
+import { TRIP } from '../trip/words';
 
 /** What the pages of a trip share of its day: what each hour of leaving would give, and the way to another. */
 interface Day {

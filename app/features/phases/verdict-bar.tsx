@@ -5,12 +5,12 @@ import { render } from '@escale/core/say';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
 import { mendHref } from '../../data/where';
-import { LEVEL_WORD } from './finding-card';
-import { useDoMend } from './mend';
+import { LEVEL_WORD } from '../trip/finding-card';
+import { useDoMend } from '../trip/mend';
 import { useAnswer } from './answer-page';
-import { useTrip } from './use-trip';
+import { useTrip } from '../trip/use-trip';
 import { countLevels } from '@escale/core/verdict';
-import { TRIP } from './words';
+import { TRIP } from '../trip/words';
 import { plainly } from '../../data/settings';
 import { CardLink, Press } from '../../ui/press';
 

@@ -1,7 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
 import { change } from '../../data/outbox';
 import { ThingForm } from '../forms/thing-form';
-import { useTrip } from '../trip/use-trip';
+import { useTrip } from './use-trip';
 import { changeOf } from '../forms/words';
 
 /** Some fields of the trip, saved as they are left. */

@@ -4,7 +4,7 @@ import { useReader } from '../../data/settings';
 import { MS } from '@escale/core/units';
 import { Button } from '../../ui/button';
 import { Confirm } from '../../ui/confirm';
-import { ASHORE } from '../home/words';
+import { ASHORE } from './words';
 
 /** Who leaves more than this before the plan has them leave is asked whether it is so, ms. */
 const EARLY = 2 * MS.hour;

@@ -11,7 +11,7 @@ import { DebriefSection } from '../home/debrief-section';
 import { Guard } from '../../ui/guard';
 import { later } from '../../ui/later';
 import { withProcedures } from '../../data/procedures';
-import { Broken } from '../shell/broken';
+import { Broken } from '../mishap/broken';
 
 const steps = () => withProcedures(import('../go/procedure-sections'));
 const LaunchSection = later(() => steps().then((m) => m.LaunchSection));

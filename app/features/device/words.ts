@@ -1,0 +1,45 @@
+// What is said of this device: how it is let in, what it keeps and reminds of.
+/** The application kept on the device, and what it reminds of. */
+export const INSTALL = {
+  title: 'Keep Escale on this device',
+  why: 'It opens without signal either way; kept like an application it is one tap away.',
+  byHand:
+    'It opens without signal either way. To have it one tap away, add it to the home screen from your browser’s menu.',
+  keep: 'Keep it',
+  read: 'Not again',
+  reminders: 'Reminders',
+  truth:
+    'This phone reminds you of turning back, check-ins and home only while Escale is open on the screen. A calendar’s alarm is the surer way: take the hours of a float plan from the watch.',
+  remind: 'Remind me on this device',
+  stop: 'No more reminders here',
+  refused: 'The browser does not allow it. Take the hours into your calendar instead.',
+  noReminders:
+    'This browser has no reminders. Take the hours of a float plan into your calendar, from the watch.',
+} as const;
+
+/** A look at the demo, in a memory of its own. */
+export const DEMO = {
+  name: 'Demo',
+  is: 'Demo: an invented coast. Nothing here is yours, and nobody is told.',
+  leave: 'Leave it',
+  open: 'Look at the demo',
+  why: 'A made-up household on an invented coast, in a memory of its own. Try anything: it is thrown away when you leave.',
+} as const;
+
+/** Whoever opens Escale in a browser shows once that they own what is in it. */
+export const DOOR = {
+  title: 'This browser has not been let in yet',
+  why: 'What is kept here is its owner’s: names, phones, illnesses, and who is not at home. A browser is let in once, by an address that Escale prints.',
+  first: '1. On the machine that runs Escale, open a terminal in its folder and say',
+  command: 'npm run escale -- enter',
+  then: '2. Open the address that it prints, in this browser.',
+  brief:
+    'On the machine that runs Escale, in its folder, say “npm run escale -- enter”, and open the address that it prints in this browser.',
+  out: 'This browser is not let in any more. What you see is kept on this device.',
+  waiting:
+    'This browser is not let in any more: {n#thing waits|things wait} here and went nowhere. An alarm that was set stands.',
+  another: 'Another browser',
+  anotherWhy:
+    'An address lets one browser of this machine in, once. Whoever opens it first sees and changes all that is here.',
+  make: 'Make an address',
+} as const;
