@@ -31,7 +31,11 @@ beforeEach(async () => {
 const servers: ReturnType<ReturnType<typeof httpApp>['listen']>[] = [];
 let stranger: ReturnType<typeof request>, browser: ReturnType<typeof request.agent>;
 afterAll(async () => {
-  for (const server of servers) server.close();
+  for (const server of servers) {
+    server.close();
+    // What a browser keeps open would keep the tests from ending.
+    server.closeAllConnections();
+  }
   rmSync(folder, { recursive: true });
   await world.close();
 });

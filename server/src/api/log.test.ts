@@ -36,6 +36,8 @@ test('the log of a whole journey, with what went wrong in it, holds nothing of a
   const get = (path: string) => world.http.get(path).set('Host', 'localhost:4280');
   for (const path of [link[0], `/C/${link[1]}`, `/x${link[0]}`, `/api/c/${link[1]}`, `/?to=${link[1]}`])
     await get(path);
+  const code = world.door.code();
+  for (const path of [`/enter/${code}`, `/enter/${code}`, `/x/enter/${code}`]) await get(path);
   await world.http.post(`${link[0]}/accept`).set('Host', 'localhost:4280').type('form').send('');
   await world.deed(plan.id, 'later', {
     home: new Date(plan.times.home + 3_600_000).toISOString(),
@@ -67,7 +69,7 @@ test('the log of a whole journey, with what went wrong in it, holds nothing of a
   const all = lines.join('\n');
   expect(lines.length).toBeGreaterThan(12);
   expect(all).toContain('42P01');
-  expect(all).not.toContain(link[1]);
+  for (const secret of [link[1], code, world.door.key()]) expect(all).not.toContain(secret);
   for (const word of [secret, ...personal()]) expect(all).not.toContain(word);
   expect(all).toContain(`/api/plans/${plan.id}/deeds`);
 });

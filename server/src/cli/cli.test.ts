@@ -1,5 +1,6 @@
 import { spawn, spawnSync } from 'node:child_process';
 import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { get } from 'node:http';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -134,7 +135,14 @@ describe('a server that is killed', () => {
     expect(cli(['import', join(root, 'out.json')]).stdout).toMatch(/^0 added, 0 changed/);
     // An address of its own for each that asks; the lock changed, what was given before is good for nothing.
     const [one, other] = [cli(['enter']), cli(['enter'])].map((run) => run.stdout.trim());
-    const asks = async (address: string) => (await fetch(address, { redirect: 'manual' })).status;
+    // On a connection of its own: while the command line runs here, one that was kept open would be closed.
+    const asks = (address: string) =>
+      new Promise((status, failed) =>
+        get(address, { agent: false }, (answer) => {
+          answer.resume();
+          status(answer.statusCode);
+        }).on('error', failed),
+      );
     expect([await asks(one), await asks(one)]).toEqual([303, 401]);
     expect(cli(['lock']).status).toBe(0);
     expect(await asks(other)).toBe(401);
