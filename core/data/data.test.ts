@@ -43,6 +43,7 @@ const SCHEMAS: [RegExp, z.ZodType][] = [
   [/^limits\//, LimitsFile],
   [/^rules\/packs\//, RulePack],
   [/^water\/forecast-words/, shipped.ForecastWords],
+  [/^water\/stations/, shipped.StationRows],
   [/^rules\/zones/, shipped.ZoneTable],
   [/^rules\/crew/, shipped.CrewRow.array()],
   [/^passage\/ready/, shipped.ReadyRow.array()],

@@ -5,7 +5,7 @@ import { isOpen } from '@escale/core/floatplan';
 import { ARRIVED, landingsFrom, plannedPosition, type Landing } from '@escale/core/passage';
 import { clock, render, type Reader } from '@escale/core/say';
 import { format, MS, spanText } from '@escale/core/units';
-import { tideOf } from '@escale/core/water';
+import { heightsAt, tideOf } from '@escale/core/water';
 import { Button, Row } from '../../ui/button';
 import { Logo } from '../../ui/logo';
 import { Alone } from '../../ui/page';
@@ -14,7 +14,6 @@ import { usePalette } from '../../ui/theme';
 import { useNow, useOutbox, useThings } from '../../data/hooks';
 import { deed, newId } from '../../data/outbox';
 import { useTrip } from '../trip/use-trip';
-import { CHART_DATUMS } from '@escale/core/model/lists';
 import { FineButton } from '../deeds/fine-button';
 import { LeftButton } from '../deeds/left-button';
 import { Unsent } from '../deeds/unsent';
@@ -209,7 +208,7 @@ function NearestLanding() {
       now,
       ...(water ? { water: water.id } : {}),
       ...(slow ? { speed: slow } : {}),
-      ...(tide && CHART_DATUMS.has(tide.datum) ? { tideAt: (at: number) => tide.heightAt(at) } : {}),
+      tideAt: heightsAt(tide),
     });
   const best = found?.[0];
   if (!found || !best)

@@ -14,6 +14,8 @@ export function TypedFrame({
   id,
   onDrop,
   form,
+  word,
+  also,
 }: {
   title: string;
   said: string;
@@ -24,6 +26,10 @@ export function TypedFrame({
   id?: string;
   onDrop: () => void;
   form: (close: () => void) => ReactNode;
+  /** What the button says that opens the form. */
+  word?: string;
+  /** Another way to have it, beside typing. */
+  also?: ReactNode;
 }) {
   const p = usePalette();
   const [open, setOpen] = useState(false);
@@ -39,7 +45,8 @@ export function TypedFrame({
         </View>
       ) : fixed ? null : (
         <Row>
-          <Button onPress={() => setOpen(true)}>{typed ? FORECAST.change : FORECAST.type}</Button>
+          {also}
+          <Button onPress={() => setOpen(true)}>{word ?? (typed ? FORECAST.change : FORECAST.type)}</Button>
           {typed ? (
             <Button kind="quiet" onPress={onDrop}>
               {FORECAST.drop}

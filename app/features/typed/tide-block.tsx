@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { TextInput } from 'react-native-paper';
-import { civilDate } from '@escale/core/earth';
+import { civilDate, distance } from '@escale/core/earth';
 import { readTideText } from '@escale/core/formats/forecast-text';
 import type { TideStation, Water } from '@escale/core/model';
 import { render } from '@escale/core/say';
@@ -19,7 +19,8 @@ import { KeepOrLeave, TypedFrame } from './frame';
 import { Cell, FaultLines, Paste } from './cells';
 import { DATUMS } from './datums';
 import { TideTurn } from './tide-turn';
-import { FORECAST, TIDE } from './words';
+import { later } from '../../ui/later';
+import { FORECAST, STATIONS, TIDE } from './words';
 
 const TURNS = [
   { value: 'high', label: TIDE.high },
@@ -32,45 +33,73 @@ const BLANK: TideRow[] = (['high', 'low', 'high', 'low'] as const).map((turn) =>
 }));
 type Table = Extract<TideStation, { kind: 'table' }>;
 
-/** The tide of the trip's water: what is here, and the form in which a table is typed or pasted. */
+const TideStations = later(() => import('./tide-stations').then((m) => m.TideStations));
+
+/** The tide of the trip's water: what is here, the stations that are carried, and the form in which a table is typed or pasted. */
 export function TideBlock() {
-  const { trip, says } = useTrip();
+  const { trip, shed, says } = useTrip();
+  const [looking, setLooking] = useState(false);
   const held = useThing(trip.water ?? '') as Held<'water'> | undefined;
   if (!held) return <T as="soft">{TIDE.noWater}</T>;
   const { tide } = held.doc;
   const table = tide?.kind === 'table' ? tide : undefined;
-  const put = (next: Table | undefined) =>
+  const station = tide && tide.kind !== 'table' ? tide.station : undefined;
+  const launch = shed.places.find((place) => place.id === trip.launch);
+  const put = (next: TideStation | undefined, said: string) =>
     void change(
       held,
       [next ? { op: 'set', pointer: '/tide', value: next } : { op: 'unset', pointer: '/tide' }],
-      next ? TIDE.saved : TIDE.dropped,
+      said,
     );
   return (
-    <TypedFrame
-      title={TIDE.title}
-      typed={table !== undefined}
-      fixed={tide?.kind === 'constants'}
-      onDrop={() => put(undefined)}
-      said={
-        table
-          ? says(TIDE.kept, { name: table.name, datum: table.datum, n: table.rows.length })
-          : tide
-            ? says(TIDE.station, { name: tide.name, datum: tide.datum })
-            : TIDE.none
-      }
-      form={(close) => (
-        <TideForm
-          water={held.doc}
-          kept={table}
-          onLeave={close}
-          onKeep={(next) => {
-            close();
-            put(next);
+    <>
+      <TypedFrame
+        title={TIDE.title}
+        typed={table !== undefined || station !== undefined}
+        fixed={tide !== undefined && !table && !station}
+        onDrop={() => put(undefined, TIDE.dropped)}
+        said={saidOf()}
+        {...(station ? { word: STATIONS.table } : {})}
+        also={
+          looking ? null : (
+            <Button onPress={() => setLooking(true)}>{station ? STATIONS.another : STATIONS.look}</Button>
+          )
+        }
+        form={(close) => (
+          <TideForm
+            water={held.doc}
+            kept={table}
+            onLeave={close}
+            onKeep={(next) => {
+              close();
+              put(next, TIDE.saved);
+            }}
+          />
+        )}
+      />
+      {station ? <T as="small">{plainly(STATIONS.whose, { source: station.source })}</T> : null}
+      {looking ? (
+        <TideStations
+          onLeave={() => setLooking(false)}
+          onUse={(next) => {
+            setLooking(false);
+            put(next, plainly(STATIONS.used, { name: next.name }));
           }}
         />
-      )}
-    />
+      ) : null}
+    </>
   );
+
+  function saidOf(): string {
+    if (!tide) return TIDE.none;
+    const { name, datum } = tide;
+    if (table) return says(TIDE.kept, { name, datum, n: table.rows.length });
+    if (!station) return says(TIDE.station, { name, datum });
+    const { where, position } = station;
+    if (!launch) return says(STATIONS.is, { name, where, datum });
+    const { metres } = distance(position, launch.position);
+    return says(STATIONS.isFrom, { name, where, datum, metres, place: launch.name });
+  }
 }
 
 function TideForm({

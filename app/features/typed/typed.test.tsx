@@ -5,6 +5,7 @@ import { at } from '../../test/router';
 import { fakeServer, fresh, show, TRIP } from '../../test/world';
 import { ForecastBlock } from './forecast-block';
 import { TideBlock } from './tide-block';
+import { STATIONS } from './words';
 
 const user = userEvent.setup({ delay: null });
 let server: ReturnType<typeof fakeServer>;
@@ -123,4 +124,42 @@ test('a tide table by hand: kept with the water, in the order of its turns', asy
       ],
     }),
   );
+});
+
+describe('a tide station that is carried', () => {
+  const begin = async () => {
+    const water = doc(TRIP).water as string;
+    delete doc(water).tide;
+    show(<TideBlock />, { trip: TRIP });
+    await user.click(await screen.findByRole('button', { name: STATIONS.look }));
+    await screen.findByLabelText(STATIONS.find);
+    return water;
+  };
+  test('is looked for by name, shows its turns around the hour of leaving, and is kept with the water', async () => {
+    const water = await begin();
+    // The nearest stand there before anything is typed, however far they are.
+    expect(screen.getAllByRole('listitem').length).toBeGreaterThan(3);
+    await write(STATIONS.find, 'boston');
+    await user.click((await screen.findAllByRole('button', { name: /^Boston, / }))[0]);
+    expect((await screen.findAllByText(/^(High|Low) (Mon|Tue|Wed) /)).length).toBeGreaterThan(2);
+    expect(screen.getByText(/^Heights over MLLW, by its own constants/)).toBeTruthy();
+    await user.click(screen.getByRole('button', { name: STATIONS.use }));
+    await waitFor(() =>
+      expect(doc(water).tide).toMatchObject({ kind: 'constants', name: 'Boston', datum: 'MLLW' }),
+    );
+    expect(await screen.findByText(/^Boston, .* from .*\. Heights over MLLW\.$/)).toBeTruthy();
+    expect(screen.getByText(/public domain/)).toBeTruthy();
+    await user.click(screen.getByRole('button', { name: 'Take it away' }));
+    await waitFor(() => expect(doc(water)).not.toHaveProperty('tide'));
+  });
+  test('that is not there is said, with what to do instead; one of offsets names the other', async () => {
+    const water = await begin();
+    await write(STATIONS.find, 'qqqq');
+    expect((await screen.findByRole('status')).textContent).toBe(STATIONS.none);
+    await write(STATIONS.find, 'nonopapa');
+    await user.click(await screen.findByRole('button', { name: /^Nonopapa, / }));
+    expect(await screen.findByText(/^Heights over MLLW, from the turns of Honolulu/)).toBeTruthy();
+    await user.click(screen.getByRole('button', { name: STATIONS.use }));
+    await waitFor(() => expect(doc(water).tide).toMatchObject({ kind: 'offsets', heights: 'times' }));
+  });
 });

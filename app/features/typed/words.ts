@@ -35,8 +35,8 @@ export const FORECAST = {
 } as const;
 
 export const TIDE = {
-  title: 'Tide table',
-  none: 'No tide is known for this water. Type in the high and low waters of the day from your table.',
+  title: 'Tide',
+  none: 'No tide is known for this water. Look for a station near, or type in the high and low waters of the day from your table.',
   kept: '{name}, heights over {datum}: {n#turn|turns} typed in.',
   station: '{name}, heights over {datum}, by constants.',
   name: 'Station or place',
@@ -51,6 +51,31 @@ export const TIDE = {
   more: 'One more turn',
   pasted: 'Text: high or low, hour, height',
   noWater: 'Choose the water first: a tide belongs to it.',
+} as const;
+
+/** Tide stations that are carried along. */
+export const STATIONS = {
+  look: 'Look for a station',
+  another: 'Another station',
+  table: 'Type a table instead',
+  find: 'Station by name or place',
+  noLaunch: 'Choose the launch first, and the stations nearest to it stand here.',
+  none: 'No station of that name is carried. Type in the table of the day instead.',
+  line: '{name}, {far}',
+  far: '{where}: {metres:distance} on {bearing:bearing}',
+  high: 'High {at:day} {at:clock}, {height:height}',
+  low: 'Low {at:day} {at:clock}, {height:height}',
+  constants:
+    'Heights over {datum}, by its own constants, to a few centimetres. Wind and air pressure move the water by decimetres more.',
+  offsets:
+    'Heights over {datum}, from the turns of {of}, to a decimetre or two and a quarter of an hour. Wind and air pressure move the water by more.',
+  use: 'Use this station',
+  carried:
+    'Carried along are {n} stations of the United States, their islands, and some of the Caribbean and the Pacific. For other coasts type in a table.',
+  whose: '{source}.',
+  used: 'the tide of {name}',
+  is: '{name}, {where}. Heights over {datum}.',
+  isFrom: '{name}, {where}, {metres:distance} from {place}. Heights over {datum}.',
 } as const;
 
 /** Rows that are typed, on the hours of the strip. */

@@ -60,10 +60,19 @@ export const Place = z.strictObject({
 });
 export type Place = z.infer<typeof Place>;
 
+/** A real station: which, where it lies, and whose figures they are. */
+export const StationRef = z.strictObject({
+  id: z.string().max(40),
+  where: z.string().max(160),
+  position: Position,
+  source: z.string().max(200),
+});
+
 export const TideConstants = z.strictObject({
   kind: z.literal('constants'),
   name: Text,
   datum: z.string().max(40),
+  station: StationRef.optional(),
   /** Mean level above that datum, metres. */
   z0: z.number().min(-20).max(20),
   /** Amplitude in metres, Greenwich phase lag in degrees. */
@@ -78,6 +87,29 @@ export const TideConstants = z.strictObject({
     .min(1)
     .max(200),
 });
+export type TideConstants = z.infer<typeof TideConstants>;
+
+/** How a turn of one station differs from that of another: seconds later, and its height times or plus so much. */
+const TurnOffset = z.strictObject({
+  later: z
+    .number()
+    .min(-12 * 3600)
+    .max(12 * 3600),
+  height: z.number().min(-20).max(20),
+});
+/** A station whose high and low waters are told from those of another. */
+export const TideOffsets = z.strictObject({
+  kind: z.literal('offsets'),
+  name: Text,
+  datum: z.string().max(40),
+  station: StationRef.optional(),
+  of: TideConstants,
+  high: TurnOffset,
+  low: TurnOffset,
+  heights: z.enum(['times', 'plus']),
+});
+export type TideOffsets = z.infer<typeof TideOffsets>;
+
 export const TideTable = z.strictObject({
   kind: z.literal('table'),
   name: Text,
@@ -94,7 +126,7 @@ export const TideTable = z.strictObject({
     .min(2)
     .max(2000),
 });
-export const TideStation = z.discriminatedUnion('kind', [TideConstants, TideTable]);
+export const TideStation = z.discriminatedUnion('kind', [TideConstants, TideOffsets, TideTable]);
 export type TideStation = z.infer<typeof TideStation>;
 
 export const Water = z.strictObject({

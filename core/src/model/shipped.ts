@@ -247,6 +247,30 @@ export type StartingSet = z.infer<typeof StartingSet>;
 export const HarmTable = z.partialRecord(z.enum(HARMS), z.array(z.enum(CAPABILITIES)));
 /** The time zones of each country for which a list of rules ships. */
 export const ZoneTable = z.record(z.string().length(2), z.array(z.string().max(60)).min(1));
+/** Tide stations cut out of the open dataset; what the columns are stands in the file itself. */
+const StationHeadRow = [z.string(), Text, Text, z.int(), z.int(), z.int().min(0)] as const;
+export const StationRows = z.strictObject({
+  _: z.string(),
+  dataset: z.string(),
+  attribution: z.string().max(200),
+  datum: z.string().max(40),
+  constituents: z.array(z.string().max(8)),
+  zones: z.array(z.string()),
+  reference: z.array(z.tuple([...StationHeadRow, z.int()]).rest(z.int().min(0))).min(1000),
+  offsets: z
+    .array(
+      z.tuple([
+        ...StationHeadRow,
+        z.int().min(0),
+        z.int(),
+        z.int(),
+        z.int(),
+        z.int(),
+        z.union([z.literal(0), z.literal(1)]),
+      ]),
+    )
+    .min(1000),
+});
 /** Words of forecasts and what they stand for: forces by their upper end, visibility by its lower. */
 export const ForecastWords = z.strictObject({
   force: z.strictObject({

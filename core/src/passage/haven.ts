@@ -45,9 +45,9 @@ export interface Seeking {
   water?: string;
   /** Speed still to be had, m/s, above 0. */
   speed?: number;
-  /** Now, epoch ms, and the height of tide above chart datum at an instant, as far as it is known. */
+  /** Now, epoch ms, and the height of tide above chart datum at a place and an instant, as far as it is known. */
   now: number;
-  tideAt?: (at: number) => number | undefined;
+  tideAt?: (at: number, place: Place) => number | undefined;
 }
 
 /** What a launch is left from is landed at as well. */
@@ -98,7 +98,7 @@ function doubtsOf(
   if (place.shore === undefined && !(place.launchFrom && LANDED[place.launchFrom]))
     doubts.push(phrase('landing.shore'));
   if (place.works !== undefined) {
-    const height = tideAt?.(at);
+    const height = tideAt?.(at, place);
     if (height === undefined) doubts.push(phrase('landing.tide'));
     else if (asPrinted(height, 'height') < asPrinted(place.works, 'height')) return undefined;
   }

@@ -3,7 +3,7 @@ import { CHART_DATUMS } from '../model/lists';
 import { phrase } from '../say';
 import { asPrinted, MS } from '../units';
 import { goTo, guessed, leaning, leanOnPace, type Figures, type Pace } from '../verdict';
-import type { Tide } from '../water';
+import { farStation, type Tide } from '../water';
 import { FIGURES } from './figures';
 import { OVER_FOOT, rampHours, type Band } from './geometry';
 import { RAMP } from './limits';
@@ -47,7 +47,9 @@ export function rampFindings(
   });
   const short = ends.filter(({ height, need }) => asPrinted(height, 'height') < asPrinted(need, 'height'));
   const guess = phrase('ramp.guess');
-  const rough = (place: Place) => !needs.known || guessed(place, '/foot');
+  const rough = (place: Place) =>
+    !needs.known || guessed(place, '/foot') || farStation(tide, place) !== undefined;
+  const assumed = (place: Place) => (rough(place) ? [farStation(tide, place) ?? guess] : []);
   if (short.length > 0)
     return short.map(({ place, foot, at, deed, height, need, least }) => {
       const spans = rampHours(tide, foot, needs.depth, at - AROUND, at + AROUND).map((span) =>
@@ -60,7 +62,7 @@ export function rampFindings(
           phrase(may ? 'ramp.may' : 'ramp.short', { at, height, need, place: place.name }),
           ...(spans.length > 0 ? [phrase('ramp.hours', { spans })] : []),
         ],
-        assumed: rough(place) ? [guess] : [],
+        assumed: assumed(place),
         figures: shown,
         source: tide.source,
         mend: { label: phrase('launch.tide.mend'), ...goTo.trip(trip.id, '/leave/time') },
@@ -74,6 +76,8 @@ export function rampFindings(
     figures: shown,
     source: tide.source,
   });
+  const far = ends.map(({ place }) => farStation(tide, place)).find((words) => words !== undefined);
+  if (far) return [leaning(ok, far, { label: phrase('tide.far.mend'), ...goTo.section('plan/water') })];
   return [
     ends.some(({ place }) => rough(place))
       ? leaning(ok, guess, { label: phrase('trailer.mend'), ...goTo.boat(boat.id, '/trailer') })

@@ -62,6 +62,15 @@ export const SOURCES = {
     verified: true,
     noted: '2026-11-24',
   },
+  'tide-offsets': {
+    title: 'Turns of a reference station with offsets in time and height',
+    publisher:
+      'US National Oceanic and Atmospheric Administration, public domain; held against @neaps/tide-predictor',
+    how: 'run-here',
+    confidence: 'M',
+    verified: true,
+    noted: '2026-11-27',
+  },
   'tide-cosine': {
     title: 'Cosine between high and low water',
     publisher: 'Handbooks of navigation',

@@ -342,6 +342,40 @@ describe('one rounding for what is compared and what is printed', () => {
   });
 });
 
+describe('a tide station that lies off the launch', () => {
+  const off = (degrees: number | undefined, works: number) =>
+    world({
+      works,
+      water: {
+        class: 'coastal',
+        tide: {
+          kind: 'constants',
+          name: 'Outer Pier',
+          datum: 'MLLW',
+          z0: 2,
+          constituents: [{ name: 'M2', amplitude: 0.1, phase: 0 }],
+          ...(degrees === undefined
+            ? {}
+            : {
+                station: { id: 'x', where: '', position: { lat: 41.2 + degrees, lon: -29.5 }, source: 's' },
+              }),
+        },
+      },
+    });
+  test('14.4 km off it stands for the launch, 15.5 km off it settles nothing and says how far it is', () => {
+    expect([off(undefined, 1), off(0.13, 1)].map((w) => w.level('day/tide/'))).toEqual(['ready', 'ready']);
+    const far = off(0.14, 1).find('day/tide/')!;
+    expect([far.level, far.open, render(far.assumed[0], reader)]).toEqual([
+      'know',
+      true,
+      expect.stringMatching(/^The tide is that of Outer Pier, .* from /),
+    ]);
+  });
+  test('and stops nobody', () => {
+    expect([off(0.13, 5), off(0.14, 5)].map((w) => w.level('day/tide-leave'))).toEqual(['stop', 'fix']);
+  });
+});
+
 describe('a typed tide table', () => {
   const row = (h: number, height: number, turn?: 'high' | 'low') => ({
     at: new Date(Date.UTC(2026, 4, 12, 0) + h * HOUR).toISOString(),

@@ -2,12 +2,11 @@ import { coldNow } from '../body';
 import { FLOODING, holesOf, hullOf, orifice } from '../boat';
 import { isOpen } from '../floatplan';
 import { skyAt, sunAfter, type LatLon } from '../earth';
-import { CHART_DATUMS } from '../model/lists';
 import type { Assessment, NowId, Phrase, PlanView } from '../model';
 import { ARRIVED, landingsFrom, plannedPosition } from '../passage';
 import { phrase } from '../say';
 import { MINUTE, MS } from '../units';
-import { leansOnForecast, weatherAt } from '../water';
+import { heightsAt, leansOnForecast, weatherAt } from '../water';
 import { contextOf, type AssessInput, type Context } from './context';
 import { TRIP } from './limits';
 
@@ -142,7 +141,7 @@ function landing(
     now,
     ...(water ? { water: water.id } : {}),
     ...(slow ? { speed: slow } : {}),
-    ...(station && CHART_DATUMS.has(station.datum) ? { tideAt: (at: number) => station.heightAt(at) } : {}),
+    tideAt: heightsAt(station),
   });
   if (!best) return [phrase('now.landing.none')];
   const { place, metres, bearing, seconds, doubts } = best;

@@ -6,7 +6,7 @@ import { goTo, guessed, instant, leaning, leanOnPace, type Figures } from '../ve
 import { FIGURES } from './figures';
 import type { OnWater } from './on-water';
 import { WATER } from './limits';
-import { spansAbove, type Tide } from './tide';
+import { farStation, spansAbove, type Tide } from './tide';
 
 interface End {
   place: Place;
@@ -63,11 +63,14 @@ export function tideFindings(on: OnWater, schedule: Schedule, figures: Figures):
     figures: shown,
     source: tide.source,
   });
+  const far = bound.map(({ place }) => farStation(tide, place)).find((words) => words !== undefined);
+  if (far) return [...untold, leaning(ok, far, toStation)];
   const guess = bound.find((e) => guessed(e.place, '/works'))?.place;
   if (!guess) return [...untold, leanOnPace(on, ok)];
   return [...untold, leaning(ok, phrase('launch.works.guess', { place: guess.name }), toWorks(guess))];
 }
 
+const toStation = { label: phrase('tide.far.mend'), ...goTo.section('plan/water') };
 const toWorks = ({ id }: Place) => ({ label: phrase('launch.works.mend'), ...goTo.place(id, '/works') });
 
 function untoldFinding({ water }: OnWater, places: (Place | undefined)[]): Finding[] {
@@ -106,14 +109,17 @@ function dryFinding(
   const spans = spansAbove(tide, works, at - AROUND, at + AROUND).map(({ from, until }) =>
     phrase('launch.tide.span', { from, until }),
   );
-  const guess = guessed(place, '/works');
-  return WATER.finding(`day/tide-${deed}`, guess ? 'guess' : 'dry', trip.id, {
+  const doubts = [
+    ...(guessed(place, '/works') ? [phrase('launch.works.guess', { place: place.name })] : []),
+    ...[farStation(tide, place)].filter((words) => words !== undefined),
+  ];
+  return WATER.finding(`day/tide-${deed}`, doubts.length > 0 ? 'guess' : 'dry', trip.id, {
     title: phrase(`launch.tide.${deed}.title`),
     because: [
       phrase('launch.tide.why', { at, height: height!, place: place.name, works }),
       ...(spans.length > 0 ? [phrase('launch.tide.spans', { spans })] : []),
     ],
-    assumed: guess ? [phrase('launch.works.guess', { place: place.name })] : [],
+    assumed: doubts,
     figures: deed === 'leave' ? shown : [],
     source: tide.source,
     mend: { label: phrase('launch.tide.mend'), ...goTo.trip(trip.id, '/leave/time') },

@@ -1,5 +1,8 @@
 import { createTidePredictor } from '@neaps/tide-predictor';
-import type { TideStation } from '../model';
+import { distance, type LatLon } from '../earth';
+import type { Phrase, Place, TideConstants, TideOffsets, TideStation } from '../model';
+import { CHART_DATUMS } from '../model/lists';
+import { phrase } from '../say';
 import { MS } from '../units';
 import { WATER } from './limits';
 
@@ -12,11 +15,35 @@ export interface TideExtreme {
 /** A tide that can be asked. Heights in metres above the station's datum; instants epoch ms. */
 export interface Tide {
   datum: string;
-  source: 'tide' | 'tide-cosine';
+  /** Which station, and where it lies, as far as that was said. */
+  name: string;
+  position?: LatLon;
+  source: 'tide' | 'tide-cosine' | 'tide-offsets';
   /** Undefined where a typed table has no two neighbouring turns around the instant. */
   heightAt(at: number): number | undefined;
   extremes(from: number, until: number): TideExtreme[];
 }
+
+/**
+ * A station that lies far off tells of another shore: what it says of a place settles nothing.
+ * @returns the words for it, or undefined where it is near, or nobody said where it lies
+ */
+export function farStation(
+  { name, position }: Tide,
+  place: Pick<Place, 'name' | 'position'>,
+): Phrase | undefined {
+  const metres = position && distance(position, place.position).metres;
+  return metres !== undefined && metres > FAR
+    ? phrase('tide.far', { station: name, metres, place: place.name })
+    : undefined;
+}
+const FAR = WATER.limit('station-far');
+
+/** Heights above chart datum at places, as far as the tide tells of them. */
+export const heightsAt =
+  (tide: Tide | undefined) =>
+  (at: number, place: Pick<Place, 'name' | 'position'>): number | undefined =>
+    tide && CHART_DATUMS.has(tide.datum) && !farStation(tide, place) ? tide.heightAt(at) : undefined;
 
 /** Heights between samples are read off a straight line: with 6 min and an amplitude of 3 m the error stays under 1 mm. */
 const SAMPLE = 6 * MS.minute;
@@ -24,17 +51,41 @@ const SAMPLE = 6 * MS.minute;
 const STRETCH = 2 * MS.day;
 
 /** Tides by station: a document is never changed in place, so a predictor is made once for each and keeps its stretches. */
-const known = new WeakMap<TideStation, Tide>();
+const tides = new WeakMap<TideStation, Tide>();
 
-/** The tide of a station, from harmonic constants by library or from typed high and low waters by cosine. */
+/**
+ * The tide of a station: from harmonic constants by library, from the turns of another station, or from typed high and low waters
+ * by cosine.
+ */
 export function tideOf(station: TideStation): Tide {
-  let tide = known.get(station);
-  if (!tide) known.set(station, (tide = station.kind === 'constants' ? harmonic(station) : typed(station)));
+  let tide = tides.get(station);
+  if (!tide) tides.set(station, (tide = made(station)));
   return tide;
 }
 
-function harmonic(station: Extract<TideStation, { kind: 'constants' }>): Tide {
-  const predictor = createTidePredictor(station.constituents, { nodeCorrections: 'schureman' });
+/** What a tide says of its station. */
+const known = (station: TideStation): Pick<Tide, 'name' | 'datum' | 'position'> => ({
+  name: station.name,
+  datum: station.datum,
+  ...(station.kind !== 'table' && station.station ? { position: station.station.position } : {}),
+});
+
+function made(station: TideStation): Tide {
+  if (station.kind === 'table') return typed(station);
+  return station.kind === 'constants' ? harmonic(station) : harmonic(station.of, station);
+}
+
+/**
+ * Heights by constants; with `moved` those of a station whose turns are told from this one's: each turn moved in time and height,
+ * and between two of them this one's own curve stretched from turn to turn, so that a stand or a second high keeps its form.
+ */
+function harmonic(of: TideConstants, moved?: TideOffsets): Tide {
+  const { constituents, z0 } = of;
+  // Heights over the datum, not over mean level: a share of a height is one over the datum.
+  const predictor = createTidePredictor(constituents, { nodeCorrections: 'schureman', offset: z0 });
+  const offsets = moved && offsetsOf(moved);
+  // A turn that is moved may come from outside of what is asked for, or go there.
+  const reach = moved ? REACH : 0;
   const stretches = new Map<number, number[]>();
   const stretch = (n: number): number[] => {
     let levels = stretches.get(n);
@@ -44,14 +95,15 @@ function harmonic(station: Extract<TideStation, { kind: 'constants' }>): Tide {
         start: new Date(n * STRETCH),
         end: new Date((n + 1) * STRETCH + SAMPLE),
         timeFidelity: SAMPLE / MS.second,
+        ...(offsets ? { offsets } : {}),
       });
-      stretches.set(n, (levels = points.map((p) => p.level + station.z0)));
+      stretches.set(n, (levels = points.map((p) => p.level)));
     }
     return levels;
   };
   return {
-    datum: station.datum,
-    source: 'tide',
+    ...known(moved ?? of),
+    source: moved ? 'tide-offsets' : 'tide',
     heightAt(at) {
       const n = Math.floor(at / STRETCH),
         levels = stretch(n);
@@ -61,10 +113,25 @@ function harmonic(station: Extract<TideStation, { kind: 'constants' }>): Tide {
     },
     extremes: (from, until) =>
       predictor
-        .getExtremesPrediction({ start: new Date(from), end: new Date(until) })
-        .map((e) => ({ at: e.time.getTime(), height: e.level + station.z0, high: e.high })),
+        .getExtremesPrediction({
+          start: new Date(from - reach),
+          end: new Date(until + reach),
+          ...(offsets ? { offsets } : {}),
+        })
+        .map((e) => ({ at: e.time.getTime(), height: e.level, high: e.high }))
+        .filter(({ at }) => at >= from && at <= until)
+        .sort((a, b) => a.at - b.at),
   };
 }
+/** No turn is moved by more. */
+const REACH = MS.day / 2;
+
+const MINUTE = MS.minute / MS.second;
+const offsetsOf = ({ high, low, heights }: TideOffsets) => ({
+  time: { high: high.later / MINUTE, low: low.later / MINUTE },
+  height: { high: high.height, low: low.height, type: OF[heights] },
+});
+const OF = { times: 'ratio', plus: 'fixed' } as const;
 
 /**
  * Two turns of a typed table are neighbours when nothing can lie between them. Where the rows say which is high and which
@@ -94,7 +161,7 @@ function typed(station: Extract<TideStation, { kind: 'table' }>): Tide {
     .map((r) => ({ at: Date.parse(r.at), height: r.height, ...(r.turn ? { turn: r.turn } : {}) }))
     .sort((a, b) => a.at - b.at);
   return {
-    datum: station.datum,
+    ...known(station),
     source: 'tide-cosine',
     heightAt(at) {
       const i = rows.findIndex((r) => r.at > at);

@@ -52,6 +52,9 @@ export const DAY_WORDS = {
   'time.past.title': 'The departure is in the past',
   'time.past.why': 'It was {at:day} {at:clock}.',
   'time.past.mend': 'Choose a new day',
+  'tide.far':
+    'The tide is that of {station}, {metres:distance} from {place}: there it may come at another hour and height.',
+  'tide.far.mend': 'Look for a nearer station',
   'launch.tide.leave.title': 'The launch has no water when you leave',
   'launch.tide.return.title': 'The launch has no water when you return',
   'launch.tide.why': 'At {at:clock} the tide stands at {height:height}; {place} works from {works:height}.',
