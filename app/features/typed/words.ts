@@ -62,7 +62,7 @@ export const STATIONS = {
   noLaunch: 'Choose the launch first, and the stations nearest to it stand here.',
   none: 'No station of that name is carried. Type in the table of the day instead.',
   line: '{name}, {far}',
-  far: '{where}: {metres:distance} on {bearing:bearing}',
+  far: '{where}: {metres:distance} on {bearing:bearing} true',
   high: 'High {at:day} {at:clock}, {height:height}',
   low: 'Low {at:day} {at:clock}, {height:height}',
   constants:
