@@ -4,6 +4,7 @@ import type { Phrase, Place, TideConstants, TideOffsets, TideStation } from '../
 import { CHART_DATUMS } from '../model/lists';
 import { phrase } from '../say';
 import { MS } from '../units';
+import { heights } from './harmonic';
 import { WATER } from './limits';
 
 export interface TideExtreme {
@@ -47,7 +48,7 @@ export const heightsAt =
 
 /** Heights between samples are read off a straight line: with 6 min and an amplitude of 3 m the error stays under 1 mm. */
 const SAMPLE = 6 * MS.minute;
-/** A station is predicted one stretch at a time and the stretch is kept. */
+/** A station of offsets is predicted one stretch at a time and the stretch is kept. */
 const STRETCH = 2 * MS.day;
 
 /** Tides by station: a document is never changed in place, so a predictor is made once for each and keeps its stretches. */
@@ -72,20 +73,31 @@ const known = (station: TideStation): Pick<Tide, 'name' | 'datum' | 'position'> 
 
 function made(station: TideStation): Tide {
   if (station.kind === 'table') return typed(station);
-  return station.kind === 'constants' ? harmonic(station) : harmonic(station.of, station);
+  return station.kind === 'constants' ? harmonic(station) : byOffsets(station);
+}
+
+/** By constants: heights by our own rounds of the library’s constituents, turns by the library. */
+function harmonic(station: TideConstants): Tide {
+  const { constituents, z0 } = station;
+  const predictor = createTidePredictor(constituents, { nodeCorrections: 'schureman', offset: z0 });
+  return {
+    ...known(station),
+    source: 'tide',
+    heightAt: heights(station),
+    extremes: (from, until) =>
+      predictor.getExtremesPrediction({ start: new Date(from), end: new Date(until) }).map(turnOf),
+  };
 }
 
 /**
- * Heights by constants; with `moved` those of a station whose turns are told from this one's: each turn moved in time and height,
- * and between two of them this one's own curve stretched from turn to turn, so that a stand or a second high keeps its form.
+ * A station whose turns are told from those of another: each moved in time and height, and between two of them the other’s own
+ * curve stretched from turn to turn, so that a stand or a second high keeps its form.
  */
-function harmonic(of: TideConstants, moved?: TideOffsets): Tide {
-  const { constituents, z0 } = of;
+function byOffsets(station: TideOffsets): Tide {
+  const { constituents, z0 } = station.of;
+  const offsets = offsetsOf(station);
   // Heights over the datum, not over mean level: a share of a height is one over the datum.
   const predictor = createTidePredictor(constituents, { nodeCorrections: 'schureman', offset: z0 });
-  const offsets = moved && offsetsOf(moved);
-  // A turn that is moved may come from outside of what is asked for, or go there.
-  const reach = moved ? REACH : 0;
   const stretches = new Map<number, number[]>();
   const stretch = (n: number): number[] => {
     let levels = stretches.get(n);
@@ -95,15 +107,15 @@ function harmonic(of: TideConstants, moved?: TideOffsets): Tide {
         start: new Date(n * STRETCH),
         end: new Date((n + 1) * STRETCH + SAMPLE),
         timeFidelity: SAMPLE / MS.second,
-        ...(offsets ? { offsets } : {}),
+        offsets,
       });
       stretches.set(n, (levels = points.map((p) => p.level)));
     }
     return levels;
   };
   return {
-    ...known(moved ?? of),
-    source: moved ? 'tide-offsets' : 'tide',
+    ...known(station),
+    source: 'tide-offsets',
     heightAt(at) {
       const n = Math.floor(at / STRETCH),
         levels = stretch(n);
@@ -113,16 +125,18 @@ function harmonic(of: TideConstants, moved?: TideOffsets): Tide {
     },
     extremes: (from, until) =>
       predictor
-        .getExtremesPrediction({
-          start: new Date(from - reach),
-          end: new Date(until + reach),
-          ...(offsets ? { offsets } : {}),
-        })
-        .map((e) => ({ at: e.time.getTime(), height: e.level, high: e.high }))
+        // A turn that is moved may come from outside of what is asked for, or go there.
+        .getExtremesPrediction({ start: new Date(from - REACH), end: new Date(until + REACH), offsets })
+        .map(turnOf)
         .filter(({ at }) => at >= from && at <= until)
         .sort((a, b) => a.at - b.at),
   };
 }
+const turnOf = ({ time, level, high }: { time: Date; level: number; high: boolean }): TideExtreme => ({
+  at: time.getTime(),
+  height: level,
+  high,
+});
 /** No turn is moved by more. */
 const REACH = MS.day / 2;
 

@@ -199,6 +199,9 @@ export const deadline = pgTable(
   (t) => [
     index('deadline_due').on(t.open, t.dueAt),
     index('deadline_by_plan').on(t.plan),
+    index('deadline_aside')
+      .on(t.setAsideAt)
+      .where(sql`${t.setAsideAt} IS NOT NULL`),
     index('deadline_done').on(t.doneAt),
   ],
 );

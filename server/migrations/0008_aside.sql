@@ -1,0 +1,1 @@
+CREATE INDEX "deadline_aside" ON "deadline" USING btree ("set_aside_at") WHERE "deadline"."set_aside_at" IS NOT NULL;
