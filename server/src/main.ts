@@ -228,7 +228,8 @@ function keeperOf(services: Services, { url, folder }: Settings, log: Logger): K
       log.info({ folder }, 'another server of this machine keeps this memory');
       return undefined;
     }
-  return keepMemory(services, folder);
+  // A server of a database tidies by itself; one in a folder has nobody else.
+  return keepMemory(services, folder, { tidies: url === undefined });
 }
 
 /** A file that is touched at each round: who looks from outside sees by its age whether the watch goes on. */

@@ -43,7 +43,7 @@ test('heads are noted outside; a record whose end was cut while nobody looked is
 });
 test('a memory is copied at the start, and one that could not be for a day is stale', async () => {
   let now = Date.now();
-  const kept = keepMemory(world.services, folder, () => now);
+  const kept = keepMemory(world.services, folder, { now: () => now });
   const asked = await kept.copy();
   expect(asked.counts.thing).toBeGreaterThan(50);
   expect(kept.kept()).toMatchObject({ stale: false, broken: 0, backup: { at: expect.any(Number) } });
@@ -52,3 +52,23 @@ test('a memory is copied at the start, and one that could not be for a day is st
   await kept.stop();
   rmSync(folder, { recursive: true });
 });
+test('a memory in a folder is tidied: its rows are counted, and what was changed leaves no room behind', async () => {
+  const counted = async () => {
+    const { rows } = (await world.db.execute(
+      sql`SELECT reltuples::int AS n FROM pg_class WHERE relname = 'thing'`,
+    )) as unknown as { rows: { n: number }[] };
+    return rows[0].n;
+  };
+  const kept = keepMemory(world.services, folder, { tidies: true });
+  await kept.first;
+  await kept.stop();
+  const { counts } = await copyOf();
+  expect(await counted()).toBe(counts.thing);
+  rmSync(folder, { recursive: true });
+});
+const copyOf = async () => {
+  const other = keepMemory(world.services, folder);
+  const made = await other.copy();
+  await other.stop();
+  return made;
+};

@@ -1,3 +1,4 @@
+import { sql } from 'drizzle-orm';
 import type { Logger } from 'pino';
 import { MS } from '@escale/core/units';
 import { inFolder } from '../db/folder';
@@ -35,6 +36,7 @@ export interface Keeper {
 const HEADS_EVERY = MS.second;
 const COPIES_EVERY = 5 * MS.minute;
 const VERIFIED_EVERY = MS.hour;
+const TIDIED_EVERY = MS.day;
 
 /** Done again and again, one at a time; a failure is told and tried again. */
 function repeat(work: () => Promise<unknown>, every: number, failed: (error: unknown) => void) {
@@ -68,11 +70,13 @@ function repeat(work: () => Promise<unknown>, every: number, failed: (error: unk
  * Keeps a memory safe while the server runs: notes its heads outside the database, copies it each hour, and looks each hour, and
  * once at the start, whether every record still holds together. Nobody waits for it: the watch comes first.
  * @param folder is there, and held by this process: two that keep one folder would write over each other
+ * @param tidies does what a server of a database does by itself: counts its rows, without which it looks for few things in long
+ *   ways, and takes back the room of what was changed
  */
 export function keepMemory(
   { db, log }: { db: Db; log: Logger },
   folder: string,
-  now: () => number = Date.now,
+  { now = Date.now, tidies = false }: { now?: () => number; tidies?: boolean } = {},
 ): Keeper {
   const { backups, heads: file, erased } = inFolder(folder);
   const heads = new HeadsFile(file);
@@ -116,6 +120,14 @@ export function keepMemory(
     said('the records could not be looked through'),
   );
   void copying.once();
+  const tidying = repeat(
+    async () => {
+      if (tidies) await db.execute(sql`VACUUM (ANALYZE)`);
+    },
+    TIDIED_EVERY,
+    said('the memory could not be tidied'),
+  );
+  void first.then(tidying.once);
   return {
     first,
     kept: () => {
@@ -130,7 +142,7 @@ export function keepMemory(
     erased: (gone) => noteErased(erased, gone),
     verify: () => look(),
     stop: async () => {
-      await Promise.all([noting.stop(), copying.stop(), looking.stop()]);
+      await Promise.all([noting.stop(), copying.stop(), looking.stop(), tidying.stop()]);
       await heads.note(db);
     },
   };

@@ -4,6 +4,7 @@ import { MS } from '@escale/core/units';
 import { deadline, message, plan } from '../db/schema';
 import { countAll } from '../db/open';
 import type { Services } from '../services';
+import { unheardAside } from './aside';
 
 /** What waits in the watch, counted. Instants are epoch ms. */
 export interface Counted {
@@ -56,11 +57,12 @@ export async function pulseOf(
         or(eq(deadline.open, true), gt(deadline.setAsideAt, recent)),
       ),
     );
+  const aside = unheardAside(db);
   const [unheard] = await db
     .select({ n: countAll })
-    .from(message)
-    .innerJoin(plan, eq(plan.id, message.plan))
-    .where(and(isNotNull(message.setAsideAt), isNull(message.deliveredAt), eq(plan.open, true)));
+    .from(aside)
+    .innerJoin(plan, eq(plan.id, aside.plan))
+    .where(eq(plan.open, true));
   return {
     ...(due?.at ? { oldestDue: due.at } : {}),
     ...(untold?.at ? { oldestUntold: untold.at } : {}),
