@@ -5,6 +5,8 @@
  */
 const warm = () => require('./features/shell/warm') as typeof import('./features/shell/warm');
 const hooks = () => require('./data/hooks') as typeof import('./data/hooks');
+/** The frame of a trip comes while the router is made, what stands in it after: both at once would be one long piece. */
+const [frame, ...inside] = warm().partsHere();
 const PIECES: (() => unknown)[] = [
   () => require('@expo/metro-runtime'),
   () => require('expo'),
@@ -15,16 +17,28 @@ const PIECES: (() => unknown)[] = [
   () => require('react-native'),
   () => require('react-native-svg'),
   () => require('./ui/theme'),
+  () => frame?.(),
   () => require('expo-router'),
-  ...warm().partsHere(),
+  ...inside,
   () => require('./app/_layout'),
   () => require('expo-router/entry'),
   () => warm().fetchRestLater(),
 ];
 
+/** A breath: taps and drawing have their turn. A timer would wait four milliseconds each time, once they are nested. */
+const breath = () =>
+  new Promise<void>((on) => {
+    const { port1, port2 } = new MessageChannel();
+    port1.onmessage = () => {
+      port1.close();
+      on();
+    };
+    port2.postMessage(undefined);
+  });
+
 void (async () => {
   for (const piece of PIECES) {
     piece();
-    await new Promise((on) => setTimeout(on, 0));
+    await breath();
   }
 })();

@@ -70,7 +70,15 @@ export const install = () =>
 export const buildApp = () =>
   once(
     'application',
-    ['app', 'core/src', 'core/data', 'core/package.json', 'package-lock.json', 'scripts/service-worker.mjs'],
+    [
+      'app',
+      'core/src',
+      'core/data',
+      'core/package.json',
+      'package-lock.json',
+      'scripts/service-worker.mjs',
+      'scripts/compress.mjs',
+    ],
     'app/dist/sw.js',
     async () => {
       rmSync(join(ROOT, 'app/dist'), { recursive: true, force: true });
@@ -84,6 +92,7 @@ export const buildApp = () =>
         },
       );
       await run(process.execPath, ['scripts/service-worker.mjs'], { quiet: true });
+      await run(process.execPath, ['scripts/compress.mjs'], { quiet: true });
     },
   );
 

@@ -1,6 +1,7 @@
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 import compression from 'compression';
+import expressStaticGzip from 'express-static-gzip';
 import express, { type Express, type Request, type RequestHandler } from 'express';
 import helmet from 'helmet';
 import { pinoHttp } from 'pino-http';
@@ -247,15 +248,26 @@ function besides(app: Express, demo: DemoKeeper, door: Door): void {
   });
 }
 
+/** Files as they were compressed when the application was built: not again for each who asks. */
+const ready = (folder: string, serveStatic: expressStaticGzip.ExpressStaticGzipOptions['serveStatic']) =>
+  expressStaticGzip(folder, {
+    enableBrotli: true,
+    orderPreference: ['br', 'gz'],
+    index: false,
+    ...(serveStatic ? { serveStatic } : {}),
+  });
+
 function files(app: Express, folder: string): void {
-  const forever = { immutable: true, maxAge: '1y', dotfiles: 'allow' as const, index: false as const };
-  app.use('/_expo', express.static(join(folder, '_expo'), forever));
-  app.use('/assets', express.static(join(folder, 'assets'), forever));
+  const forever = { immutable: true, maxAge: '1y', dotfiles: 'allow' as const };
+  app.use('/_expo', ready(join(folder, '_expo'), forever));
+  app.use('/assets', ready(join(folder, 'assets'), forever));
   app.use(
-    express.static(folder, {
-      index: false,
+    ready(folder, {
       setHeaders: (res, path) =>
-        void res.setHeader('Cache-Control', path.endsWith('sw.js') ? 'no-cache' : 'public, max-age=3600'),
+        void res.setHeader(
+          'Cache-Control',
+          /sw\.js(\.\w+)?$/.test(path) ? 'no-cache' : 'public, max-age=3600',
+        ),
     }),
   );
   const page = join(folder, 'index.html');
