@@ -191,7 +191,7 @@ export function useHealth(): { health: HealthSeen | undefined; again: () => Prom
 
 /** What was removed and can be put back. Undefined while it is asked for, and without signal: it is not kept here. */
 export function useRemoved(): { removed: RemovedThing[] | undefined; again: () => void } {
-  const { answer, again } = useRead<{ removed: RemovedThing[] }>('/api/removed');
+  const { answer, again } = useRead<{ removed: RemovedThing[] }>('/api/removed', NOW_AND_THEN);
   return { removed: answer?.since === undefined ? answer?.body.removed : undefined, again };
 }
 

@@ -70,10 +70,11 @@ export function RemovedPage() {
   );
 }
 
-/** What follows from erasing it. */
-function follows({ type, name, plans: n }: RemovedThing): string {
-  if (type === 'trip') return plainly(REMOVED.trip, { n });
-  return n > 0 ? plainly(REMOVED.plans, { name, n }) : plainly(REMOVED.thing, { name });
+/** What follows from erasing it: people and contacts stand in plans, and a trip has its own. */
+function follows({ type, name }: RemovedThing): string {
+  if (type === 'trip') return plainly(REMOVED.trip, { name });
+  const named = type === 'person' || type === 'contact';
+  return named ? plainly(REMOVED.plans, { name }) : plainly(REMOVED.thing, { name });
 }
 
 function One({ one, erase, done }: { one: RemovedThing; erase: () => void; done: () => void }) {
@@ -88,7 +89,6 @@ function One({ one, erase, done }: { one: RemovedThing; erase: () => void; done:
     <View style={{ gap: 4, borderBottomWidth: 1, borderColor: p.line, paddingVertical: 8 }}>
       <T as="strong">{name}</T>
       <T as="label">{says(REMOVED.line, { kind: KIND[one.type], at: one.at })}</T>
-      {one.plans > 0 ? <T as="small">{plainly(REMOVED.stands, { n: one.plans })}</T> : null}
       <Row>
         <Button label={`${REMOVED.back}: ${name}`} onPress={() => void back()}>
           {REMOVED.back}

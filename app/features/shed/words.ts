@@ -89,7 +89,6 @@ export const REMOVED = {
   noneWhy: 'What you remove in the shed or from your trips stands here until it is put back or erased.',
   unheard: 'The server can’t be reached: what was removed is kept there.',
   line: '{kind}, removed {at:day} {at:clock}',
-  stands: 'Stands in {n#float plan|float plans}.',
   back: 'Put it back',
   backSaid: '{name}, put back',
   erase: 'Erase for good',
@@ -97,8 +96,8 @@ export const REMOVED = {
   thing:
     'What is kept here of {name} is gone. A filed plan keeps what it said; to erase that, remove and erase its trip.',
   plans:
-    'What is kept here of {name} is gone, and with it what {n#ended float plan says|ended float plans say}: who was aboard, who was told and what, notes and positions. That it was filed and how it ended stays.',
-  trip: 'The trip is gone, with its notes, its runs and its debrief, and what {n#ended float plan says|ended float plans say} of it. That it was filed and how it ended stays.',
+    'What is kept here of {name} is gone, and with it all that the ended float plans in which they stand say of anybody: who was aboard, who was told and what, notes and positions. That a plan was filed and how it ended stays.',
+  trip: '{name} is gone, with its notes, its runs and its debrief, and all that its ended float plans say. That a plan was filed and how it ended stays.',
   copies:
     'This can’t be taken back. Copies made before hold it still, five weeks at most; one that is put back is erased again. Files that you saved yourself are yours to remove.',
   yes: 'Erase it',

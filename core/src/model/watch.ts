@@ -56,6 +56,4 @@ export interface RemovedThing {
   name: string;
   /** When it was removed, epoch ms. */
   at: number;
-  /** Float plans in which it stands. */
-  plans: number;
 }

@@ -154,7 +154,7 @@ const PATHS: Record<string, Record<string, object>> = {
   '/api/removed': {
     get: {
       summary: 'What was removed and can be put back.',
-      ...answer('Things, and in how many float plans they stand.'),
+      ...answer('Things, those removed last first.'),
     },
   },
   '/api/erase': {
