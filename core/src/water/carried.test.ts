@@ -101,7 +101,7 @@ describe('heights by constants', () => {
     const height = (at: number) => tideAt('noaa/8443970').heightAt(at)!;
     for (let edge = FROM; edge < FROM + 2 * MONTH; edge += DAY) {
       const [a, b, c] = [-60_000, 0, 60_000].map((by) => height(edge + by));
-      expect(Math.abs(a - 2 * b + c)).toBeLessThan(0.002);
+      expect(Math.abs(a - 2 * b + c)).toBeLessThan(0.004);
     }
   });
   test('a name that nobody knows moves nothing', () => {

@@ -260,6 +260,22 @@ onBothDrivers((at) => {
     expect(await wholeness(world.db)).toEqual([]);
   });
 
+  test('one whose plan can’t be read keeps no other from being erased again', async () => {
+    await aDay(world);
+    later(world);
+    await world.tamper(sql`UPDATE plan_event SET schema = 999`);
+    const other = uuid();
+    await world.command(other, 'contact', 0, { kind: 'create', doc: { id: other, name: 'Zebra Finch' } });
+    const all: Gone[] = [
+      { id: SKIPPER, type: 'person' },
+      { id: other, type: 'contact' },
+    ];
+    await expect(eraseAgain(world.db, all, world.clock.now())).rejects.toThrow();
+    const left = await everything(world.db);
+    expect(left).not.toContain('Zebra Finch');
+    expect(left).toContain('Quillon Marrow');
+  });
+
   describe('and a copy of before', () => {
     let folder: string;
     beforeEach(() => {

@@ -145,33 +145,43 @@ async function empty(tx: Db, { id, type, household, deletedAt }: Row, now: numbe
  * What was erased before and came back by a copy is erased again. A plan that is open in the copy keeps who is in it until it has
  * ended.
  * @returns how many things
+ * @throws what one of them failed with, once all others were dealt with
  */
 export async function eraseAgain(db: Db, all: readonly Gone[], now: number): Promise<number> {
   let again = 0;
+  let failed: unknown;
   for (const gone of all)
-    again += await transact(db, async (tx) => {
-      const its = eq(thing.id, gone.id);
-      const [seen] = await tx.select({ household: thing.household }).from(thing).where(its);
-      const household = seen?.household ?? HOME;
-      let found = false;
-      for (const named of await plansNaming(tx, household, gone)) {
-        const held = await lockPlan(tx, { household }, named);
-        if (!held) continue;
-        const { rows, state } = await standing(tx, held, now);
-        if (isOpen(state) || isBare(rows)) continue;
-        await bare(tx, held, rows, now);
-        found = true;
-      }
-      const [row] = await tx.select().from(thing).where(its).for('update');
-      if (row && Object.keys(row.doc).length > 0) {
-        await empty(tx, row, now);
-        found = true;
-      }
-      await tx
-        .insert(erased)
-        .values({ thing: gone.id, household, type: gone.type, at: new Date(now) })
-        .onConflictDoNothing();
-      return Number(found);
-    });
+    try {
+      again += Number(await transact(db, (tx) => eraseOne(tx, gone, now)));
+    } catch (error) {
+      failed = error;
+    }
+  if (failed !== undefined) throw failed;
   return again;
+}
+
+/** @returns whether there was anything of it */
+async function eraseOne(tx: Db, gone: Gone, now: number): Promise<boolean> {
+  const its = eq(thing.id, gone.id);
+  const [seen] = await tx.select({ household: thing.household }).from(thing).where(its);
+  const household = seen?.household ?? HOME;
+  let found = false;
+  for (const named of await plansNaming(tx, household, gone)) {
+    const held = await lockPlan(tx, { household }, named);
+    if (!held) continue;
+    const { rows, state } = await standing(tx, held, now);
+    if (isOpen(state) || isBare(rows)) continue;
+    await bare(tx, held, rows, now);
+    found = true;
+  }
+  const [row] = await tx.select().from(thing).where(its).for('update');
+  if (row && Object.keys(row.doc).length > 0) {
+    await empty(tx, row, now);
+    found = true;
+  }
+  await tx
+    .insert(erased)
+    .values({ thing: gone.id, household, type: gone.type, at: new Date(now) })
+    .onConflictDoNothing();
+  return found;
 }
