@@ -1,4 +1,5 @@
 import { inDemo, MEMORY } from './memory';
+import { watched } from './watched';
 
 /** What the server answers when it will not: problem+json. */
 export class Refusal extends Error {
@@ -29,18 +30,10 @@ export class NotNow extends NoSignal {}
 /** The server answers, and this browser was not let in: what was written waits, and what is kept here is shown. */
 export class AtTheDoor extends NoSignal {}
 
-let shut = false;
-const watching = new Set<() => void>();
-export const doorShut = (): boolean => shut;
-export function onDoor(listener: () => void): () => void {
-  watching.add(listener);
-  return () => watching.delete(listener);
-}
-function doorIs(now: boolean): void {
-  if (shut === now) return;
-  shut = now;
-  for (const each of watching) each();
-}
+/** Is this browser kept out by the server? */
+const door = watched(false);
+export const doorShut = door.now;
+export const onDoor = door.on;
 const NOT_IN = 401;
 
 let device: string | undefined;
@@ -51,7 +44,8 @@ export function askAs(id: string): void {
 
 /**
  * Ask the server for JSON.
- * @throws NoSignal when it can't be reached, AtTheDoor when this browser was not let in, NotNow when what answered settles nothing, Refusal when it clearly says no
+ * @throws NoSignal when it can't be reached, AtTheDoor when this browser was not let in, NotNow when what answered settles
+ *   nothing, Refusal when it clearly says no
  */
 export async function ask(path: string, body?: unknown): Promise<unknown> {
   const write = {
@@ -75,7 +69,7 @@ export async function askAgain(path: string): Promise<unknown> {
   const known = last.get(path);
   const answer = await reach(path, known ? { headers: { 'If-None-Match': known.mark } } : {});
   if (known && answer.status === NOT_MODIFIED) {
-    doorIs(false);
+    door.set(false);
     return known.body;
   }
   const body = await jsonOf(answer);
@@ -117,12 +111,12 @@ async function jsonOf(answer: Response): Promise<unknown> {
     throw new NotNow('Something that is not our server answered, or its answer was cut.', { cause: error });
   }
   if (answer.ok) {
-    doorIs(false);
+    door.set(false);
     return json;
   }
   const { title, faults, ...more } = (json ?? {}) as { title?: unknown; faults?: string[] };
   if (answer.status === NOT_IN && typeof title === 'string') {
-    doorIs(true);
+    door.set(true);
     throw new AtTheDoor(title);
   }
   // Only our own words say no: a proxy, a server in trouble, one that has too much to do, say nothing of what was asked.

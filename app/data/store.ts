@@ -1,5 +1,6 @@
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
 import { keptAs } from './memory';
+import { watched } from './watched';
 
 /** A write on its way to the server, in the order in which it was made. */
 export interface Sending {
@@ -78,19 +79,10 @@ const MARK = 'here';
 let mark: unknown;
 
 export type Keeping = 'kept' | 'unkept' | 'cleared';
-let keeping: Keeping = 'kept';
-const watchers = new Set<() => void>();
 /** How it is with the store: does it keep what is written, or was it cleared under this page? */
-export const keepingNow = (): Keeping => keeping;
-export function onKeeping(watcher: () => void): () => void {
-  watchers.add(watcher);
-  return () => watchers.delete(watcher);
-}
-function setKeeping(next: Keeping): void {
-  if (next === keeping) return;
-  keeping = next;
-  for (const watcher of watchers) watcher();
-}
+const keeping = watched<Keeping>('kept');
+export const keepingNow = keeping.now;
+export const onKeeping = keeping.on;
 
 export async function outbox(): Promise<Queued[]> {
   const loose = [...unkept].map(([key, sending]) => ({ ...sending, key }));
@@ -101,12 +93,12 @@ export async function outbox(): Promise<Queued[]> {
     const [keys, values] = await Promise.all([tx.store.getAllKeys(), tx.store.getAll()]);
     // What another page has sent or given up is nothing of this one's any more.
     for (const key of mine) if (!keys.includes(key)) put.delete(key);
-    if (keeping === 'cleared' && keys.length === 0) setKeeping('kept');
+    if (keeping.now() === 'cleared' && keys.length === 0) keeping.set('kept');
     return [...values.map((value, i) => ({ ...value, key: keys[i] })), ...loose];
   } catch (error) {
     // A browser without a store, or one that lost it: what this page knows is still sent.
     if (put.size + loose.length === 0) throw error;
-    setKeeping('unkept');
+    keeping.set('unkept');
     return [...[...put].map(([key, sending]) => ({ ...sending, key })), ...loose];
   }
 }
@@ -128,7 +120,7 @@ async function refillCleared(): Promise<void> {
     // Under a key of its own: another page may have put back something under the old one.
     put.set(await db.add('outbox', sending), sending);
   }
-  setKeeping('cleared');
+  keeping.set('cleared');
 }
 
 /** What the store does not take lies in this page alone, and that is told. */
@@ -136,12 +128,12 @@ export async function enqueue(sending: Sending): Promise<void> {
   try {
     const key = await (await store()).add('outbox', sending);
     put.set(key, sending);
-    if (keeping === 'unkept' && unkept.size === 0) setKeeping('kept');
+    if (keeping.now() === 'unkept' && unkept.size === 0) keeping.set('kept');
   } catch (error) {
     console.warn('the store on this device takes nothing', error instanceof Error ? error.name : error);
     lastUnkept -= 1;
     unkept.set(lastUnkept, sending);
-    setKeeping('unkept');
+    keeping.set('unkept');
   }
 }
 
@@ -165,7 +157,7 @@ async function tried(note: (db: IDBPDatabase<Store>) => Promise<unknown>): Promi
     await note(await store());
   } catch (error) {
     console.warn('the store on this device takes nothing', error instanceof Error ? error.name : error);
-    setKeeping('unkept');
+    keeping.set('unkept');
   }
 }
 
