@@ -7,6 +7,7 @@ const FLOORS = [
   'say',
   'verdict',
   'earth',
+  'chart',
   'water',
   'boat',
   'body',

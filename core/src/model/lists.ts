@@ -86,6 +86,37 @@ export const LETS_GO = {
   sticks: 'Sticks until she floats',
 } as const;
 
+/** What lies in wait: kinds of hazard. */
+export const HAZARDS = {
+  rock: 'Rock or reef',
+  bar: 'Bar that breaks',
+  shoal: 'Shoal or drying bank',
+  race: 'Tide race or overfall',
+  weir: 'Weir or low dam',
+  strainer: 'Strainer: tree or fence in the stream',
+  'overhead-line': 'Overhead line',
+  bridge: 'Low bridge',
+  wreck: 'Wreck or stump',
+  nets: 'Nets or fish farm',
+  traffic: 'Ships: channel or ferry',
+  other: 'Something else',
+} as const;
+export type Hazard = keyof typeof HAZARDS;
+
+/** What lies under the water. */
+export const SEABEDS = {
+  sand: 'Sand',
+  mud: 'Firm mud or clay',
+  silt: 'Soft mud or silt',
+  gravel: 'Gravel or shingle',
+  rock: 'Rock',
+  weed: 'Weed or kelp',
+  mixed: 'Mixed',
+} as const;
+
+/** What is inside of a line of the shore. */
+export const SIDES = { land: 'Land', water: 'Water' } as const;
+
 /** Kinds of shore, and whether one can land there. */
 export const SHORES = {
   beach: 'Beach one can land on',

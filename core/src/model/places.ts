@@ -12,10 +12,41 @@ import {
   titled,
   type FieldMeta,
   Instant,
+  WallTime,
 } from './common';
-import { JETTIES, LAUNCHES, PLACE_KINDS, SHORES, SURFACES, WATERS } from './lists';
+import {
+  CRAFT,
+  HAZARDS,
+  JETTIES,
+  LAUNCHES,
+  PLACE_KINDS,
+  SEABEDS,
+  SHORES,
+  SIDES,
+  SURFACES,
+  WATERS,
+} from './lists';
 
 // Where one goes: places, and the waters they lie on with their tides.
+
+/** What is allowed at a place, as the local authority has it. */
+export const ByLaws = z.strictObject({
+  craft: titled(
+    z.array(z.enum(Object.keys(CRAFT) as [keyof typeof CRAFT, ...(keyof typeof CRAFT)[]])).max(20),
+    'Boats that may be launched',
+    { words: CRAFT, help: 'None ticked: nothing is said about kinds of boat.' },
+  ).optional(),
+  opens: titled(WallTime.optional(), 'Open from'),
+  closes: titled(WallTime.optional(), 'Open until'),
+  licence: titled(z.string().max(200).optional(), 'Licence or permit', {
+    help: 'What is asked for, or “none”.',
+  }),
+  zones: titled(z.string().max(400).optional(), 'Zones: speed, no motors, no landing'),
+  swimmers: titled(z.string().max(200).optional(), 'Swimmers: where and when'),
+  ask: titled(z.string().max(120).optional(), 'Whom to ask'),
+  number: titled(z.string().max(40).optional(), 'Their number'),
+});
+export type ByLaws = z.infer<typeof ByLaws>;
 
 export const Place = z.strictObject({
   ...thing,
@@ -55,6 +86,24 @@ export const Place = z.strictObject({
     20,
     'Above chart datum. Below it there is mud or no water.',
   ).optional(),
+  hazard: choice('What lies there', HAZARDS).optional(),
+  reach: measure(
+    'distance',
+    'Keep off by',
+    5,
+    20_000,
+    'How far around it one does not want to be.',
+  ).optional(),
+  clearance: measure(
+    'height',
+    'Clear height under it',
+    0.5,
+    80,
+    'Of a line or a bridge, over high water.',
+  ).optional(),
+  seabed: choice('What the bottom is', SEABEDS).optional(),
+  depth: measure('height', 'Depth', -10, 200, 'Below chart datum; above it negative.').optional(),
+  byLaws: titled(ByLaws.optional(), 'What is allowed here'),
   rules: titled(Note.optional(), 'Rules of the place and who to ask', { long: true }),
   confirmed: titled(CivilDate.optional(), 'Last confirmed', { past: true }),
 });
@@ -129,6 +178,40 @@ export const TideTable = z.strictObject({
 export const TideStation = z.discriminatedUnion('kind', [TideConstants, TideOffsets, TideTable]);
 export type TideStation = z.infer<typeof TideStation>;
 
+/** A line of positions in a few letters: `formats/line` writes and reads it. */
+const Line = z.string().min(1).max(400_000);
+
+/** A piece of shore: rings, the first of them around it, further ones holes; or an open line. */
+export const ShorePiece = z.strictObject({
+  inside: z.enum(Object.keys(SIDES) as [keyof typeof SIDES, ...(keyof typeof SIDES)[]]).optional(),
+  rings: z.array(Line).min(1).max(2000),
+});
+export type ShorePiece = z.infer<typeof ShorePiece>;
+
+/** An area of charted depth: metres below chart datum, what dries is negative. */
+export const DepthArea = z.strictObject({
+  least: z.number().min(-20).max(2000),
+  rings: z.array(Line).min(1).max(500),
+});
+export type DepthArea = z.infer<typeof DepthArea>;
+
+/** Shore and depths of a water, as somebody drew them. */
+export const Chart = z.strictObject({
+  source: Text,
+  /** Of the depths. */
+  datum: z.string().max(40).optional(),
+  shore: z.array(ShorePiece).max(4000),
+  depths: z.array(DepthArea).max(1000),
+});
+export type Chart = z.infer<typeof Chart>;
+
+/** Somebody to ring about a water. */
+export const WaterNumber = z.strictObject({
+  who: titled(Text, 'Who answers'),
+  number: titled(z.string().trim().min(2, 'a number').max(40), 'Number'),
+  confirmed: titled(CivilDate.optional(), 'Last confirmed', { past: true }),
+});
+
 export const Water = z.strictObject({
   ...thing,
   name: titled(Text, 'Name'),
@@ -142,6 +225,11 @@ export const Water = z.strictObject({
     help: 'Ask locally. Escale never rings it by itself.',
   }),
   rescueName: titled(z.string().max(80).optional(), 'Who answers it'),
+  rescueConfirmed: titled(CivilDate.optional(), 'Number last confirmed', { past: true }),
+  numbers: titled(z.array(WaterNumber).max(12).optional(), 'Others to ring about this water', {
+    help: 'Harbour master, lock, firing range, a towing service, who knows the bar.',
+  }),
+  chart: titled(Chart.optional(), 'Shore and depths', { hidden: true }),
   /** Rule packs of its jurisdictions that were switched off here, by id. */
   without: z
     .array(z.string().max(40))
