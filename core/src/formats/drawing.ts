@@ -1,0 +1,115 @@
+import simplify from 'simplify-js';
+import { lineOf, metresAt, pointsOf, spotOf } from '../chart';
+import type { LatLon } from '../earth';
+import type { Chart, DepthArea, Place, ShorePiece } from '../model';
+
+/** A point with what was written beside it. */
+export interface NamedPoint {
+  name?: string;
+  position: LatLon;
+  note?: string;
+  /** What it is, where the file says it in our words; with it a place may be whole. */
+  place?: Partial<Omit<Place, 'id' | 'name' | 'position' | 'water' | 'basis'>>;
+}
+
+/** What a file of positions holds, whatever its format: read as a whole, or refused. */
+export interface Drawing {
+  /** As it calls itself. */
+  name?: string;
+  points: NamedPoint[];
+  routes: { name?: string; points: NamedPoint[] }[];
+  tracks: { name?: string; points: LatLon[] }[];
+  shore: ShorePiece[];
+  depths: DepthArea[];
+  /** Areas of which the file doesn’t say whether they are land, water or a depth. */
+  areas: { name?: string; rings: string[] }[];
+  /** Parts that can’t be used, in words that say why, and how many. */
+  leftOut: { why: LeftOut; n: number }[];
+}
+export type LeftOut = 'position' | 'kind' | 'short' | 'many';
+
+export type DrawingResult = { ok: true; drawing: Drawing } | { ok: false; faults: string[] };
+
+/** Largest file that is read: twenty thousand points with their times are a seventh of it. */
+export const MOST_TEXT = 20_000_000;
+
+/** Counts what was left out, by why. */
+export function counter() {
+  const counts = new Map<LeftOut, number>();
+  return {
+    add: (why: LeftOut, n = 1) => void counts.set(why, (counts.get(why) ?? 0) + n),
+    all: (): Drawing['leftOut'] => [...counts].map(([why, n]) => ({ why, n })),
+  };
+}
+
+export const emptyDrawing = (): Drawing => ({
+  points: [],
+  routes: [],
+  tracks: [],
+  shore: [],
+  depths: [],
+  areas: [],
+  leftOut: [],
+});
+
+/** A position out of two texts or numbers; undefined where it is none. */
+export function positionFrom(lat: unknown, lon: unknown): LatLon | undefined {
+  const north = asNumber(lat),
+    east = asNumber(lon);
+  if (north === undefined || east === undefined || Math.abs(north) > 90 || Math.abs(east) > 180)
+    return undefined;
+  return { lat: north, lon: east };
+}
+function asNumber(value: unknown): number | undefined {
+  if (typeof value === 'string' && value.trim() === '') return undefined;
+  const n = typeof value === 'string' || typeof value === 'number' ? Number(value) : NaN;
+  return Number.isFinite(n) ? n : undefined;
+}
+
+/** As many points as a chart is kept with: more are thinned, and by how much is kept with it. */
+export const MOST_POINTS = 20_000;
+/** Metres by which a line may be moved at first, and how much more each time that was not enough. */
+const THIN = { from: 2, by: 1.6 };
+
+/**
+ * A chart with no more points than are kept: lines are thinned (Douglas and Peucker) by as little as does it.
+ * @returns the chart, and the metres by which its lines may be off for it; 0 where nothing was thinned
+ */
+export function thinned(chart: Chart): { chart: Chart; off: number } {
+  const lines = [...chart.shore, ...chart.depths].flatMap(({ rings }) => rings).map(pointsOf);
+  const count = (all: LatLon[][]) => all.reduce((sum, line) => sum + line.length, 0);
+  let off = 0,
+    kept = lines;
+  for (let metres = THIN.from; count(kept) > MOST_POINTS; metres *= THIN.by) {
+    off = metres;
+    kept = lines.map((line) => areaLeft(line, thin(line, metres)));
+  }
+  if (off === 0) return { chart, off };
+  let next = 0;
+  const again = <P extends { rings: string[] }>(piece: P): P => ({
+    ...piece,
+    rings: piece.rings.map(() => lineOf(kept[next++])),
+  });
+  // In the order in which they were taken apart: shore first.
+  return { chart: { ...chart, shore: chart.shore.map(again), depths: chart.depths.map(again) }, off };
+}
+
+/** A ring that would vanish keeps a third point, so that it stays an area. */
+const areaLeft = (line: LatLon[], left: LatLon[]) =>
+  left.length < 3 && line.length > 2 ? [left[0], line[line.length >> 1], line[line.length - 1]] : left;
+
+/** Its first and its last point stay. */
+function thin(line: LatLon[], metres: number): LatLon[] {
+  const [first] = line;
+  if (!first) return line;
+  const spots = line.map((p, i) => ({ ...spotOf(p, first.lon), i }));
+  const left = simplify(spots, metres / metresAt(first.lat), true) as typeof spots;
+  return left.map(({ i }) => line[i]);
+}
+
+/** A track as a way that can be planned: as few points as keep it within so many metres, no more than `most`. */
+export function wayOf(track: LatLon[], most: number): LatLon[] {
+  let way = track;
+  for (let metres = THIN.from * 10; way.length > most; metres *= THIN.by) way = thin(track, metres);
+  return way;
+}
