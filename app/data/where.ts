@@ -11,6 +11,7 @@ const SECTION_OF: Record<string, SectionId> = {
   launch: 'plan/water',
   return: 'plan/water',
   halts: 'plan/water',
+  backToCar: 'plan/water',
   leave: 'plan/day',
   speed: 'plan/day',
   homeBy: 'plan/day',

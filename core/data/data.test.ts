@@ -46,6 +46,7 @@ const SCHEMAS: [RegExp, z.ZodType][] = [
   [/^water\/stations/, shipped.StationRows],
   [/^rules\/zones/, shipped.ZoneTable],
   [/^rules\/crew/, shipped.CrewRow.array()],
+  [/^passage\/keep-off/, shipped.KeepOff],
   [/^passage\/ready/, shipped.ReadyRow.array()],
   [/^procedure\//, Procedure],
   [/^trip\/brief/, shipped.BriefData],

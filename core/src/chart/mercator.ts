@@ -43,3 +43,14 @@ export function metresAt(lat: number): number {
     s = Math.sin(phi);
   return (EQUATOR * Math.cos(phi)) / Math.sqrt(1 - E * E * s * s);
 }
+
+/** The point of a straight way from a to b that lies nearest to a position. */
+export function nearestOn(a: LatLon, b: LatLon, position: LatLon): LatLon {
+  const [from, to, at] = [a, b, position].map((p) => spotOf(p, a.lon));
+  const dx = to.x - from.x,
+    dy = to.y - from.y,
+    long = dx * dx + dy * dy;
+  const share = long === 0 ? 0 : ((at.x - from.x) * dx + (at.y - from.y) * dy) / long;
+  const part = Math.max(0, Math.min(1, share));
+  return positionOf({ x: from.x + part * dx, y: from.y + part * dy });
+}

@@ -106,7 +106,7 @@ const MEANS: Record<string, string> = {
   '"': '&quot;',
   "'": '&apos;',
 };
-// eslint-disable-next-line no-control-regex
+ 
 const NEVER = /[\u0000-\u0008\u000B\u000C\u000E-\u001F\uFFFE\uFFFF]/g;
 const escaped = (text: string) => text.replace(NEVER, '').replace(/[&<>"']/g, (c) => MEANS[c]);
 

@@ -102,6 +102,25 @@ export const HAZARDS = {
   other: 'Something else',
 } as const;
 export type Hazard = keyof typeof HAZARDS;
+/** Those that kill who comes near, whether or not anybody said how far to keep off. */
+export const DEADLY: ReadonlySet<Hazard> = new Set<Hazard>([
+  'bar',
+  'race',
+  'weir',
+  'strainer',
+  'overhead-line',
+]);
+/** Those that one passes under. */
+export const OVERHEAD: ReadonlySet<Hazard> = new Set<Hazard>(['overhead-line', 'bridge']);
+
+/** How one comes back to a car that stands where one left. */
+export const BACK_TO_CAR = {
+  'second-car': 'A second car stands there already',
+  fetched: 'Somebody fetches us',
+  public: 'Bus, train or taxi',
+  foot: 'On foot or by bicycle',
+  'no-car': 'No car is left behind',
+} as const;
 
 /** What lies under the water. */
 export const SEABEDS = {

@@ -202,6 +202,13 @@ export const Chart = z.strictObject({
   datum: z.string().max(40).optional(),
   shore: z.array(ShorePiece).max(4000),
   depths: z.array(DepthArea).max(1000),
+  /** Ways that somebody went there. */
+  tracks: z
+    .array(z.strictObject({ name: z.string().max(120).optional(), line: Line }))
+    .max(50)
+    .optional(),
+  /** Metres by which its lines may be off because they were thinned. */
+  off: z.number().min(0).max(10_000).optional(),
 });
 export type Chart = z.infer<typeof Chart>;
 

@@ -181,6 +181,13 @@ export const Boat = z.strictObject({
     3,
     'Amidships, from the lowest point of the hull up to the edge.',
   ).optional(),
+  draught: measure(
+    'length',
+    'Draught',
+    0.02,
+    3,
+    'How deep she reaches, laden, with motor, board or rudder down.',
+  ).optional(),
   mass: measure('mass', 'Empty weight', 3, 10_000).optional(),
   modelYear: measure('year', 'Model year', 1900, 2100).int().optional(),
   plate: titled(z.union([z.literal('none'), Plate]).optional(), 'Capacity plate'),

@@ -1,7 +1,7 @@
 import * as z from 'zod';
 import { CAPABILITIES } from './capabilities';
 import { Text, THING_TYPES, WallTime } from './common';
-import { CLOTHING, CRAFT, HARMS, LEVELS, type ClothingKind, type Craft } from './lists';
+import { CLOTHING, CRAFT, HARMS, HAZARDS, LEVELS, type ClothingKind, type Craft, type Hazard } from './lists';
 import { Condition, CONFIDENCE } from './rules';
 import { Boat } from './shed';
 import { LoadItem } from './trip';
@@ -203,6 +203,15 @@ export const HAS = [
   'company',
   'dark',
 ] as const;
+
+/** How far to keep off what lies in wait (`passage/keep-off.json`), metres by kind of hazard. */
+export const KeepOff = z.strictObject({
+  source: z.string().max(60),
+  confidence: z.enum(CONFIDENCE),
+  note: z.string().max(300),
+  metres: z.record(z.enum(Object.keys(HAZARDS) as [Hazard, ...Hazard[]]), z.number().min(5).max(2000)),
+});
+export type KeepOff = z.infer<typeof KeepOff>;
 
 /** A task of getting ready (`passage/ready.json`). */
 export const ReadyRow = z.strictObject({

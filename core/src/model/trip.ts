@@ -13,7 +13,7 @@ import {
   type FieldMeta,
   Instant,
 } from './common';
-import { CLOTHING, LIQUIDS, ROLES, STOWAGE, TODAY, type Stowage } from './lists';
+import { BACK_TO_CAR, CLOTHING, LIQUIDS, ROLES, STOWAGE, TODAY, type Stowage } from './lists';
 
 const LIQUID_WORDS = Object.fromEntries(Object.entries(LIQUIDS).map(([id, { words }]) => [id, words])) as {
   [K in keyof typeof LIQUIDS]: (typeof LIQUIDS)[K]['words'];
@@ -118,6 +118,17 @@ export const Trip = z.strictObject({
   driveMinutes: measure('count', 'Minutes of driving to the launch', 0, 1440).int().optional(),
   ifLate: titled(Note.optional(), 'What you do if you are late', { long: true }),
   parked: titled(z.string().max(120).optional(), 'Car and where it stands'),
+  /** Of a trip that ends elsewhere. */
+  backToCar: titled(
+    z
+      .strictObject({
+        how: choice('Back to the car', BACK_TO_CAR),
+        who: titled(z.string().max(120).optional(), 'Who, or which line'),
+        minutes: measure('count', 'Minutes it takes', 0, 1440).int().optional(),
+      })
+      .optional(),
+    'Back to the car',
+  ),
   notes: titled(Note.optional(), 'Notes', { long: true }),
   /** What changes on the way home: the catch comes aboard, fuel and water are used. */
   comingHome: titled(

@@ -8,3 +8,6 @@ export { boundFindings, leaveFindings, paceFindings, passageFindings } from './f
 export type { Outing } from './outing';
 export { latestTurnOf } from './find-light';
 export { readyFindings } from './find-ready';
+export { openFindings, placeFindings } from './find-place';
+export { routeFindings } from './find-way';
+export { reachesOf, type Reach } from './way';

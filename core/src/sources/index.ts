@@ -326,6 +326,27 @@ export const SOURCES = {
     verified: true,
     noted: '2026-11-24',
   },
+  'your-chart': {
+    title: 'Shore and depths as they were drawn or loaded by you: a sketch, not for navigation',
+    publisher: 'You',
+    how: 'common-practice',
+    confidence: 'M',
+    verified: false,
+    noted: '2026-11-27',
+  },
+  'by-law': {
+    title: 'What is allowed at a place, as you entered it; the local authority says what holds',
+    publisher: 'The local authority, as told by you',
+    how: 'common-practice',
+    confidence: 'M',
+    verified: false,
+    noted: '2026-11-27',
+  },
+  'under-keel': recalled(
+    'Water needed: charted depth + tide − draught, and a third to half a metre to spare',
+    'Handbooks of small-craft navigation',
+    undefined,
+  ),
   'your-word': {
     title: 'What you stated',
     publisher: 'You',

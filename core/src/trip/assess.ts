@@ -10,12 +10,15 @@ import {
   isLong,
   latestTurnOf,
   leaveFindings,
+  openFindings,
   paceFindings,
   passageFindings,
+  placeFindings,
   READY,
   readyFindings,
   readyTasks,
   scheduleOf,
+  routeFindings,
 } from '../passage';
 import { rightingFindings } from '../recover';
 import { launchNotes, onTrailer, rampFigures, rampFindings, rampNeeds, type RampNeeds } from '../ramp';
@@ -68,6 +71,7 @@ export function prepare(input: AssessInput): Prepared {
   const parties = partiesOf(context, input);
   const needs = needsOf(context);
   const onRamp = rampFigures(context, needs, fixed.figures);
+  const way = routeFindings({ ...context, places: input.shed.places });
   const gear = input.shed.gear.map(sure);
   const household = new Set(input.shed.people.map((p) => p.id));
 
@@ -96,10 +100,12 @@ export function prepare(input: AssessInput): Prepared {
         : [];
     const findings: Finding[] = [
       ...fixed.findings,
+      ...way.standing,
       ...boats.flatMap(({ party, world }) => crewFindings(party.context, world, party.fellow !== undefined)),
       ...leaveFindings(context, wall, leave),
       ...openingFindings(context, leave),
       ...(schedule ? hourFindings(context, schedule, homeBy, figures) : []),
+      ...(schedule ? way.at(schedule) : []),
       ...(schedule ? rampFindings(context, needs, schedule, onRamp) : []),
       ...boats.flatMap((boat) => partyFindings(boat, input)),
       ...liftFindings(trip, own.kit.jackets, own.kit.bodies),
@@ -150,6 +156,7 @@ function standing(context: Context): { findings: Finding[]; figures: Figures } {
     ...(context.water ? countryFindings(context.water) : []),
     ...paceFindings(context),
     ...boundFindings(context),
+    ...placeFindings(context),
     ...boatFindings(laden, figures),
     ...companyFindings({ trip, fellows: together, people: shed.people, gear: shed.gear, kinds, ...pace }),
     ...offFindings(water, shed),
@@ -175,6 +182,7 @@ function hourFindings(
   const worst = forecast && worstWithin(forecast, leave, home);
   return [
     ...passageFindings(context, schedule, homeBy, figures),
+    ...openFindings(context, schedule),
     ...waterFindings(context, schedule, worst, figures),
     ...bodyFindings(context, worst, figures),
   ];

@@ -177,8 +177,20 @@ export function limitInSI(limit: { value: number; unit: string }): number {
   return value;
 }
 
+/** What is nearer than this is told in steps: nobody keeps a tenth of a mile off a rock. */
+const CLOSE = 0.5 * NAUTICAL_MILE;
+const STEPS: Record<UnitSystem, { symbol: string; step: number; size: number }> = {
+  metric: { symbol: 'm', step: 10, size: 1 },
+  us: { symbol: 'ft', step: 50, size: FOOT },
+};
+function closeBy(metres: number, system: UnitSystem): string {
+  const { symbol, step, size } = STEPS[system];
+  return `${Math.round(metres / size / step) * step} ${symbol}`;
+}
+
 /** Number and symbol as a person reads them, rounded to what means something: `4.8768, 'length', 'us'` → `16.0 ft`. */
 export function format(value: number, quantity: Quantity, system: UnitSystem, digits?: number): string {
+  if (quantity === 'distance' && digits === undefined && value < CLOSE) return closeBy(value, system);
   const unit = unitOf(quantity, system);
   const text = fromSI(value, unit)
     .toFixed(digits ?? unit.digits)

@@ -5,6 +5,7 @@ import { KIT_WORDS } from './kit';
 import { PLAN_WORDS } from './plan';
 import { RULE_WORDS } from './rules';
 import { TROUBLE_WORDS } from './trouble';
+import { WAY_WORDS } from './way';
 
 /** Every sentence Escale can say. A second language is a second folder like this one. */
 export const WORDS = {
@@ -15,5 +16,6 @@ export const WORDS = {
   ...PLAN_WORDS,
   ...RULE_WORDS,
   ...TROUBLE_WORDS,
+  ...WAY_WORDS,
 } as const;
 export type WordKey = keyof typeof WORDS;

@@ -1,0 +1,122 @@
+import { civilDate, daysBetween, wallTime } from '../earth';
+import type { Boat, ByLaws, Finding, Phrase, Place, Schedule, Trip, Water } from '../model';
+import { CRAFT } from '../model/lists';
+import { phrase } from '../say';
+import { goTo, type Pointer } from '../verdict';
+import { PASSAGE } from './limits';
+
+/** What is asked of the places where a trip begins, ends and halts. */
+export interface AtPlaces {
+  trip: Trip;
+  boat?: Boat;
+  water?: Water;
+  launch?: Place;
+  back?: Place;
+  halts: (Place | undefined)[];
+  zone?: string;
+  /** Epoch ms. */
+  now: number;
+}
+
+const enter = (place: Place, pointer: Pointer<Place> = '/byLaws') => ({
+  label: phrase('place.told.mend'),
+  ...goTo.place(place.id, pointer),
+});
+
+/** What is allowed where she goes in and comes out, whether or not the hour is known; and how old it is. */
+export function placeFindings(at: AtPlaces): Finding[] {
+  const { launch, back, halts } = at;
+  const ends = onceEach([launch, back]);
+  const onTheWay = onceEach(halts).filter((place) => !ends.includes(place) && hasRules(place));
+  return [
+    ...ends.flatMap((place) => craftFindings(at, place)),
+    ...[...ends, ...onTheWay].flatMap((place) => toldFindings(at, place)),
+    ...numberFindings(at),
+  ];
+}
+
+const onceEach = (places: (Place | undefined)[]): Place[] => [
+  ...new Set(places.filter((place) => place !== undefined)),
+];
+const hasRules = ({ rules, byLaws }: Place) => rules !== undefined || byLaws !== undefined;
+
+/** A beach that is open to paddlers is not open to her. */
+function craftFindings({ boat }: AtPlaces, place: Place): Finding[] {
+  const allowed = place.byLaws?.craft;
+  if (!boat || !allowed || allowed.length === 0 || allowed.includes(boat.kind)) return [];
+  const what = allowed.map((kind) => CRAFT[kind].toLowerCase());
+  return [
+    PASSAGE.finding('place/allowed', 'craft', place.id, {
+      title: phrase('place.craft.title', { place: place.name }),
+      because: [phrase('place.craft.why', { place: place.name, what, boat: CRAFT[boat.kind].toLowerCase() })],
+      mend: enter(place, '/byLaws/craft'),
+    }),
+  ];
+}
+
+/** How old what is told of a place is. */
+function toldFindings({ zone, now }: AtPlaces, place: Place): Finding[] {
+  const told = (as: 'old' | 'undated' | 'untold', why: Phrase, pointer: Pointer<Place>) => [
+    PASSAGE.finding('place/told', as, place.id, {
+      title: phrase(`place.told.${as}.title`, { place: place.name }),
+      because: [why],
+      mend: enter(place, pointer),
+    }),
+  ];
+  if (!hasRules(place)) return told('untold', phrase('place.told.untold'), '/byLaws');
+  if (place.confirmed === undefined) return told('undated', phrase('place.told.undated'), '/confirmed');
+  const days = daysBetween(place.confirmed, civilDate(now, zone ?? 'UTC'));
+  return days > PASSAGE.at('place/told', 'old')
+    ? told('old', phrase('place.told.old', { days }), '/confirmed')
+    : [];
+}
+
+/** A number for rescue that nobody tried for a season. */
+function numberFindings({ water, zone, now }: AtPlaces): Finding[] {
+  if (!water?.rescueNumber || water.rescueConfirmed === undefined) return [];
+  const days = daysBetween(water.rescueConfirmed, civilDate(now, zone ?? water.zone));
+  if (days <= PASSAGE.at('water/number', 'old')) return [];
+  const who = water.rescueName ?? phrase('sheet.rescue');
+  return [
+    PASSAGE.finding('water/number', 'old', water.id, {
+      title: phrase('water.number.old.title'),
+      because: [phrase('water.number.old', { number: water.rescueNumber, who, days })],
+      mend: { label: phrase('water.number.mend'), ...goTo.water(water.id, '/rescueConfirmed') },
+    }),
+  ];
+}
+
+/** Is the place open when she goes in, and when she comes out? */
+export function openFindings({ launch, back, zone }: AtPlaces, { leave, home }: Schedule): Finding[] {
+  if (zone === undefined) return [];
+  const ends = [
+    { place: launch, at: leave, deed: 'leave' as const },
+    { place: back, at: home, deed: 'return' as const },
+  ];
+  return ends.flatMap(({ place, at, deed }): Finding[] => {
+    const laws = place?.byLaws;
+    if (!place || !laws || at === undefined || isOpen(laws, wallTime(at, zone))) return [];
+    const span = spanOf(laws);
+    return [
+      PASSAGE.finding('place/open', 'shut', `${place.id}-${deed}`, {
+        title: phrase('place.open.title', { place: place.name }),
+        because: [phrase(`place.open.${deed}`, { at, place: place.name, span })],
+        mend: enter(place, '/byLaws/opens'),
+      }),
+    ];
+  });
+}
+
+/** From one hour to another, which may be past midnight; one of them alone holds to the end of the day, or from its beginning. */
+function isOpen({ opens, closes }: ByLaws, time: string): boolean {
+  if (opens === undefined || closes === undefined)
+    return (opens === undefined || time >= opens) && (closes === undefined || time <= closes);
+  return opens <= closes ? time >= opens && time <= closes : time >= opens || time <= closes;
+}
+
+function spanOf({ opens, closes }: ByLaws): Phrase {
+  if (opens === undefined) return phrase('place.open.until', { closes: closes ?? '' });
+  return closes === undefined
+    ? phrase('place.open.from', { opens })
+    : phrase('place.open.both', { opens, closes });
+}
