@@ -7,7 +7,7 @@ module.exports = {
   testMatch: ['**/*.test.ts', '**/*.test.tsx'],
   setupFiles: ['<rootDir>/test/setup.js'],
   transformIgnorePatterns: [
-    '/node_modules/(?!(.pnpm|@?react-native|react-native|@expo|expo|standard-navigation|color|comlink|@neaps|@photostructure|geodesy|temporal-polyfill|@noble|uuid|geographiclib-geodesic|swr|idb|@escale|d3-|internmap|d3|temporal-utils|temporal-spec)[^/]*)',
+    '/node_modules/(?!(.pnpm|@?react-native|react-native|@expo|expo|standard-navigation|color|comlink|@neaps|@photostructure|geodesy|temporal-polyfill|@noble|uuid|geographiclib-geodesic|swr|idb|@escale|d3-|internmap|d3|temporal-utils|temporal-spec|flatbush|flatqueue|react-leaflet|@react-leaflet|pmtiles|fflate)[^/]*)',
   ],
   // Some packages come as .mjs only.
   transform: { ...preset.transform, '\\.mjs$': preset.transform['\\.[jt]sx?$'] },
@@ -18,5 +18,6 @@ module.exports = {
     '^astronomy-engine$': '<rootDir>/../node_modules/astronomy-engine/astronomy.js',
     '^@neaps/tide-predictor$': '<rootDir>/../node_modules/@neaps/tide-predictor/dist/index.js',
     '^expo-router$': '<rootDir>/test/router.tsx',
+    '\\.css$': '<rootDir>/test/no-style.js',
   },
 };

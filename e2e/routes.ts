@@ -43,6 +43,8 @@ export const ROUTES = [
   '/begin',
   '/shed/look',
   '/shed/removed',
+  `${TRIP}/chart`,
+  '/shed/chart?water=01890000-0000-7000-8000-000000000046',
   `${TRIP}/paper`,
   `${TRIP}/home`,
   '/shed/person/new',
@@ -52,6 +54,7 @@ export const ROUTES = [
 export const SAMPLE = [
   '/trips',
   TRIP,
+  `${TRIP}/chart`,
   `${TRIP}/plan/boat`,
   `${TRIP}/pack/kit`,
   `${TRIP}/go/under-way`,

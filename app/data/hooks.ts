@@ -219,6 +219,12 @@ export function useCalls(): Calls | undefined {
   return useRead<Calls>('/api/standins/telephone').answer?.body;
 }
 
+/** What charts are drawn over, where whoever runs the server set something. */
+export type Backdrop =
+  { kind: 'none' } | { kind: 'tiles'; url: string } | { kind: 'pmtiles'; url: string; name: string };
+export const useBackdrop = (): Backdrop =>
+  useRead<Backdrop>('/api/backdrop', 0).answer?.body ?? { kind: 'none' };
+
 /** Weather for a trip's day. Undefined while it is asked for; `{}` when there is none. */
 export function useConditions(trip: string | undefined, date: string | undefined): Conditions | undefined {
   const { answer, error } = useRead<unknown>(trip && date ? conditionsOf(trip, date) : null, NOW_AND_THEN);

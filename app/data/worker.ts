@@ -1,12 +1,21 @@
-import { proxy, wrap } from 'comlink';
+import { proxy, wrap, type Remote } from 'comlink';
 import { runIn } from './jobs';
 import type { run } from '../workers/run';
+import type { JobName } from '../workers/jobs';
 
-/** Only the running application has a worker: `import.meta` stays out of what Jest reads. */
+type Remotely = Remote<{ run: typeof run }>;
+
+/** Jobs of the worker that reads files. */
+const OF_FILES: ReadonlySet<JobName> = new Set<JobName>(['table', 'drawing']);
+
+/** Only the running application has workers: `import.meta` stays out of what Jest reads. */
 export function startWorker(): void {
   if (typeof Worker === 'undefined') return;
-  const remote = wrap<{ run: typeof run }>(
-    new Worker(new URL('../workers/escale.worker.ts', import.meta.url)),
+  const reckons: Remotely = wrap(new Worker(new URL('../workers/escale.worker.ts', import.meta.url)));
+  let reads: Remotely | undefined;
+  const reader = (): Remotely =>
+    (reads ??= wrap(new Worker(new URL('../workers/files.worker.ts', import.meta.url))));
+  runIn((name, input, generation, onPiece) =>
+    (OF_FILES.has(name) ? reader() : reckons).run(name, input, generation, proxy(onPiece)),
   );
-  runIn((name, input, generation, onPiece) => remote.run(name, input, generation, proxy(onPiece)));
 }

@@ -1,4 +1,5 @@
 import { expose } from 'comlink';
-import { run } from './run';
+import { JOBS } from './jobs';
+import { runnerOf } from './runner';
 
-expose({ run });
+expose({ run: runnerOf(JOBS) });

@@ -1,6 +1,7 @@
 import { holesOf, hullOf, leak, spaceOf, type Leak, type Relief, type Weight } from '@escale/core/boat';
 
-import { readTable, type Table } from '@escale/core/formats/table';
+import type { DrawingResult } from '@escale/core/formats/drawing';
+import type { Table } from '@escale/core/formats/table';
 import { CATALOGUE } from '@escale/core/kit';
 import type { Boat } from '@escale/core/model';
 import { packsOn } from '@escale/core/rules';
@@ -54,6 +55,8 @@ export interface Jobs {
   leaks: { input: LeaksJob; part: Leak };
   /** A table out of a file’s text: what is torn in it must not keep the page. */
   table: { input: { text: string }; part: Table };
+  /** Points, ways and areas out of a file’s text. */
+  drawing: { input: { text: string }; part: DrawingResult };
 }
 export type JobName = keyof Jobs;
 
@@ -78,7 +81,10 @@ function* toTheEnd<P>(steps: Generator<Progress, P>): Work<P> {
   yield { ...at, part: next.value };
 }
 
-export const JOBS: { [N in JobName]: (input: Jobs[N]['input']) => Work<Jobs[N]['part']> } = {
+export type Working<N extends JobName> = (input: Jobs[N]['input']) => Work<Jobs[N]['part']>;
+
+/** What is reckoned. What is read out of files stands in `reading`. */
+export const JOBS: { [N in 'sweep' | 'days' | 'leaks']: Working<N> } = {
   *sweep({ input, from, until, step }) {
     yield* toTheEnd(sweepSteps(wholeOf(input), from, until, step));
   },
@@ -93,8 +99,5 @@ export const JOBS: { [N in JobName]: (input: Jobs[N]['input']) => Work<Jobs[N]['
       const part = leak({ hull, hole, space: spaceOf(boat, hull, hole), weight, density, relief, sea });
       yield { done: i + 1, of: holes.length, part };
     }
-  },
-  *table({ text }) {
-    yield { done: 1, of: 1, part: readTable(text) };
   },
 };

@@ -1,34 +1,6 @@
-import { JOBS, type JobName, type Jobs, type Piece } from './jobs';
+import { JOBS } from './jobs';
+import { READING } from './reading';
+import { runnerOf } from './runner';
 
-/** How long a job works before it looks whether it is still wanted, ms. */
-const SLICE = 12;
-const turn = () => new Promise<void>((done) => setTimeout(done, 0));
-
-/** The newest generation of each job: older ones stop at their next turn. */
-const newest = new Map<JobName, number>();
-
-/**
- * The one protocol: a job by name, pieces as they come, cancelled by a newer generation. The same function runs in the worker
- * and, where there is none, in the page.
- * @returns false when a newer one took its place before it was through
- */
-export async function run<N extends JobName>(
-  name: N,
-  input: Jobs[N]['input'],
-  generation: number,
-  onPiece: (piece: Piece<Jobs[N]['part']>) => unknown,
-): Promise<boolean> {
-  newest.set(name, Math.max(generation, newest.get(name) ?? 0));
-  const outdated = () => newest.get(name) !== generation;
-  let since = performance.now();
-  for (const piece of JOBS[name](input)) {
-    const due = performance.now() - since >= SLICE;
-    // What has a part is told; progress alone is told once a slice.
-    if (piece.part !== undefined || due) await onPiece(piece);
-    if (!due) continue;
-    await turn();
-    if (outdated()) return false;
-    since = performance.now();
-  }
-  return !outdated();
-}
+/** All jobs in the page itself, where there is no worker. */
+export const run = runnerOf({ ...JOBS, ...READING });

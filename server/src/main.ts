@@ -4,6 +4,7 @@ import { dirname, join, resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import type { Logger } from 'pino';
 import { httpApp } from './api/app';
+import { backdropFrom, type Backdrop } from './api/backdrop';
 import { countsOf } from './backup/copy';
 import { keepMemory, type Keeper } from './backup/keeper';
 import { simulatedClock, type Clock } from './clock';
@@ -45,6 +46,7 @@ interface Settings {
   seed: number;
   level: string;
   watchOnly: boolean;
+  backdrop?: Backdrop;
 }
 
 function settingsFrom(env: NodeJS.ProcessEnv): Settings {
@@ -55,7 +57,9 @@ function settingsFrom(env: NodeJS.ProcessEnv): Settings {
       `Escale answers on this machine only for now (HOST=${host} was asked for). ` +
         `Off it the application needs TLS, and that is not built yet.`,
     );
+  const backdrop = backdropFrom(env.ESCALE_BACKDROP);
   return {
+    ...(backdrop ? { backdrop } : {}),
     port: Number(env.PORT ?? 4280),
     folder: resolve(env.ESCALE_DATA ?? '.data/escale'),
     ...(env.DATABASE_URL ? { url: env.DATABASE_URL } : {}),
@@ -183,6 +187,7 @@ async function start(settings: Settings, log: Logger): Promise<void> {
     watch: watcher,
     door: makeDoor(parts.key),
     appFolder: settings.appFolder,
+    ...(settings.backdrop ? { backdrop: settings.backdrop } : {}),
     demo,
     ...(keeper ? { keeper } : {}),
     ...(guard ? { guard } : {}),

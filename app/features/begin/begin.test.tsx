@@ -8,7 +8,7 @@ import { setting, setSetting } from '../../data/store';
 import { BeginPage } from './begin-page';
 import { EMPTY, madeFrom, type Draft } from './draft';
 import { faultOf } from './faults';
-import { pointsOf } from '../where/gpx';
+import { pointsIn } from '../where/file-points';
 
 const user = userEvent.setup({ delay: null });
 let server: ReturnType<typeof fakeServer>;
@@ -105,16 +105,17 @@ test.each<[string, number, Partial<Draft>, RegExp | undefined]>([
   else expect(found).toBeUndefined();
 });
 
-test('a GPX file: points by name; a document type, or no XML at all, is nothing', () => {
+test('a GPX file: points by name; a document type, or no XML at all, is nothing', async () => {
   const file =
     '<gpx><wpt lat="50.1" lon="-4.5"><name>Slip</name></wpt><trk><trkseg><trkpt lat="1" lon="2"/>' +
     '<trkpt lat="3" lon="4"/><trkpt lat="95" lon="4"/></trkseg></trk></gpx>';
-  expect(pointsOf(file)).toEqual([
+  expect(await pointsIn(file)).toEqual([
     { name: 'Slip', lat: 50.1, lon: -4.5 },
-    { name: '1.0000, 2.0000', lat: 1, lon: 2 },
+    { name: '1.00000, 2.00000', lat: 1, lon: 2 },
+    { name: '3.00000, 4.00000', lat: 3, lon: 4 },
   ]);
-  expect(pointsOf(`<!DOCTYPE x [<!ENTITY a "b">]>${file}`)).toEqual([]);
-  expect(pointsOf('no xml <')).toEqual([]);
+  expect(await pointsIn(`<!DOCTYPE x [<!ENTITY a "b">]>${file}`)).toEqual([]);
+  expect(await pointsIn('no xml <')).toEqual([]);
 });
 
 describe('from an empty household', () => {

@@ -226,6 +226,8 @@ function List({ name, shape, label, onLeft }: Inner) {
   const element = shape.element;
   if (!element) return null;
   const inner = shapeOf(element);
+  if (inner.kind === 'choice')
+    return <Several name={name} shape={shape} label={label} onLeft={onLeft} schema={shape.schema} />;
   if (inner.kind !== 'group')
     return <Words name={name} shape={shape} label={label} onLeft={onLeft} schema={shape.schema} />;
   const drop = (i: number) => {
@@ -256,6 +258,37 @@ function List({ name, shape, label, onLeft }: Inner) {
         </Button>
       </Row>
       <Fault name={name} label={label} />
+    </View>
+  );
+}
+
+/** Any of a few known words. */
+function Several({ name, shape, label, onLeft }: Inner) {
+  const { field } = useController({ name });
+  const value = (field.value as string[] | undefined) ?? [];
+  const put = (next: string[]) => {
+    field.onChange(next.length === 0 && shape.optional ? undefined : next);
+    void onLeft(name);
+  };
+  return (
+    <View
+      role="group"
+      aria-label={label}
+      id={fieldId(pointerOf(name))}
+      tabIndex={-1}
+      style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 6 }}
+    >
+      {Object.entries(shape.meta.words ?? {}).map(([word, said]) => (
+        <Check
+          key={word}
+          label={said}
+          on={value.includes(word)}
+          onChange={(on) => put(on ? [...value, word] : value.filter((one) => one !== word))}
+          style={{ padding: '0 12px 0 0' }}
+        >
+          <T>{said}</T>
+        </Check>
+      ))}
     </View>
   );
 }

@@ -48,7 +48,17 @@ function boatGroups(doc: Doc): Group[] {
     },
     {
       title: 'Her hull, and what keeps her up',
-      fields: ['depth', 'freeboard', 'bottom', 'material', 'cabin', 'flotation', 'reserve', 'openings'],
+      fields: [
+        'depth',
+        'draught',
+        'freeboard',
+        'bottom',
+        'material',
+        'cabin',
+        'flotation',
+        'reserve',
+        'openings',
+      ],
     },
     ...(motor
       ? [
@@ -112,7 +122,11 @@ function gearGroups({ kind: id }: Doc): Group[] {
 const PLACE: Readonly<Record<string, readonly string[]>> = {
   launch: ['launchFrom', 'shore', 'works', 'jetty', 'surface'],
   haven: ['shore', 'works'],
+  hazard: ['hazard', 'reach'],
+  ground: ['seabed', 'depth'],
 };
+/** Of a hazard that one passes under. */
+const OVERHEAD: ReadonlySet<unknown> = new Set(['overhead-line', 'bridge']);
 
 const GROUPS: Partial<Record<ThingType, (doc: Doc) => Group[]>> = {
   boat: boatGroups,
@@ -123,10 +137,19 @@ const GROUPS: Partial<Record<ThingType, (doc: Doc) => Group[]>> = {
     { title: 'For whoever helps', fields: ['medical'] },
     { title: 'On their screen', fields: ['units'] },
   ],
-  place: ({ kind }) => [
-    { fields: ['name', 'kind', 'position', 'water', ...(PLACE[String(kind)] ?? [])] },
+  place: ({ kind, hazard }) => [
+    {
+      fields: [
+        'name',
+        'kind',
+        'position',
+        'water',
+        ...(PLACE[String(kind)] ?? []),
+        ...(OVERHEAD.has(hazard) ? ['clearance'] : []),
+      ],
+    },
     ...(kind === 'launch' ? [{ title: 'How it falls', fields: ['slope', 'foot', 'faces'] }] : []),
-    { title: 'Rules of the place', fields: ['rules', 'confirmed'] },
+    { title: 'Rules of the place', fields: ['byLaws', 'rules', 'confirmed'] },
   ],
   water: ({ class: kind }) => [
     {
@@ -136,6 +159,8 @@ const GROUPS: Partial<Record<ThingType, (doc: Doc) => Group[]>> = {
         'zone',
         'rescueNumber',
         'rescueName',
+        'rescueConfirmed',
+        'numbers',
         ...(kind === 'river' ? ['rapids'] : []),
       ],
     },

@@ -2,7 +2,8 @@ import { useState } from 'react';
 import { useController } from 'react-hook-form';
 import { readPosition } from '@escale/core/earth/read-position';
 import { fieldId } from '../../data/where';
-import { positionText, WhereField } from '../where/where-field';
+import { positionText } from '../where/position-text';
+import { WhereField } from '../where/where-field';
 import { Fault, pointerOf, type Inner } from './parts';
 
 type At = { lat: number; lon: number };

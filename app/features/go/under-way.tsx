@@ -1,6 +1,7 @@
 import { useMemo } from 'react';
 import { View } from 'react-native';
 import { useRouter } from 'expo-router';
+import { slowOf } from '@escale/core/boat';
 import { isOpen } from '@escale/core/floatplan';
 import { ARRIVED, landingsFrom, plannedPosition, type Landing } from '@escale/core/passage';
 import { clock, render, type Reader } from '@escale/core/say';
@@ -199,7 +200,7 @@ function NearestLanding() {
   } = useTrip();
   const boat = shed.boats.find((b) => b.id === trip.boat);
   const water = shed.waters.find((w) => w.id === trip.water);
-  const slow = boat?.propulsion[0]?.slow ?? boat?.propulsion[0]?.cruise;
+  const slow = slowOf(boat);
   const here = schedule && trip.launch ? plannedPosition(schedule, trip.launch, shed.places, now) : undefined;
   const tide = useMemo(() => water?.tide && tideOf(water.tide), [water]);
   const found =

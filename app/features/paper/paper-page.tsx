@@ -13,6 +13,7 @@ import { plainly } from '../../data/settings';
 import { draftSheet } from '../pack/draft-sheet';
 import { useGoes } from '../pack/goes';
 import { gearState, placeWord } from '../shed/gear-note';
+import { SketchChart } from '../sketch/sketch-chart';
 import { useTrip } from '../trip/use-trip';
 import { PAPER } from './words';
 import { procedures } from '../../data/procedures';
@@ -60,6 +61,9 @@ export function PaperPage() {
       <p style={{ margin: 0 }}>{says(PAPER.lead, { at: now })}</p>
       <TheSheet />
       <Numbers />
+      <Part title={PAPER.chart}>
+        <SketchChart paper />
+      </Part>
       <Before />
       <KitList />
       <Steps />
@@ -138,6 +142,7 @@ function Numbers() {
     water?.rescueNumber
       ? plainly(PAPER.numberOf, { name: water.rescueName ?? water.name, number: water.rescueNumber })
       : PAPER.noNumber,
+    ...(water?.numbers ?? []).map(({ who: name, number }) => plainly(PAPER.numberOf, { name, number })),
     ...ashore.flatMap(({ name, phone }) => (phone ? [plainly(PAPER.numberOf, { name, number: phone })] : [])),
   ];
   return (

@@ -1,5 +1,6 @@
 // What stands on paper with figures in it.
 export const PAPER = {
+  chart: 'The way, on a sketch of the water',
   cards: 'If it goes wrong: the first ten seconds',
   print: 'Print',
   trouble: 'Trouble',

@@ -1,6 +1,9 @@
 // What planning says with figures in it: the water and its halts, the crew, boats in company.
 export const HALT = {
   rules: 'The rules of {rules:list} are taken to hold. The local authority says what does.',
+  halts: 'Halts, in order',
+  chart: 'Open the chart',
+  oneWay: 'You land elsewhere: the car stays behind.',
   label: 'Halt {n}',
   earlier: 'Halt {n} earlier',
   leaveOut: 'Leave out halt {n}',
@@ -8,8 +11,6 @@ export const HALT = {
   stay: 'Stay',
   there: 'there at {at:clock}',
   leg: '{from} to {to}: {far:distance} on {bearing:bearing} true',
-  sketch: 'Sketch of the way: {places}',
-  mile: '{miles} nm ({metres} m)',
 } as const;
 
 export const CREW = {

@@ -4,6 +4,7 @@ import { useLocalSearchParams, useRouter } from 'expo-router';
 import { THINGS } from '@escale/core/model';
 import { Button, Row } from '../../ui/button';
 import { Empty, Page } from '../../ui/page';
+import { TextLink } from '../../ui/press';
 import { T } from '../../ui/text';
 import { useThing, useThings } from '../../data/hooks';
 import { change, newId, remove, restore } from '../../data/outbox';
@@ -130,6 +131,7 @@ function OldThing({ type, id }: { type: ShedType; id: string }) {
         onPatch={(patch) => void change(held, patch, changeOf(patch[0].pointer, name))}
       />
       {held.type === 'water' ? <WhoseRules held={held as Held<'water'>} at={at} /> : null}
+      {held.type === 'water' ? <TextLink href={`/shed/chart?water=${id}`}>{SHED.chart}</TextLink> : null}
       <Row>
         <Button onPress={drop}>{plainly(SHED.remove, { name })}</Button>
       </Row>

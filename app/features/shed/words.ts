@@ -1,5 +1,6 @@
 // What the shed says with a name or a figure in it.
 export const SHED = {
+  chart: 'Its chart: shore, depths and places',
   table:
     'Out to any spreadsheet and back. What would change is shown first; a row that can’t be taken is named with why.',
   onTrip: '{name} on {trip}',

@@ -9,13 +9,10 @@ import { Choice } from '../../ui/choice';
 import { T } from '../../ui/text';
 import { plainly } from '../../data/settings';
 import { useHere } from '../../data/here';
-import { pointsOf, type GpxPoint } from './gpx';
+import { pointsIn, type FilePoint } from './file-points';
 import { whereIs, type Whereabouts } from './where-is';
+import { positionText } from './position-text';
 import { WHERE } from './words';
-
-/** Degrees north and east to a metre, as they are typed. */
-export const positionText = ({ lat, lon }: { lat: number; lon: number }) =>
-  `${lat.toFixed(5)}, ${lon.toFixed(5)}`;
 
 /** A position as people have it: typed or pasted in any usual form, read from this device, or out of a file. */
 export function WhereField({
@@ -39,7 +36,7 @@ export function WhereField({
   onLeave?: () => void;
 }) {
   const { said, ask } = useHere();
-  const [points, setPoints] = useState<GpxPoint[]>([]);
+  const [points, setPoints] = useState<FilePoint[]>([]);
   const [fault, setFault] = useState<string>();
   const found = readPosition(text);
   const write = (at: { lat: number; lon: number }, name?: string) => {
@@ -50,7 +47,7 @@ export function WhereField({
     const picked = await getDocumentAsync({ type: '*/*' });
     const file = picked.canceled ? undefined : picked.assets[0]?.file;
     if (!file) return;
-    const read = pointsOf(await file.text());
+    const read = await pointsIn(await file.text());
     setPoints(read.length > 1 ? read : []);
     setFault(read.length === 0 ? WHERE.noPoint : undefined);
     if (read.length === 1) write(read[0], read[0].name);

@@ -2,7 +2,7 @@
 export const WHERE = {
   help: 'As you have it: 50.1234, −4.5678 or 50°07.4′N 4°34.1′W.',
   here: 'Where this device is',
-  file: 'From a GPX file',
+  file: 'From a GPX or GeoJSON file',
   zone: 'Time zone {zone}.',
   zoneCountry: 'Time zone {zone}. Whose rules hold is guessed from it: {country:list}.',
   read: 'Read as {lat}, {lon}',

@@ -60,6 +60,10 @@ function personsMassOf(plate: ReturnType<typeof plateOf>): Pick<LoadSum, 'person
   return plate?.iso && plate.persons !== undefined ? { personsMass: plate.persons * PLATE_PERSON } : {};
 }
 
+/** The speed she has still when she is tired or against it, m/s: where that was not said, her usual one. */
+export const slowOf = (boat: Boat | undefined): number | undefined =>
+  boat?.propulsion[0]?.slow ?? boat?.propulsion[0]?.cruise;
+
 const MOTORS: ReadonlySet<string> = new Set(['outboard', 'electric', 'inboard']);
 export const isMotor = (kind: Boat['propulsion'][number]['kind']) => MOTORS.has(kind);
 /** How she moves, for rules that turn on it. An empty list means nobody said. */

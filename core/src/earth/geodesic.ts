@@ -17,3 +17,12 @@ export function distance(from: LatLon, to: LatLon): { metres: number; bearing: n
   const r = wgs84.Inverse(from.lat, from.lon, to.lat, to.lon, Geodesic.DISTANCE | Geodesic.AZIMUTH);
   return { metres: r.s12 ?? 0, bearing: ((r.azi1 ?? 0) + 360) % 360 };
 }
+
+/**
+ * Where one comes to on the ellipsoid from a position, on a bearing (degrees true) and so many metres on.
+ * @example onward({lat: 50.06632, lon: -5.71475}, 9.141877, 969_954.166).lat // 58.64402
+ */
+export function onward(from: LatLon, bearing: number, metres: number): LatLon {
+  const r = wgs84.Direct(from.lat, from.lon, bearing, metres);
+  return { lat: r.lat2 ?? from.lat, lon: r.lon2 ?? from.lon };
+}

@@ -1,5 +1,6 @@
 import simplify from 'simplify-js';
-import { lineOf, metresAt, pointsOf, spotOf } from '../chart';
+import { lineOf, pointsOf } from '../chart/line';
+import { metresAt, spotOf } from '../chart/mercator';
 import type { LatLon } from '../earth';
 import type { Chart, DepthArea, Place, ShorePiece } from '../model';
 

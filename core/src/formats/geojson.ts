@@ -1,5 +1,5 @@
 import type { Feature, FeatureCollection, Geometry, Position } from 'geojson';
-import { lineOf, near, pointsOf } from '../chart';
+import { lineOf, near, pointsOf } from '../chart/line';
 import type { LatLon } from '../earth';
 import { keepable } from '../model/keepable';
 import { HAZARDS, PLACE_KINDS, SEABEDS, SHORES } from '../model/lists';

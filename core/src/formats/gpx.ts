@@ -1,4 +1,6 @@
 import { DOMParser, type Element } from '@xmldom/xmldom';
+import { near } from '../chart/line';
+import type { LatLon } from '../earth';
 import { keepable } from '../model/keepable';
 import { PLACE_KINDS } from '../model/lists';
 import {
@@ -106,7 +108,7 @@ const MEANS: Record<string, string> = {
   '"': '&quot;',
   "'": '&apos;',
 };
- 
+
 const NEVER = /[\u0000-\u0008\u000B\u000C\u000E-\u001F\uFFFE\uFFFF]/g;
 const escaped = (text: string) => text.replace(NEVER, '').replace(/[&<>"']/g, (c) => MEANS[c]);
 
@@ -126,12 +128,13 @@ export interface GpxOut {
   at: number;
   points: NamedPoint[];
   routes: { name: string; points: Timed[] }[];
+  tracks?: { name?: string; points: LatLon[] }[];
 }
 
 /** As GPX 1.1. The order of elements within a point is the schema’s: time, name, desc, type. */
-export function writeGpx({ name, at, points, routes }: GpxOut): string {
+export function writeGpx({ name, at, points, routes, tracks = [] }: GpxOut): string {
   const point = (tag: string, { position, name: called, note, place, at: then }: Timed) =>
-    `<${tag} lat="${degrees(position.lat)}" lon="${degrees(position.lon)}">` +
+    `<${tag} lat="${degrees(position.lat)}" lon="${degrees(near(position.lon, 0))}">` +
     element('time', then === undefined ? undefined : new Date(then).toISOString()) +
     element('name', called) +
     element('desc', note) +
@@ -147,6 +150,11 @@ export function writeGpx({ name, at, points, routes }: GpxOut): string {
     ...routes.map(
       (route) =>
         `<rte>${element('name', route.name)}${route.points.map((p) => point('rtept', p)).join('')}</rte>`,
+    ),
+    ...tracks.map(
+      (track) =>
+        `<trk>${element('name', track.name)}<trkseg>` +
+        `${track.points.map((position) => point('trkpt', { position })).join('')}</trkseg></trk>`,
     ),
     '</gpx>',
     '',

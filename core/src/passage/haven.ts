@@ -87,6 +87,26 @@ export function landingsFrom(
     );
 }
 
+/** A leg is looked at in so many places, its ends among them. */
+const LOOKS = 9;
+
+/** Where on a straight leg the nearest landing is farthest, as far as landings are known; undefined where there is none. */
+export function farthestFrom(
+  from: LatLon,
+  to: LatLon,
+  places: Place[],
+  seeking: Omit<Seeking, 'now'> & { departs: number; arrives: number },
+): Landing | undefined {
+  const { departs, arrives, ...more } = seeking;
+  const found = Array.from({ length: LOOKS }, (_, i) => {
+    const part = i / (LOOKS - 1);
+    const here = { lat: from.lat + part * (to.lat - from.lat), lon: from.lon + part * (to.lon - from.lon) };
+    return landingsFrom(here, places, { ...more, now: departs + part * (arrives - departs) })[0];
+  });
+  if (found.some((landing) => landing === undefined)) return undefined;
+  return found.reduce((far, landing) => (landing.metres > far.metres ? landing : far));
+}
+
 /** What is not known about landing there, or undefined where one can't. */
 function doubtsOf(
   place: Place,

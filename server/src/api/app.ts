@@ -17,6 +17,7 @@ import type { GuardedClock } from '../watch/guard';
 import { asideOf, tryAgain } from '../watch/aside';
 import { healthOf } from '../watch/health';
 import type { Watch } from '../watch/watcher';
+import { backdropOf, originsOf, type Backdrop } from './backdrop';
 import { contactPage } from './contact-page';
 import { door, doorKeeping, entrance } from './door';
 import { erasing } from './erasing';
@@ -63,6 +64,8 @@ export interface Below {
   door: Door;
   appFolder?: string;
   demo?: DemoKeeper;
+  /** What charts are drawn over. */
+  backdrop?: Backdrop;
   guard?: GuardedClock;
   /** Where the memory lies, when it lies on this machine. */
   folder?: string;
@@ -105,7 +108,7 @@ export function httpApp(services: Services, below: Below): Express {
           'upgrade-insecure-requests': null,
           'script-src': ["'self'"],
           'style-src': ["'self'", "'unsafe-inline'"],
-          'img-src': ["'self'", 'data:'],
+          'img-src': ["'self'", 'data:', 'blob:', ...originsOf(below.backdrop)],
           'font-src': ["'self'"],
           'worker-src': ["'self'", 'blob:'],
         },
@@ -118,7 +121,7 @@ export function httpApp(services: Services, below: Below): Express {
   app.use(entrance(below.door));
   app.use('/api', neverKept, door(below.door), onlyLetIn, clocksOf(below), writesAreJson);
   app.use('/api', doorKeeping(below.door, services.base));
-  if (demo) besides(app, demo, below.door);
+  if (demo) besides(app, demo, below);
   app.use('/api', apiOf(services, below));
 
   if (appFolder) files(app, appFolder);
@@ -208,6 +211,7 @@ function apiOf(services: Services, below: Below): express.Router {
     await kick();
     res.json({ now: services.clock.now() });
   });
+  api.use(backdropOf(below.backdrop));
   api.get('/openapi.json', (_req, res) => void res.json(openApi()));
   api.use(things(services));
   api.use(plans(services, kick));
@@ -221,13 +225,14 @@ export const MEMORY_HEADER = 'x-escale-memory';
 const wantsDemo = (req: Request) => req.get(MEMORY_HEADER) === 'demo' || req.query.memory === 'demo';
 
 /** The demo beside the household: the same API and the same contact's page over a memory that is thrown away. */
-function besides(app: Express, demo: DemoKeeper, door: Door): void {
+function besides(app: Express, demo: DemoKeeper, { door, ...below }: Below): void {
+  const backdrop = below.backdrop ? { backdrop: below.backdrop } : {};
   const made = new WeakMap<Demo, { api: express.Router; contact: express.Router }>();
   const facesOf = (open: Demo) => {
     const known = made.get(open);
     if (known) return known;
     const faces = {
-      api: apiOf(open.services, { watch: open.watch, door }),
+      api: apiOf(open.services, { watch: open.watch, door, ...backdrop }),
       contact: contactPage(open.services, open.watch.kick),
     };
     made.set(open, faces);

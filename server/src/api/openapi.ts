@@ -151,6 +151,9 @@ const PATHS: Record<string, Record<string, object>> = {
   '/api/plans/{id}/withdraw': {
     post: { summary: 'End a contact’s links.', ...path('id'), ...takes('object'), ...answer('The plan.') },
   },
+  '/api/backdrop': {
+    get: { summary: 'What charts are drawn over.', ...answer('None, tiles elsewhere, or a file here.') },
+  },
   '/api/removed': {
     get: {
       summary: 'What was removed and can be put back.',

@@ -1,0 +1,1 @@
+// A style sheet is nothing to what has no screen.

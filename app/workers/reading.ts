@@ -1,0 +1,21 @@
+import { readGeoJson } from '@escale/core/formats/geojson';
+import { readGpx } from '@escale/core/formats/gpx';
+import { readTable } from '@escale/core/formats/table';
+import type { Working } from './jobs';
+
+/** What is read out of files. */
+export const READING: { table: Working<'table'>; drawing: Working<'drawing'> } = {
+  *table({ text }) {
+    yield { done: 1, of: 1, part: readTable(text) };
+  },
+  *drawing({ text }) {
+    // The one begins with a bracket, the other with a brace, whatever the file is called.
+    const read = text
+      .trimStart()
+      .replace(/^\uFEFF/, '')
+      .startsWith('<')
+      ? readGpx
+      : readGeoJson;
+    yield { done: 1, of: 1, part: read(text) };
+  },
+};
