@@ -88,7 +88,6 @@ export const CHART = {
   track: 'The track “{name}”, {n#point|points}',
   unnamedWay: 'without a name',
   asWay: 'Make it the way of this trip',
-  asWayThinned: 'It is led by {n#point|points}, within {metres:distance} of how it was gone.',
   keepTracks: 'Draw {n#track|tracks} on the chart',
   shoreIn: '{n#piece of shore|pieces of shore}',
   depthsIn: '{n#area of depth|areas of depth}',
