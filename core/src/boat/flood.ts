@@ -1,14 +1,13 @@
 import flooding from '../../data/boat/flooding.json';
 import type { Boat, FloodData } from '../model';
 import { bisect, rk4, simpson } from '../numeric';
+import { G } from '../units';
 import { equilibrium, freeboards, pooled, whole, type Body, type Floating, type Weight } from './float';
 import { sheerAt, type Hull } from './hull';
 import { BOAT } from './limits';
 
 export type { FloodData };
 export const FLOODING = flooding as unknown as FloodData;
-
-const G = 9.80665;
 
 /**
  * Water through a hole under a head: Q = Cd·A·√(2gh), m³/s (Torricelli with a coefficient of discharge). Source `orifice`.

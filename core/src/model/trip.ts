@@ -70,6 +70,7 @@ export const Limits = z.strictObject({
   wind: measure('speed', 'Wind no more than', 0, 40).optional(),
   gust: measure('speed', 'Gusts no more than', 0, 60).optional(),
   waterTemperature: measure('temperature', 'Water no colder than', -2, 35).optional(),
+  waves: measure('height', 'Waves no higher than', 0, 10).optional(),
 });
 
 export const ForecastHour = z.strictObject({

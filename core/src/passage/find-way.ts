@@ -1,23 +1,20 @@
-import type { Boat, Finding, Person, Phrase, Place, Schedule, Trip, Water } from '../model';
+import type { Finding, Person, Phrase, Place, Schedule, Trip } from '../model';
 import { DEADLY, OVERHEAD } from '../model/lists';
 import { phrase } from '../say';
 import { asPrinted, MS } from '../units';
 import { goTo, guessed } from '../verdict';
-import { densityOf, heightsAt, type Tide } from '../water';
+import { densityOf, heightsAt } from '../water';
 import { draughtOf, type Draught } from './draught';
+import { seaFindings, type OnSea } from './find-sea';
 import { PASSAGE } from './limits';
 import { overLand, overShallows, passed, reachesOf, type OverShallow, type Passed, type Reach } from './way';
 
 /** What is looked at along a way. */
-export interface OnWay {
-  trip: Trip;
-  boat?: Boat;
+export interface OnWay extends OnSea {
   people: Person[];
-  water?: Water;
   launch?: Place;
   back?: Place;
   halts: (Place | undefined)[];
-  tide?: Tide;
   /** All places of the shed. */
   places: Place[];
 }
@@ -34,6 +31,8 @@ const legOf = ({ from, to }: Reach) => ({ from: from.name, to: to.name });
  */
 export function routeFindings(on: OnWay): { standing: Finding[]; at: (schedule: Schedule) => Finding[] } {
   const reaches = reachesOn(on);
+  const shallows = shallowFinder(on, reaches),
+    sea = seaFindings(on, reaches);
   return {
     standing: [
       ...chartFindings(on, reaches),
@@ -41,7 +40,7 @@ export function routeFindings(on: OnWay): { standing: Finding[]; at: (schedule: 
       ...hazardFindings(on, reaches),
       ...carFindings(on),
     ],
-    at: shallowFinder(on, reaches),
+    at: (schedule) => [...shallows(schedule), ...sea(schedule)],
   };
 }
 

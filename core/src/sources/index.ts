@@ -304,6 +304,16 @@ export const SOURCES = {
     verified: false,
     noted: '2026-11-24',
   },
+  'spm-1984': recalled(
+    'Shore Protection Manual, wave growth over a fetch; with it CEM 2002, Wilson 1965, SMB and JONSWAP 1973',
+    'US Army Corps of Engineers and others',
+    '4th edition, 1984',
+  ),
+  'waves-on-stream': recalled(
+    'Changes in the form of short gravity waves on long waves and tidal currents, J. Fluid Mech.',
+    'M. S. Longuet-Higgins and R. W. Stewart',
+    '1961',
+  ),
   'drag-flat': recalled(
     'Force of wind on a flat surface, ½·ρ·Cd·A·V², and wind near the water by a power of 0.11',
     'Handbooks of fluid mechanics',

@@ -54,6 +54,8 @@ export const FATHOM = 1.8288;
 export const HORSEPOWER = 745.69987158227022;
 export const POUND_FORCE = 4.4482216152605;
 export const MINUTE = 60;
+/** Standard gravity, m/s²: exact by definition. */
+export const G = 9.80665;
 export const HOUR = 3600;
 /** Milliseconds, for instants. */
 export const MS = { second: 1000, minute: 60_000, hour: 3_600_000, day: 86_400_000 } as const;

@@ -48,6 +48,32 @@ export const WAY_WORDS = {
   'way.car.no-car': 'no car is left behind',
   'way.car.who': 'That is {who}.',
   'way.car.mend': 'Say how you come back',
+  'sea.waves.title': 'Waves on the way',
+  'sea.over.title': 'Waves over your limit',
+  'sea.maybe.title': 'Waves may be over your limit',
+  'sea.within.title': 'Waves within your limit',
+  'sea.forecast': 'The forecast has waves of {waves:height} at {at:clock}.',
+  'sea.forecast.over':
+    'The forecast has waves of {waves:height} at {at:clock}; your limit is {limit:height}.',
+  'sea.forecast.within':
+    'The forecast has at most {waves:height}, at {at:clock}; your limit is {limit:height}.',
+  'sea.raised':
+    'Between {from} and {to} at {at:clock}: {low:height} to {high:height} every {short} to {long} seconds, raised by {wind:speed} over {fetch:distance} of open water from {bearing:bearing}.',
+  'sea.limit': 'Your limit is {limit:height}.',
+  'sea.methods':
+    'Reckoned from wind and fetch by five published formulas, in a wind that has blown for an hour or two; one wave in a thousand is nearly twice as high. Wind against a stream makes them steeper.',
+  'sea.deep':
+    'In deep water: no depth is drawn there, or the tide is not known. Over a bank waves are lower and break.',
+  'sea.open.title': 'Waves from further out are not known',
+  'sea.open':
+    'Between {from} and {to} at {at:clock} the wind comes from {bearing:bearing}, where no shore is drawn. What it raises out there no forecast says.',
+  'sea.offshore.title': 'The wind blows off the land',
+  'sea.offshore':
+    'Between {from} and {to} at {at:clock}: {wind:speed} from {bearing:bearing}, off the nearest shore, and none to leeward within reach.',
+  'sea.offshore.why': 'It lies flat at the beach and is rougher the further out; the way back is against it.',
+  'sea.lee.title': 'A shore close to leeward',
+  'sea.lee':
+    'Between {from} and {to} at {at:clock} {wind:speed} set onto the shore {metres:distance} to leeward: with nothing driving her she is there soon.',
   'place.craft.title': '{place} is not for her',
   'place.craft.why': 'What you entered of {place} allows {what:list}, and not: {boat}.',
   'place.open.title': '{place} is shut at that hour',

@@ -1,0 +1,241 @@
+import { depthsOf, shoreOf, type Shore } from '../chart';
+import type { LatLon } from '../earth';
+import { drives } from '../boat';
+import type { Boat, Finding, Phrase, Place, Schedule, Trip, Water } from '../model';
+import { phrase } from '../say';
+import { asPrinted } from '../units';
+import { goTo, leaning, leanOnPace, type Pace } from '../verdict';
+import {
+  fetchesAt,
+  heightsAt,
+  leansOnForecast,
+  seaOf,
+  weatherAt,
+  type Fetch,
+  type SeaBand,
+  type SortedForecast,
+  type Tide,
+  type Weather,
+} from '../water';
+import { PASSAGE } from './limits';
+import type { Reach } from './way';
+
+/** What waves and wind over a way are looked for with. */
+export interface OnSea {
+  trip: Trip;
+  boat?: Boat;
+  water?: Water;
+  tide?: Tide;
+  forecast?: SortedForecast;
+  speed?: Pace;
+}
+
+/** Where on a leg it is looked, as shares of it: neither at the beach nor at the place one goes to. */
+const SHARES = [0.2, 0.5, 0.8];
+
+/** A spot of the way, looked at for every departure: what of it does not turn with the hour is reckoned once. */
+interface Spot {
+  reach: Reach;
+  leg: number;
+  share: number;
+  position: LatLon;
+  fetch: (from: number) => Fetch;
+  depth: number | undefined;
+}
+
+/** A spot at its hour. */
+interface Met extends Spot {
+  at: number;
+  weather: Weather;
+}
+
+/**
+ * Waves along the way, wind off the land and onto it, for the hours in which one is there. Fetches are kept from one departure to
+ * the next.
+ */
+export function seaFindings(on: OnSea, reaches: Reach[]): (schedule: Schedule) => Finding[] {
+  const { water, forecast, tide } = on;
+  if (!forecast) return () => [];
+  const shore = shoreOf(water?.chart);
+  const spots = spotsOf(water, shore, reaches);
+  const heightAt = heightsAt(tide);
+  return (schedule) => {
+    const met = spots.flatMap((spot) => metAt(spot, schedule, forecast));
+    if (met.length === 0) return [];
+    return [
+      ...waveFindings(on, met, met.length === spots.length, heightAt),
+      ...(shore ? [...offshoreFindings(on, met, shore), ...leeFindings(on, met, shore)] : []),
+    ];
+  };
+}
+
+function spotsOf(water: Water | undefined, shore: Shore | undefined, reaches: Reach[]): Spot[] {
+  const depths = depthsOf(water?.chart);
+  return reaches.flatMap((reach, leg) =>
+    SHARES.flatMap((share): Spot[] => {
+      const { from, to } = reach;
+      const position = {
+        lat: from.position.lat + share * (to.position.lat - from.position.lat),
+        lon: from.position.lon + share * (to.position.lon - from.position.lon),
+      };
+      // Where the sketch has land no fetch can be told.
+      if (shore?.groundAt(position) === 'land') return [];
+      const fetch = shore ? fetchesAt(shore, position) : () => NOWHERE;
+      return [{ reach, leg, share, position, fetch, depth: depths?.at(position) }];
+    }),
+  );
+}
+const NOWHERE: Fetch = { metres: 0, open: true };
+
+function metAt(spot: Spot, { legs }: Schedule, forecast: SortedForecast): Met[] {
+  const leg = legs.filter(({ metres }) => metres > 0)[spot.leg];
+  if (!leg) return [];
+  const at = leg.departs + spot.share * (leg.arrives - leg.departs);
+  const weather = weatherAt(forecast, at);
+  return weather ? [{ ...spot, at, weather }] : [];
+}
+
+const legOf = ({ reach: { from, to } }: Met) => ({ from: from.name, to: to.name });
+const toTime = (trip: Trip) => ({ label: phrase('light.mend'), ...goTo.trip(trip.id, '/leave/time') });
+
+/** As forecast where all of it is; else as the wind raises them over the fetch, as far as a shore is drawn. */
+function waveFindings(
+  on: OnSea,
+  met: Met[],
+  whole: boolean,
+  heightAt: (at: number, place: Place) => number | undefined,
+): Finding[] {
+  if (whole && met.every(({ weather }) => weather.waves !== undefined)) return forecastWaves(on, met);
+  const closed = met.filter(({ fetch, weather }) => !fetch(weather.from).open);
+  const open = met.filter(({ fetch, weather }) => fetch(weather.from).open);
+  const seas = closed.map((one) => ({ one, sea: seaAt(one, heightAt) }));
+  const [worst] = seas.sort((a, b) => b.sea.height[1] - a.sea.height[1]);
+  return [
+    ...(worst ? [raisedFinding(on, worst.one, worst.sea)] : []),
+    ...(open.length > 0 && on.water?.chart ? [openFinding(on, open)] : []),
+  ];
+}
+
+function seaAt(
+  { fetch, weather, depth, at, reach }: Met,
+  heightAt: (at: number, place: Place) => number | undefined,
+): SeaBand {
+  const tide = heightAt(at, reach.to);
+  const water = depth === undefined || tide === undefined ? undefined : Math.max(0.1, depth + tide);
+  return seaOf(weather.wind, fetch(weather.from).metres, water);
+}
+
+function forecastWaves(on: OnSea, met: Met[]): Finding[] {
+  const { trip, forecast } = on;
+  const most = trip.limits.waves;
+  const [worst] = [...met].sort((a, b) => (b.weather.waves ?? 0) - (a.weather.waves ?? 0));
+  const waves = worst.weather.waves ?? 0;
+  const values = { waves, at: worst.at, limit: most ?? 0 };
+  if (most === undefined) {
+    const because = [leansOnForecast(forecast, phrase('sea.forecast', values))];
+    return [PASSAGE.finding('sea/waves', 'known', trip.id, { title: phrase('sea.waves.title'), because })];
+  }
+  if (asPrinted(waves, 'height') > asPrinted(most, 'height')) {
+    const because = [leansOnForecast(forecast, phrase('sea.forecast.over', values))];
+    const title = phrase('sea.over.title');
+    return [PASSAGE.finding('sea/waves', 'forecast-over', trip.id, { title, because, mend: toTime(trip) })];
+  }
+  const because = [leansOnForecast(forecast, phrase('sea.forecast.within', values))];
+  const within = PASSAGE.finding('sea/waves', 'within', trip.id, {
+    title: phrase('sea.within.title'),
+    because,
+  });
+  return [forecast?.invented ? leaning(within, phrase('weather.show')) : leanOnPace(on, within)];
+}
+
+/** A band of several methods: held against a limit at its upper end, and never called within it. */
+function raisedFinding({ trip, forecast }: OnSea, met: Met, sea: SeaBand): Finding {
+  const most = trip.limits.waves;
+  const [low, high] = sea.height;
+  const { metres } = met.fetch(met.weather.from);
+  const said = phrase('sea.raised', {
+    ...legOf(met),
+    at: met.at,
+    low,
+    high,
+    short: Math.round(sea.period[0] * 10) / 10,
+    long: Math.round(sea.period[1] * 10) / 10,
+    wind: met.weather.wind,
+    fetch: metres,
+    bearing: Math.round(met.weather.from),
+  });
+  const over = most !== undefined && asPrinted(high, 'height') > asPrinted(most, 'height');
+  const surely = over && asPrinted(low, 'height') > asPrinted(most, 'height');
+  const because: Phrase[] = [
+    leansOnForecast(forecast, said),
+    ...(over ? [phrase('sea.limit', { limit: most })] : []),
+  ];
+  return PASSAGE.finding('sea/waves', surely ? 'over' : over ? 'maybe' : 'known', trip.id, {
+    title: phrase(surely ? 'sea.over.title' : over ? 'sea.maybe.title' : 'sea.waves.title'),
+    because,
+    assumed: [phrase('sea.methods'), ...(met.depth === undefined ? [phrase('sea.deep')] : [])],
+    ...(over ? { mend: toTime(trip) } : {}),
+  });
+}
+
+function openFinding({ trip }: OnSea, open: Met[]): Finding {
+  const [first] = open;
+  return PASSAGE.finding('sea/open', 'open', trip.id, {
+    title: phrase('sea.open.title'),
+    because: [phrase('sea.open', { ...legOf(first), at: first.at, bearing: Math.round(first.weather.from) })],
+  });
+}
+
+const FAR = PASSAGE.limit('offshore-far'),
+  NEAR = PASSAGE.limit('lee-near');
+const FRESH = PASSAGE.at('sea/offshore', 'fresh'),
+  LIGHT = PASSAGE.at('sea/offshore', 'light'),
+  LEE = PASSAGE.at('sea/lee', 'near');
+
+/** A wind off the land lets the water lie flat at the beach and carries one out who only paddles. */
+function offshoreFindings({ trip, boat, forecast }: OnSea, met: Met[], shore: Shore): Finding[] {
+  if (!boat || drives(boat).human !== true) return [];
+  const off = met.filter(({ position, weather }) => {
+    if (weather.wind < LIGHT) return false;
+    const nearest = shore.nearest(position);
+    const upwind = nearest && Math.cos(((nearest.bearing - weather.from) * Math.PI) / 180) > HALF;
+    return upwind === true && shore.reach(position, (weather.from + 180) % 360, FAR) === undefined;
+  });
+  const [worst] = off.sort((a, b) => b.weather.wind - a.weather.wind);
+  if (!worst) return [];
+  const as = worst.weather.wind >= FRESH ? 'fresh' : 'light';
+  const said = phrase('sea.offshore', {
+    ...legOf(worst),
+    at: worst.at,
+    wind: worst.weather.wind,
+    bearing: Math.round(worst.weather.from),
+  });
+  return [
+    PASSAGE.finding('sea/offshore', as, trip.id, {
+      title: phrase('sea.offshore.title'),
+      because: [leansOnForecast(forecast, said), phrase('sea.offshore.why')],
+      mend: toTime(trip),
+    }),
+  ];
+}
+/** Within sixty degrees of it. */
+const HALF = 0.5;
+
+/** A shore close to leeward, in a wind that sets one onto it. */
+function leeFindings({ trip, forecast }: OnSea, met: Met[], shore: Shore): Finding[] {
+  const lee = met.flatMap((one) => {
+    if (one.weather.wind < LEE) return [];
+    const metres = shore.reach(one.position, (one.weather.from + 180) % 360, NEAR);
+    return metres === undefined ? [] : [{ one, metres }];
+  });
+  const [nearest] = lee.sort((a, b) => a.metres - b.metres);
+  if (!nearest) return [];
+  const { one, metres } = nearest;
+  const said = phrase('sea.lee', { ...legOf(one), at: one.at, wind: one.weather.wind, metres });
+  return [
+    PASSAGE.finding('sea/lee', 'near', trip.id, {
+      title: phrase('sea.lee.title'),
+      because: [leansOnForecast(forecast, said)],
+    }),
+  ];
+}
