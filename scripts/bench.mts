@@ -1,9 +1,13 @@
 // `npm run bench`: our work against a reference in the same run; this kind of machine swings 1.8 times, so ratios are what counts.
+import { parseGPXWithCustomParser } from '@we-gold/gpxjs';
+import { DOMParser } from '@xmldom/xmldom';
 import { LogicEngine } from 'json-logic-engine';
 import { Engine } from 'json-rules-engine';
 import { getTimes } from 'suncalc';
+import { lineOf, shoreOf } from '../core/src/chart';
 import { dayLight, solarNoon } from '../core/src/earth';
 import { demoBundle } from '../core/src/formats';
+import { readGpx } from '../core/src/formats/gpx';
 import { afloat, holesOf, hullOf, leak, placed, spaceOf, FLOODING } from '../core/src/boat';
 import { matchKit, CATALOGUE } from '../core/src/kit';
 import type { Capability, Condition, GearItem, RulePack } from '../core/src/model';
@@ -11,7 +15,7 @@ import { proceduresFor } from '../core/src/procedure';
 import { PROCEDURES } from '../core/src/procedure/library';
 import { applyPacks, evaluate, packsFor } from '../core/src/rules';
 import { assess, prepare, sweep, type AssessInput } from '../core/src/trip';
-import { tideOf } from '../core/src/water';
+import { fetchOf, tideOf } from '../core/src/water';
 import { conditionsOf } from '../server/src/things/shed';
 import { simulatedWeather } from '../server/src/standins/weather';
 
@@ -235,6 +239,58 @@ bench(
 );
 const { world } = prepared.match();
 bench('the shipped packs applied', 60, () => applyPacks(input.packs, world));
+
+/** A ragged island of ten thousand pieces, and a point off it. */
+const OFF = { lat: 50, lon: -5.3 };
+const island = Array.from({ length: 10_000 }, (_, i) => {
+  const turn = (2 * Math.PI * i) / 10_000;
+  const out = 0.1 + 0.03 * Math.sin(7 * turn) + 0.004 * Math.sin(311 * turn);
+  return { lat: 50 + out * Math.cos(turn), lon: -5 + 1.5 * out * Math.sin(turn) };
+});
+const coast = shoreOf({ source: 'x', depths: [], shore: [{ inside: 'land', rings: [lineOf(island)] }] })!;
+const DIRECTIONS = Array.from({ length: 36 }, (_, i) => i * 10);
+/** The plain way: every ray against every piece, on the plane of degrees. */
+const everyPiece = () =>
+  DIRECTIONS.map((bearing) => {
+    const dx = Math.sin((bearing * Math.PI) / 180) * 3,
+      dy = Math.cos((bearing * Math.PI) / 180) * 3;
+    let nearest = Infinity;
+    for (let ray = 0; ray < 9; ray += 1)
+      for (let i = 0; i < island.length; i += 1) {
+        const a = island[i],
+          b = island[(i + 1) % island.length];
+        const sx = b.lon - a.lon,
+          sy = b.lat - a.lat,
+          cross = dx * sy - dy * sx,
+          qx = a.lon - OFF.lon,
+          qy = a.lat - OFF.lat;
+        const share = (qx * sy - qy * sx) / cross,
+          along = (qx * dy - qy * dx) / cross;
+        if (share >= 0 && along >= 0 && along <= 1 && share < nearest) nearest = share;
+      }
+    return nearest;
+  });
+bench(
+  'fetch in 36 directions, nine rays each, over 10,000 pieces of shore',
+  12,
+  () => DIRECTIONS.map((from) => fetchOf(coast, OFF, from)),
+  { name: 'every ray against every piece', work: everyPiece },
+);
+
+/** A day's track of twenty thousand points, with its times. */
+const track =
+  '<gpx version="1.1" creator="x" xmlns="http://www.topografix.com/GPX/1/1"><trk><trkseg>' +
+  Array.from(
+    { length: 20_000 },
+    (_, i) =>
+      `<trkpt lat="${(50 + i / 1e5).toFixed(5)}" lon="-5"><ele>1</ele><time>2026-05-12T04:00:00Z</time></trkpt>`,
+  ).join('') +
+  '</trkseg></trk></gpx>';
+bench('a GPX file of 20,000 points, read', 8, () => readGpx(track), {
+  name: 'the same by @we-gold/gpxjs',
+  work: () =>
+    parseGPXWithCustomParser(track, (xml) => new DOMParser().parseFromString(xml, 'text/xml') as never),
+});
 
 /**
  * Three hundred rules with alternatives and five hundred things: evaluated, explained and matched, beside

@@ -125,6 +125,26 @@ function asked(drawn: Drawn[], origin: number): Shore {
       })
       .sort((m, n) => m.share - n.share);
 
+  /** The first meeting alone: looked for piece by piece of the way, each twice as long, so that a near shore hides what lies behind it. */
+  const firstMeeting = (a: Spot, b: Spot, step: number): number | undefined => {
+    for (let from = 0, until = step; from < 1; [from, until] = [until, 2 * until]) {
+      const [p, q] = [between(a, b, from), between(a, b, Math.min(1, until))];
+      let first = Infinity;
+      for (const n of tree.search(
+        Math.min(p.x, q.x),
+        Math.min(p.y, q.y),
+        Math.max(p.x, q.x),
+        Math.max(p.y, q.y),
+      )) {
+        const share = shareAt(a, b, ends, n * 4);
+        if (share !== undefined && share < first) first = share;
+      }
+      // What is met further on lies behind something that was not looked at yet.
+      if (first <= until) return first;
+    }
+    return undefined;
+  };
+
   const groundAt = (at: Spot): Ground | undefined => {
     // Even and odd: of each piece, how often a line to the east of everything meets its rings.
     const met = new Map<number, number>();
@@ -168,9 +188,9 @@ function asked(drawn: Drawn[], origin: number): Shore {
       // Long enough at the latitude of its end, where the plane is stretched most.
       const length = most / metresAt(Math.min(Math.abs(from.lat) + most / DEGREE, 89));
       const b = { x: a.x + length * Math.sin(turned), y: a.y + length * Math.cos(turned) };
-      const [first] = meetings(a, b);
-      if (!first) return undefined;
-      const { metres } = distance(from, positionOf(between(a, b, first.share)));
+      const share = firstMeeting(a, b, FIRST / most);
+      if (share === undefined) return undefined;
+      const { metres } = distance(from, positionOf(between(a, b, share)));
       return metres > most ? undefined : metres;
     },
     nearest(position) {
@@ -188,6 +208,8 @@ function asked(drawn: Drawn[], origin: number): Shore {
     },
   };
 }
+/** The first piece of a ray, m. */
+const FIRST = 500;
 /** A degree of latitude is no shorter, m. */
 const DEGREE = 110_000;
 
