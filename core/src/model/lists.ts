@@ -122,6 +122,9 @@ export const BACK_TO_CAR = {
   'no-car': 'No car is left behind',
 } as const;
 
+/** Which way a river's level goes. */
+export const RIVER_TRENDS = { falling: 'Falling', steady: 'Steady', rising: 'Rising' } as const;
+
 /** What lies under the water. */
 export const SEABEDS = {
   sand: 'Sand',

@@ -20,6 +20,7 @@ import {
   JETTIES,
   LAUNCHES,
   PLACE_KINDS,
+  RIVER_TRENDS,
   SEABEDS,
   SHORES,
   SIDES,
@@ -178,6 +179,83 @@ export const TideTable = z.strictObject({
 export const TideStation = z.discriminatedUnion('kind', [TideConstants, TideOffsets, TideTable]);
 export type TideStation = z.infer<typeof TideStation>;
 
+const Speed = z.number().min(0).max(8);
+const Bearing = z.number().min(0).max(360);
+
+/** A stream along one axis, by harmonic constants: m/s towards the flood, phase lag at Greenwich in degrees. */
+export const StreamConstants = z.strictObject({
+  kind: z.literal('constants'),
+  name: Text,
+  station: StationRef.optional(),
+  flood: Bearing,
+  ebb: Bearing,
+  mean: z.number().min(-8).max(8),
+  constituents: z
+    .array(
+      z.strictObject({
+        name: z.string().max(8),
+        amplitude: Speed,
+        phase: z.number().min(0).max(360),
+      }),
+    )
+    .min(1)
+    .max(200),
+});
+export type StreamConstants = z.infer<typeof StreamConstants>;
+
+/** A stream by hours before and after high water at the water's own tide station, at springs and at neaps. */
+export const StreamHours = z.strictObject({
+  kind: z.literal('hours'),
+  name: Text,
+  /** Ranges of the tide, metres, at which the two speeds hold; without them the one of springs is taken. */
+  springRange: z.number().min(0.1).max(17).optional(),
+  neapRange: z.number().min(0.1).max(17).optional(),
+  rows: z
+    .array(
+      z.strictObject({
+        hour: z.number().int().min(-7).max(7),
+        direction: Bearing,
+        springs: Speed,
+        neaps: Speed.optional(),
+      }),
+    )
+    .min(2)
+    .max(15),
+});
+export type StreamHours = z.infer<typeof StreamHours>;
+
+/** A stream by its turns: slack is nought, the flood is positive, the ebb negative, m/s. */
+export const StreamTurns = z.strictObject({
+  kind: z.literal('turns'),
+  name: Text,
+  flood: Bearing,
+  ebb: Bearing,
+  rows: z
+    .array(z.strictObject({ at: Instant, speed: z.number().min(-8).max(8) }))
+    .min(2)
+    .max(2000),
+});
+export type StreamTurns = z.infer<typeof StreamTurns>;
+
+export const StreamStation = z.discriminatedUnion('kind', [StreamConstants, StreamHours, StreamTurns]);
+export type StreamStation = z.infer<typeof StreamStation>;
+
+/** How a river stands, and where it goes. */
+export const RiverStage = z.strictObject({
+  trend: choice('The river is', RIVER_TRENDS).optional(),
+  level: measure('height', 'At the gauge', -20, 100).optional(),
+  speed: measure(
+    'speed',
+    'It runs',
+    0,
+    8,
+    'As seen on the water: a stick over a measured length.',
+  ).optional(),
+  downstream: measure('bearing', 'Towards', 0, 360, 'Degrees true, along the part you are on.').optional(),
+  on: titled(CivilDate.optional(), 'Seen on', { past: true }),
+});
+export type RiverStage = z.infer<typeof RiverStage>;
+
 /** A line of positions in a few letters: `formats/line` writes and reads it. */
 const Line = z.string().min(1).max(400_000);
 
@@ -226,6 +304,8 @@ export const Water = z.strictObject({
   jurisdiction: titled(z.array(z.string().max(12)).max(6), 'Whose rules hold', { hidden: true }),
   zone: titled(Zone, 'Time zone'),
   tide: titled(TideStation.optional(), 'Tide station', { hidden: true }),
+  stream: titled(StreamStation.optional(), 'Stream', { hidden: true }),
+  stage: titled(RiverStage.optional(), 'How the river stands'),
   forecastAt: titled(Position.optional(), 'Forecast for', { hidden: true }),
   rapids: titled(z.boolean().optional(), 'Rapids', { help: 'White water of any grade on the way you go.' }),
   rescueNumber: titled(z.string().max(40).optional(), 'Number to ring for rescue here', {

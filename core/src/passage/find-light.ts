@@ -137,5 +137,8 @@ export function latestTurnOf(
   const sunset = daylightEnds(outing, schedule);
   const light = sunset === undefined ? undefined : sunset - PASSAGE.at('day/light', 'short') * MS.second;
   const known = [light, homeBy].filter((t): t is number => t !== undefined);
-  return known.length === 0 ? undefined : Math.min(...known) - route.backSeconds * MS.second;
+  const { turnBack, home } = schedule;
+  // In a stream the way back takes what it takes at its own hour.
+  const back = turnBack === undefined || home === undefined ? route.backSeconds * MS.second : home - turnBack;
+  return known.length === 0 ? undefined : Math.min(...known) - back;
 }

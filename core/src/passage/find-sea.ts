@@ -9,11 +9,13 @@ import {
   fetchesAt,
   heightsAt,
   leansOnForecast,
+  onStream,
   seaOf,
   weatherAt,
   type Fetch,
   type SeaBand,
   type SortedForecast,
+  type Stream,
   type Tide,
   type Weather,
 } from '../water';
@@ -26,6 +28,7 @@ export interface OnSea {
   boat?: Boat;
   water?: Water;
   tide?: Tide;
+  stream?: Stream;
   forecast?: SortedForecast;
   speed?: Pace;
 }
@@ -64,6 +67,7 @@ export function seaFindings(on: OnSea, reaches: Reach[]): (schedule: Schedule) =
     if (met.length === 0) return [];
     return [
       ...waveFindings(on, met, met.length === spots.length, heightAt),
+      ...againstFindings(on, met, heightAt),
       ...(shore ? [...offshoreFindings(on, met, shore), ...leeFindings(on, met, shore)] : []),
     ];
   };
@@ -177,6 +181,48 @@ function raisedFinding({ trip, forecast }: OnSea, met: Met, sea: SeaBand): Findi
     ...(over ? { mend: toTime(trip) } : {}),
   });
 }
+
+const WIND = PASSAGE.limit('against-wind'),
+  STREAM = PASSAGE.limit('against-stream');
+const STEEP = PASSAGE.at('sea/against', 'steep'),
+  SOME = PASSAGE.at('sea/against', 'some');
+/** Of an open water nobody knows how long its waves are: those of a middling sea, s. */
+const USUAL_PERIOD = 4;
+
+/** Where wind stands against the stream: how many times as steep that makes its waves. */
+function againstFindings(
+  { trip, stream, forecast }: OnSea,
+  met: Met[],
+  heightAt: (at: number, place: Place) => number | undefined,
+): Finding[] {
+  if (!stream) return [];
+  const against = met.flatMap((one) => {
+    const flow = stream.at(one.at);
+    if (!flow || flow.speed < STREAM || one.weather.wind < WIND) return [];
+    // Waves go where the wind goes; a stream towards where it comes from stands against them.
+    const along = -flow.speed * Math.cos(((flow.direction - one.weather.from) * Math.PI) / 180);
+    if (along >= 0) return [];
+    const { open } = one.fetch(one.weather.from);
+    const period = open ? USUAL_PERIOD : middle(seaAt(one, heightAt).period);
+    return [{ one, flow, times: onStream(period, along)?.steepness ?? Infinity }];
+  });
+  const [worst] = against.sort((a, b) => b.times - a.times);
+  if (!worst || worst.times < SOME) return [];
+  const { one, flow, times } = worst;
+  const values = { ...legOf(one), at: one.at, wind: one.weather.wind, stream: flow.speed };
+  const said = Number.isFinite(times)
+    ? phrase('sea.against', { ...values, times })
+    : phrase('sea.against.stops', values);
+  return [
+    PASSAGE.finding('sea/against', times >= STEEP ? 'steep' : 'some', trip.id, {
+      title: phrase('sea.against.title'),
+      because: [leansOnForecast(forecast, said), phrase('sea.against.why')],
+      assumed: [phrase('at.stream.one')],
+      mend: toTime(trip),
+    }),
+  ];
+}
+const middle = ([low, high]: [number, number]) => (low + high) / 2;
 
 function openFinding({ trip }: OnSea, open: Met[]): Finding {
   const [first] = open;

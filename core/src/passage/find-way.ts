@@ -7,6 +7,7 @@ import { densityOf, heightsAt } from '../water';
 import { draughtOf, type Draught } from './draught';
 import { seaFindings, type OnSea } from './find-sea';
 import { PASSAGE } from './limits';
+import type { Stuck } from './route';
 import { overLand, overShallows, passed, reachesOf, type OverShallow, type Passed, type Reach } from './way';
 
 /** What is looked at along a way. */
@@ -17,6 +18,25 @@ export interface OnWay extends OnSea {
   halts: (Place | undefined)[];
   /** All places of the shed. */
   places: Place[];
+}
+
+/** The stream is faster than she goes: then no hours can be told. */
+export function stuckFinding(trip: Trip, { stuck }: Stuck, places: Place[]): Finding {
+  const { from, to, at, flow } = stuck;
+  const name = (id: string) => places.find((place) => place.id === id)?.name ?? '?';
+  return PASSAGE.finding('way/stuck', 'stuck', trip.id, {
+    title: phrase('way.stuck.title'),
+    because: [
+      phrase('way.stuck', {
+        from: name(from),
+        to: name(to),
+        at,
+        stream: flow.speed,
+        bearing: Math.round(flow.direction),
+      }),
+    ],
+    mend: { label: phrase('light.mend'), ...goTo.trip(trip.id, '/leave/time') },
+  });
 }
 
 const toWay = (label: 'way.land.mend' | 'way.shallow.mend' | 'way.chart.mend') => ({

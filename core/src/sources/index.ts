@@ -304,6 +304,33 @@ export const SOURCES = {
     verified: false,
     noted: '2026-11-24',
   },
+  'stream-turns': recalled(
+    'A stream between slack and strongest: a sine of the time, by which tables of streams are read',
+    'Handbooks of navigation',
+    undefined,
+    'M',
+  ),
+  'stream-hours': recalled(
+    'Streams by hours before and after high water, between neaps and springs by the range',
+    'Tidal atlases and handbooks of navigation',
+    undefined,
+  ),
+  'stream-constants': {
+    title: 'Harmonic prediction of a stream along its axis, with Schureman node factors',
+    publisher: 'Computed by constituents of the package @neaps/tide-predictor',
+    how: 'run-here',
+    confidence: 'M',
+    verified: true,
+    noted: '2026-11-27',
+  },
+  triangle: {
+    title: 'The triangle of speeds: through the water, of the water, over the ground',
+    publisher: 'Geometry',
+    how: 'closed-form',
+    confidence: 'H',
+    verified: true,
+    noted: '2026-11-27',
+  },
   'spm-1984': recalled(
     'Shore Protection Manual, wave growth over a fetch; with it CEM 2002, Wilson 1965, SMB and JONSWAP 1973',
     'US Army Corps of Engineers and others',

@@ -8,6 +8,7 @@ import type { Assessment, Finding, Phrase, Schedule } from '../model';
 import {
   boundFindings,
   isLong,
+  isStuck,
   latestTurnOf,
   leaveFindings,
   openFindings,
@@ -18,6 +19,7 @@ import {
   readyFindings,
   readyTasks,
   scheduleOf,
+  stuckFinding,
   routeFindings,
 } from '../passage';
 import { rightingFindings } from '../recover';
@@ -26,7 +28,7 @@ import type { StepFigures } from '../procedure';
 import { contentHash, countryFindings, crewFindings, type World } from '../rules';
 import { MS } from '../units';
 import { inOrder, sure, type Figures } from '../verdict';
-import { conditionsFor, densityOf, oldFrom, waterFindings, worstWithin } from '../water';
+import { conditionsFor, densityOf, oldFrom, riverFindings, waterFindings, worstWithin } from '../water';
 import { contextOf, type AssessInput, type Context } from './context';
 import { aboardFacts, placeFacts } from './facts';
 import { missingFindings } from './findings';
@@ -76,23 +78,21 @@ export function prepare(input: AssessInput): Prepared {
   const household = new Set(input.shed.people.map((p) => p.id));
 
   const reckon = (leave: number | undefined) => {
-    const schedule =
+    const timed =
       leave === undefined || !context.route || isLong(context.route)
         ? undefined
-        : withLatestTurn(
-            context,
-            scheduleOf(context.route, leave, trip.graceMinutes, trip.checkInMinutes),
-            homeBy,
-          );
+        : scheduleOf(context.route, leave, trip.graceMinutes, trip.checkInMinutes, context.stream?.at);
+    const stuck = timed && isStuck(timed) ? timed : undefined;
+    const schedule = timed && !isStuck(timed) ? withLatestTurn(context, timed, homeBy) : undefined;
     const days = daysOf(context, leave, schedule);
     const boats = parties.map((party) =>
       matchParty(party, parties, { gear, household, schedule, days, input }),
     );
-    return { schedule, days, boats, own: boats[0] };
+    return { schedule, stuck, days, boats, own: boats[0] };
   };
 
   const assessAt = (leave: number | undefined): Assessment => {
-    const { schedule, boats, own } = reckon(leave);
+    const { schedule, stuck, boats, own } = reckon(leave);
     const figures: Figures = { ...fixed.figures };
     const ready =
       schedule && zone !== undefined
@@ -103,6 +103,7 @@ export function prepare(input: AssessInput): Prepared {
       ...way.standing,
       ...boats.flatMap(({ party, world }) => crewFindings(party.context, world, party.fellow !== undefined)),
       ...leaveFindings(context, wall, leave),
+      ...(stuck ? [stuckFinding(trip, stuck, input.shed.places)] : []),
       ...openingFindings(context, leave),
       ...(schedule ? hourFindings(context, schedule, homeBy, figures) : []),
       ...(schedule ? way.at(schedule) : []),
@@ -157,6 +158,7 @@ function standing(context: Context): { findings: Finding[]; figures: Figures } {
     ...paceFindings(context),
     ...boundFindings(context),
     ...placeFindings(context),
+    ...riverFindings(context),
     ...boatFindings(laden, figures),
     ...companyFindings({ trip, fellows: together, people: shed.people, gear: shed.gear, kinds, ...pace }),
     ...offFindings(water, shed),

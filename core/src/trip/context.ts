@@ -15,7 +15,15 @@ import type { FiledPlan } from '../floatplan';
 import { indexCatalogue } from '../kit';
 import { routeOf, REST_FACTOR, type Route } from '../passage';
 import { guessed, type Pace } from '../verdict';
-import { sortForecast, tideOf, type SortedForecast, type Tide, conditionsFor } from '../water';
+import {
+  conditionsFor,
+  sortForecast,
+  streamOf,
+  tideOf,
+  type SortedForecast,
+  type Stream,
+  type Tide,
+} from '../water';
 
 export interface AssessInput {
   trip: Trip;
@@ -47,6 +55,7 @@ export interface Context extends AssessInput {
   route?: Route;
   speed?: Pace;
   tide?: Tide;
+  stream?: Stream;
   forecast?: SortedForecast;
   kinds: Map<string, GearKind>;
 }
@@ -66,6 +75,8 @@ export function contextOf(input: AssessInput): Context {
   const speed = speedOf(trip, boat, shed.boats);
   const told = conditionsFor(trip, input.conditions).forecast;
   const forecast = told && sortForecast(told);
+  const tide = water?.tide && tideOf(water.tide);
+  const stream = streamOf(water, tide);
   return {
     ...input,
     boat,
@@ -78,7 +89,8 @@ export function contextOf(input: AssessInput): Context {
     gone: new Set(trip.crew.flatMap((c) => (find(shed.people, c.person) ? [] : [c.person]))),
     ...(water ? { zone: water.zone } : {}),
     ...(speed ? { speed } : {}),
-    ...(water?.tide ? { tide: tideOf(water.tide) } : {}),
+    ...(tide ? { tide } : {}),
+    ...(stream ? { stream } : {}),
     ...(forecast ? { forecast } : {}),
     ...withRoute(trip, boat, launch, back, halts, speed?.value),
   };

@@ -2,6 +2,7 @@ import { distance, type LatLon } from '../earth';
 import type { Phrase, Water } from '../model';
 import { phrase } from '../say';
 import type { SourceId } from '../sources';
+import type { Stream } from './stream';
 import type { Tide } from './tide';
 import { weatherAt, type SortedForecast } from './weather';
 
@@ -41,18 +42,25 @@ export interface At {
 export interface Knowledge {
   water?: Pick<Water, 'forecastAt'>;
   tide?: Tide;
+  stream?: Stream;
   forecast?: SortedForecast;
 }
 
 /**
  * Conditions at a position and an instant (epoch ms), as far as anything is known of them. One forecast stands for a whole
- * water: how far off its point lies is told beside every value of it. Streams and depths are in no source yet, and
+ * water: how far off its point lies is told beside every value of it, and one stream likewise. Depths are in no source yet, and
  * are said to be lacking, never nought; waves are known where a forecast names them.
  */
-export function conditionsAt({ water, tide, forecast }: Knowledge): (position: LatLon, at: number) => At {
+export function conditionsAt({
+  water,
+  tide,
+  stream,
+  forecast,
+}: Knowledge): (position: LatLon, at: number) => At {
   return (position, at) => {
     const weather = forecast && weatherAt(forecast, at);
     const height = tide?.heightAt(at);
+    const flow = stream?.at(at);
     const point = water?.forecastAt;
     const away = point
       ? phrase('at.forecast.away', { metres: distance(position, point).metres })
@@ -67,6 +75,9 @@ export function conditionsAt({ water, tide, forecast }: Knowledge): (position: L
       ...known('water', weather?.water),
       ...known('visibility', weather?.visibility),
       ...known('thunder', weather?.thunder),
+      ...(stream && flow
+        ? { stream: { value: flow, source: stream.source, assumed: [phrase('at.stream.one')] } }
+        : {}),
       ...(tide && height !== undefined
         ? {
             tide: {

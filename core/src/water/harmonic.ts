@@ -65,8 +65,11 @@ function knotOf(name: string, { speed, knots }: Turning, n: number): Knot {
   return knot;
 }
 
-/** Height over the datum at an instant (epoch ms), metres. */
-export function heights({ constituents, z0 }: TideConstants): (at: number) => number {
+/** Height over the datum at an instant (epoch ms), metres; of a stream by its constants, its speed, m/s. */
+export function heights({
+  constituents,
+  z0,
+}: Pick<TideConstants, 'constituents' | 'z0'>): (at: number) => number {
   const parts = constituents
     .filter(({ name }) => moves(name))
     .map(({ name, amplitude, phase }) => ({

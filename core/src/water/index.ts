@@ -1,13 +1,15 @@
 /**
- * water: tide, weather and waves over the water. Streams come into this room when they are reckoned.
+ * water: tide, streams, weather and waves over the water.
  */
 export * from './conditions';
 export * from './density';
 export * from './fetch';
+export * from './stream';
 export * from './tide';
 export * from './typed';
 export * from './waves';
 export * from './weather';
+export { riverFindings } from './find-stream';
 export { waterFindings } from './findings';
 export type { OnWater } from './on-water';
 export { isPoor, oldFrom } from './find-weather';

@@ -1,5 +1,6 @@
 import type { Place, Trip, Water } from '../model';
 import type { Pace } from '../verdict';
+import type { Stream } from './stream';
 import type { Tide } from './tide';
 import type { SortedForecast } from './weather';
 
@@ -10,6 +11,7 @@ export interface OnWater {
   launch?: Place;
   back?: Place;
   tide?: Tide;
+  stream?: Stream;
   forecast?: SortedForecast;
   speed?: Pace;
   /** Epoch ms. */

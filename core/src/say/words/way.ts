@@ -74,6 +74,31 @@ export const WAY_WORDS = {
   'sea.lee.title': 'A shore close to leeward',
   'sea.lee':
     'Between {from} and {to} at {at:clock} {wind:speed} set onto the shore {metres:distance} to leeward: with nothing driving her she is there soon.',
+  'way.stuck.title': 'The stream is faster than she goes',
+  'way.stuck':
+    'From {from} to {to} at {at:clock} it runs {stream:speed} towards {bearing:bearing}: she makes no way against it, and no hours can be told.',
+  'sea.against.title': 'Wind against the stream',
+  'sea.against':
+    'Between {from} and {to} at {at:clock} {wind:speed} of wind stand against {stream:speed} of stream: waves {times:ratio} times as steep as elsewhere.',
+  'sea.against.stops':
+    'Between {from} and {to} at {at:clock} {wind:speed} of wind stand against {stream:speed} of stream: it stops such waves, and they break.',
+  'sea.against.why':
+    'The same place an hour later may be calm. The theory gives too much near the stream that stops them.',
+  'stream.none.title': 'Streams on {water} are not known',
+  'stream.none':
+    'So the hours are those of still water, and nobody looked where wind stands against a stream.',
+  'stream.part.title': 'The stream is not known for all hours',
+  'stream.part': '{name} says nothing at {at:clock}; for such hours the water is taken to stand still.',
+  'at.stream.one': 'One stream is taken for the whole water.',
+  'stream.mend': 'Enter the streams',
+  'river.rising.title': 'The river is rising',
+  'river.rising': 'A rising river runs faster, carries trees and covers what one knew.',
+  'river.untold.title': 'How {water} stands is not known',
+  'river.untold':
+    'Rain up-country changes level, speed and what drifts in it for days. Look at the gauge, or ask.',
+  'river.old.title': 'How {water} stood is from another day',
+  'river.old': 'It was seen on {on:date}.',
+  'river.mend': 'Say how it stands',
   'place.craft.title': '{place} is not for her',
   'place.craft.why': 'What you entered of {place} allows {what:list}, and not: {boat}.',
   'place.open.title': '{place} is shut at that hour',
