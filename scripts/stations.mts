@@ -1,4 +1,4 @@
-// `npm run stations`: cuts the public-domain tide stations out of the open dataset into core/data/water/stations.json.
+// `npm run stations`: cuts the public-domain tide and current stations out of the open dataset into core/data/water.
 import { readFileSync, writeFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { stations } from '@neaps/tide-database';
@@ -88,6 +88,53 @@ writeFileSync(
   `${JSON.stringify(rest, null, 2).replace(/\n\}$/, '')},\n  "reference": [\n${lines(r)}\n  ],\n  "offsets": [\n${lines(o)}\n  ]\n}\n`,
 );
 console.log(`${FILE}: ${r.length} stations by constants, ${o.length} by offsets`);
+
+/** Current stations with constants of their own: one line of the stream, flood and ebb by their directions. */
+const named = register(),
+  hours = register();
+/** The dataset has knots. */
+const KNOTS = 1852 / 3600;
+const currents = stations
+  .filter((s) => s.kind === 'current' && s.license.type === 'public domain' && s.license.commercial_use)
+  .filter((s) => s.harmonic_constituents.length > 0 && s.current?.flood_direction !== undefined)
+  .sort((a, b) => (a.id < b.id ? -1 : 1))
+  .map((s) => {
+    const {
+      flood_direction: flood = 0,
+      ebb_direction: ebb = (flood + 180) % 360,
+      mean_flow: mean = 0,
+    } = s.current!;
+    return [
+      s.id,
+      s.name,
+      whereOf(s),
+      whole(s.latitude, PLACES),
+      whole(s.longitude, PLACES),
+      hours.of(s.timezone),
+      Math.round(flood) % 360,
+      Math.round(ebb) % 360,
+      whole(mean * KNOTS, MM),
+      ...s.harmonic_constituents
+        .filter((c) => whole(c.amplitude * KNOTS, MM) > 0)
+        .flatMap((c) => [named.of(c.name), whole(c.amplitude * KNOTS, MM), whole(c.phase, TENTH)]),
+    ];
+  });
+const streams = {
+  _:
+    'Public-domain current stations of the US National Oceanic and Atmospheric Administration, cut out of the open dataset by ' +
+    '`npm run stations`. stations: id, name, where, latitude and longitude (1e-4 degrees), zone, flood and ebb (degrees true), mean ' +
+    'flow (mm/s), then constituent, amplitude (mm/s), phase lag at Greenwich (0.1 degrees) by threes.',
+  dataset: `@neaps/tide-database ${version()}`,
+  attribution: file.attribution,
+  constituents: named.list,
+  zones: hours.list,
+};
+const STREAMS = 'core/data/water/streams.json';
+writeFileSync(
+  STREAMS,
+  `${JSON.stringify(streams, null, 2).replace(/\n\}$/, '')},\n  "stations": [\n${lines(currents)}\n  ]\n}\n`,
+);
+console.log(`${STREAMS}: ${currents.length} stations`);
 
 function version(): string {
   const file = createRequire(import.meta.url).resolve('@neaps/tide-database/package.json');

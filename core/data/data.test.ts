@@ -44,6 +44,7 @@ const SCHEMAS: [RegExp, z.ZodType][] = [
   [/^rules\/packs\//, RulePack],
   [/^water\/forecast-words/, shipped.ForecastWords],
   [/^water\/stations/, shipped.StationRows],
+  [/^water\/streams/, shipped.StreamRows],
   [/^rules\/zones/, shipped.ZoneTable],
   [/^rules\/crew/, shipped.CrewRow.array()],
   [/^passage\/keep-off/, shipped.KeepOff],

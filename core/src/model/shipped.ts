@@ -280,6 +280,17 @@ export const StationRows = z.strictObject({
     )
     .min(1000),
 });
+/** Current stations cut out of the open dataset, likewise. */
+export const StreamRows = z.strictObject({
+  _: z.string(),
+  dataset: z.string(),
+  attribution: z.string().max(200),
+  constituents: z.array(z.string().max(8)),
+  zones: z.array(z.string()),
+  stations: z
+    .array(z.tuple([...StationHeadRow, z.int().min(0), z.int().min(0), z.int()]).rest(z.int().min(0)))
+    .min(500),
+});
 /** Words of forecasts and what they stand for: forces by their upper end, visibility by its lower. */
 export const ForecastWords = z.strictObject({
   force: z.strictObject({

@@ -1,7 +1,8 @@
 import rows from '../../data/water/stations.json';
-import { distance, type LatLon } from '../earth';
+import type { LatLon } from '../earth';
 import type { TideConstants, TideOffsets } from '../model';
 import { MS } from '../units';
+import { found, worded, type Found, type Named, type Worded } from './named-near';
 
 /**
  * Real tide stations, carried along: searched by name and nearness without any network. A station of its own constants, or one
@@ -9,20 +10,10 @@ import { MS } from '../units';
  */
 
 /** What a station is known by. */
-export interface StationHead {
-  id: string;
-  name: string;
-  where: string;
-  zone: string;
-  position: LatLon;
+export interface StationHead extends Named {
   by: 'constants' | 'offsets';
 }
-
-export interface StationFound extends StationHead {
-  /** From where it was looked for, as far as that is known. Degrees true from there. */
-  metres?: number;
-  bearing?: number;
-}
+export type StationFound = StationHead & Found;
 
 /** Who made the constants, and by which way they came here: told wherever a station is. */
 export const ATTRIBUTION = rows.attribution;
@@ -42,11 +33,8 @@ const headOf = (row: Row, by: StationHead['by']): StationHead => {
   return { id, name, where, zone: rows.zones[zone], position: { lat: lat / PLACES, lon: lon / PLACES }, by };
 };
 
-interface Indexed extends StationHead {
+interface Indexed extends StationHead, Worded {
   row: Row;
-  /** Words of its name and of where it lies, without accents, in small letters. */
-  words: string[];
-  named: number;
 }
 let index: Indexed[] | undefined;
 const all = (): Indexed[] =>
@@ -56,50 +44,16 @@ const all = (): Indexed[] =>
   ]);
 function indexed(row: Row, by: StationHead['by']): Indexed {
   const head = headOf(row, by);
-  const name = wordsOf(head.name);
-  return { ...head, row, words: [...name, ...wordsOf(head.where)], named: name.length };
-}
-
-/** Words as they are compared: without accents and case. */
-const wordsOf = (text: string): string[] =>
-  text
-    .normalize('NFD')
-    .replace(/\p{M}/gu, '')
-    .toLowerCase()
-    .split(/[^\p{L}\p{N}]+/u)
-    .filter(Boolean);
-
-/** So far off in a rough plane, squared: enough to order by. */
-function roughly(a: LatLon, b: LatLon): number {
-  const turn = Math.abs(a.lon - b.lon);
-  const east = Math.min(turn, 360 - turn) * Math.cos((((a.lat + b.lat) / 2) * Math.PI) / 180);
-  return (a.lat - b.lat) ** 2 + east ** 2;
+  return { ...head, ...worded(head), row };
 }
 
 /**
- * Stations of whose name or place some word begins with each of those given; first those that are called just so, then those with
- * all of it in their name, then by nearness. Without words all, by nearness.
+ * Tide stations by words and nearness.
  * @param here from where it is asked; without it they stand in the order of their names
  * @param most how many
  */
-export function findStations(words: string, here: LatLon | undefined, most: number): StationFound[] {
-  const wanted = wordsOf(words);
-  if (wanted.length === 0 && !here) return [];
-  return all()
-    .flatMap((one) => {
-      const hits = wanted.map((word) => one.words.findIndex((has) => has.startsWith(word)));
-      if (hits.includes(-1)) return [];
-      const named = wanted.length > 0 && hits.every((hit) => hit < one.named);
-      const whole = named && wanted.length === one.named && wanted.every((word) => one.words.includes(word));
-      return [{ one, fits: Number(named) + Number(whole), far: here ? roughly(one.position, here) : 0 }];
-    })
-    .sort((a, b) => b.fits - a.fits || a.far - b.far || (a.one.name < b.one.name ? -1 : 1))
-    .slice(0, most)
-    .map(({ one: { row: _row, words: _words, named: _named, ...head } }) => ({
-      ...head,
-      ...(here ? distance(here, head.position) : {}),
-    }));
-}
+export const findStations = (words: string, here: LatLon | undefined, most: number): StationFound[] =>
+  found(all(), words, here, most).map(({ row: _row, ...head }) => head);
 
 /** A station as a water keeps it, or undefined for an id that is not carried. */
 export function stationOf(id: string): TideConstants | TideOffsets | undefined {
