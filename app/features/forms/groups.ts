@@ -161,7 +161,7 @@ const GROUPS: Partial<Record<ThingType, (doc: Doc) => Group[]>> = {
         'rescueName',
         'rescueConfirmed',
         'numbers',
-        ...(kind === 'river' ? ['rapids'] : []),
+        ...(kind === 'river' ? ['rapids', 'stage'] : []),
       ],
     },
   ],

@@ -16,6 +16,7 @@ import { HALT } from './words';
 import { TextLink } from '../../ui/press';
 import { later } from '../../ui/later';
 
+const StreamBlock = later(() => import('../typed/stream-block').then((m) => m.StreamBlock));
 const TideBlock = later(() => import('../typed/tide-block').then((m) => m.TideBlock));
 
 export function WaterSection() {
@@ -64,6 +65,7 @@ export function WaterSection() {
       </Labelled>
       <BackToCar />
       <TideBlock />
+      <StreamBlock />
       <SketchChart />
       <TextLink href={`/trips/${trip.id}/chart`}>{HALT.chart}</TextLink>
       <Figures names={['passage/distance', 'passage/speed', 'water/tide-leave']} />

@@ -4,8 +4,9 @@ import { KNOT, MS } from '@escale/core/units';
 import { at } from '../../test/router';
 import { fakeServer, fresh, show, TRIP } from '../../test/world';
 import { ForecastBlock } from './forecast-block';
+import { StreamBlock } from './stream-block';
 import { TideBlock } from './tide-block';
-import { STATIONS } from './words';
+import { STATIONS, STREAM } from './words';
 
 const user = userEvent.setup({ delay: null });
 let server: ReturnType<typeof fakeServer>;
@@ -161,5 +162,65 @@ describe('a tide station that is carried', () => {
     expect(await screen.findByText(/^Heights over MLLW, from the turns of Honolulu/)).toBeTruthy();
     await user.click(screen.getByRole('button', { name: STATIONS.use }));
     await waitFor(() => expect(doc(water).tide).toMatchObject({ kind: 'offsets', heights: 'times' }));
+  });
+});
+
+describe('a stream', () => {
+  const WATER = '01890000-0000-7000-8000-000000000046';
+  const stream = () => (doc(WATER) as { stream?: { kind: string; rows?: object[] } }).stream;
+  const open = async () => {
+    show(<StreamBlock />, { trip: TRIP });
+    await user.click(await screen.findByRole('button', { name: 'Type it in' }));
+  };
+  test('typed by its turns: what lacks is told and nothing is lost; kept in SI; typed again from what is kept', async () => {
+    await open();
+    await write(STREAM.turnLines, '05:10 slack\n08:05 flod 1.2');
+    await user.click(screen.getByRole('button', { name: 'Keep it' }));
+    const alert = await screen.findByRole('alert');
+    for (const word of [/Where is it/, /Line 2/, /Where flood and ebb go/])
+      expect(alert.textContent).toMatch(word);
+    expect(stream()).toBeUndefined();
+    await write(STREAM.name, 'The narrows');
+    await write(STREAM.flood, '115');
+    await write(STREAM.ebb, '295°');
+    await write(STREAM.turnLines, '05:10 slack\n08:05 flood 1.2');
+    await user.click(screen.getByRole('button', { name: 'Keep it' }));
+    await waitFor(() => expect(stream()?.kind).toBe('turns'));
+    expect(stream()).toMatchObject({
+      flood: 115,
+      ebb: 295,
+      rows: [
+        { at: '2026-05-12T05:10:00.000Z', speed: 0 },
+        { at: '2026-05-12T08:05:00.000Z', speed: 1.2 * KNOT },
+      ],
+    });
+    await user.click(await screen.findByRole('button', { name: 'Change it' }));
+    expect((screen.getByLabelText(STREAM.turnLines) as HTMLTextAreaElement).value).toBe(
+      '2026-05-12 05:10 slack\n2026-05-12 08:05 flood 1.2',
+    );
+  });
+  test('typed by hours around high water, with both ranges or neither', async () => {
+    await open();
+    await user.click(screen.getByRole('radio', { name: STREAM.byHours }));
+    await write(STREAM.name, 'Atlas');
+    await write(STREAM.springRange, '4,2');
+    await write(STREAM.hourLines, '-1 45 1.4 0.7\nHW 60 0.9');
+    await user.click(screen.getByRole('button', { name: 'Keep it' }));
+    expect((await screen.findByRole('alert')).textContent).toMatch(/Both ranges or neither/);
+    await write(STREAM.neapRange, '2.1');
+    await user.click(screen.getByRole('button', { name: 'Keep it' }));
+    await waitFor(() => expect(stream()).toMatchObject({ kind: 'hours', springRange: 4.2, neapRange: 2.1 }));
+    await user.click(await screen.findByRole('button', { name: 'Take it away' }));
+    await waitFor(() => expect(stream()).toBeUndefined());
+  });
+  test('of a station that is carried: what it says from the hour of leaving on, and it is taken', async () => {
+    show(<StreamBlock />, { trip: TRIP });
+    await user.click(await screen.findByRole('button', { name: STREAM.look }));
+    await user.type(await screen.findByLabelText(STATIONS.find), 'pollock rip');
+    await user.click((await screen.findAllByRole('button', { name: /^Pollock Rip Channel/ }))[0]);
+    expect((await screen.findAllByText(/kn towards \d+°/)).length).toBe(7);
+    await user.click(screen.getByRole('button', { name: STREAM.use }));
+    await waitFor(() => expect(stream()?.kind).toBe('constants'));
+    expect(await screen.findByText(/Pollock Rip Channel.*by its constants/)).toBeTruthy();
   });
 });

@@ -105,3 +105,42 @@ export const ON_STRIP = {
   later: 'Later',
   turnLead: 'Press a turn on the strip, then change its height or its time. A ring stands where a turn is.',
 } as const;
+
+/** Streams: what is here of them, and how they are typed. */
+export const STREAM = {
+  title: 'Stream',
+  none: 'None: the hours are those of still water.',
+  isStation: '{name}, {where}: by its constants, for the whole water.',
+  isTurns: '{name}: {n#turn|turns} typed in, for the whole water.',
+  isHours: '{name}: {n#hour|hours} around high water, for the whole water.',
+  look: 'Look for a stream station',
+  table: 'Type a table instead',
+  noStation: 'No station of that name is carried. Type in a table instead.',
+  carried: 'Carried along are {n} current stations of the United States. For other coasts type in a table.',
+  hour: '{at:day} {at:clock}: {speed:speed} towards {towards:bearing}',
+  error:
+    'In the channel where the station lies, to a few tenths of a knot; wind and rain change it. Beside it the stream is another.',
+  use: 'Use this station',
+  saved: 'the stream of {name}',
+  dropped: 'no stream',
+  how: 'What the table gives',
+  byTurns: 'Slack, flood and ebb of the day',
+  byHours: 'Hours around high water',
+  name: 'Where it is, or what the table is called',
+  flood: 'Flood towards, °',
+  ebb: 'Ebb towards, °',
+  springRange: 'Spring range, m',
+  neapRange: 'Neap range, m',
+  turnLines: 'A turn a line',
+  hourLines: 'An hour a line',
+  turnHelp:
+    '03:10 slack, then 06:05 flood 1.2, then 09:20 slack, then 12:15 ebb 1.5: hours on the clock, knots. What lies between slack and strongest is reckoned; where a line is missing nothing is.',
+  hourHelp:
+    '-3 045 1.4 0.7: hours from high water at the tide station of this water, towards in degrees, knots at springs and at neaps.',
+  unnamed: 'Where is it? A word or two.',
+  directions: 'Where flood and ebb go to, in degrees from 0 to 360.',
+  ranges: 'Both ranges or neither, that of springs the larger.',
+  slackLine: '{time} slack',
+  floodLine: '{time} flood {speed}',
+  ebbLine: '{time} ebb {speed}',
+} as const;

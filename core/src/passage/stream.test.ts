@@ -259,6 +259,20 @@ describe('in the whole of a trip', () => {
     expect(with_.legs[0].arrives).toBeLessThan(still.legs[0].arrives);
     expect(with_.home!).toBeGreaterThan(still.home!);
   });
+  test('of a station that lies on another water the hours are told, and that they lean on it', () => {
+    const far: StreamStation = {
+      kind: 'constants',
+      name: 'Elsewhere',
+      flood: 115,
+      ebb: 295,
+      mean: 0.2,
+      constituents: [{ name: 'M2', amplitude: 0.1, phase: 0 }],
+      station: { id: 'x', where: 'far', position: { lat: 41.2, lon: -29 }, source: 'x' },
+    };
+    expect(said(found(input(far), 'day/stream')!)).toContain('22.');
+    const near = { ...far, station: { ...far.station!, position: { lat: 41.2, lon: -29.48 } } };
+    expect(found(input(near), 'day/stream')).toBeUndefined();
+  });
   test('a stream faster than she goes gives no hours, and a finding that says where and when', () => {
     const a = assess(input(always(2.5, 115)));
     expect(a.schedule).toBeUndefined();

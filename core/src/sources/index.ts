@@ -2,34 +2,13 @@
  * sources: every published text and table that a number or a rule leans on, with edition and how sure we are.
  * Everything here was written down from memory unless `how` says otherwise; nothing was looked up.
  */
-export type How = 'run-here' | 'closed-form' | 'recalled' | 'common-practice' | 'own-estimate';
+import { SEA } from './sea';
+import { recalled, type Source } from './source';
 
-export interface Source {
-  title: string;
-  publisher: string;
-  edition?: string;
-  how: How;
-  confidence: 'H' | 'M' | 'L';
-  verified: boolean;
-  noted: string;
-}
-
-const recalled = (
-  title: string,
-  publisher: string,
-  edition: string | undefined,
-  confidence: 'H' | 'M' | 'L' = 'H',
-): Source => ({
-  title,
-  publisher,
-  ...(edition ? { edition } : {}),
-  how: 'recalled',
-  confidence,
-  verified: false,
-  noted: '2026-11-24',
-});
+export type { How, Source } from './source';
 
 export const SOURCES = {
+  ...SEA,
   'si-brochure': {
     title: 'International yard, pound and nautical mile; the SI',
     publisher: 'International agreements of 1929 and 1959',
@@ -304,43 +283,6 @@ export const SOURCES = {
     verified: false,
     noted: '2026-11-24',
   },
-  'stream-turns': recalled(
-    'A stream between slack and strongest: a sine of the time, by which tables of streams are read',
-    'Handbooks of navigation',
-    undefined,
-    'M',
-  ),
-  'stream-hours': recalled(
-    'Streams by hours before and after high water, between neaps and springs by the range',
-    'Tidal atlases and handbooks of navigation',
-    undefined,
-  ),
-  'stream-constants': {
-    title: 'Harmonic prediction of a stream along its axis, with Schureman node factors',
-    publisher: 'Computed by constituents of the package @neaps/tide-predictor',
-    how: 'run-here',
-    confidence: 'M',
-    verified: true,
-    noted: '2026-11-27',
-  },
-  triangle: {
-    title: 'The triangle of speeds: through the water, of the water, over the ground',
-    publisher: 'Geometry',
-    how: 'closed-form',
-    confidence: 'H',
-    verified: true,
-    noted: '2026-11-27',
-  },
-  'spm-1984': recalled(
-    'Shore Protection Manual, wave growth over a fetch; with it CEM 2002, Wilson 1965, SMB and JONSWAP 1973',
-    'US Army Corps of Engineers and others',
-    '4th edition, 1984',
-  ),
-  'waves-on-stream': recalled(
-    'Changes in the form of short gravity waves on long waves and tidal currents, J. Fluid Mech.',
-    'M. S. Longuet-Higgins and R. W. Stewart',
-    '1961',
-  ),
   'drag-flat': recalled(
     'Force of wind on a flat surface, ½·ρ·Cd·A·V², and wind near the water by a power of 0.11',
     'Handbooks of fluid mechanics',
@@ -363,27 +305,6 @@ export const SOURCES = {
     verified: true,
     noted: '2026-11-24',
   },
-  'your-chart': {
-    title: 'Shore and depths as they were drawn or loaded by you: a sketch, not for navigation',
-    publisher: 'You',
-    how: 'common-practice',
-    confidence: 'M',
-    verified: false,
-    noted: '2026-11-27',
-  },
-  'by-law': {
-    title: 'What is allowed at a place, as you entered it; the local authority says what holds',
-    publisher: 'The local authority, as told by you',
-    how: 'common-practice',
-    confidence: 'M',
-    verified: false,
-    noted: '2026-11-27',
-  },
-  'under-keel': recalled(
-    'Water needed: charted depth + tide − draught, and a third to half a metre to spare',
-    'Handbooks of small-craft navigation',
-    undefined,
-  ),
   'your-word': {
     title: 'What you stated',
     publisher: 'You',

@@ -1,4 +1,4 @@
-import { civilDate, daysBetween } from '../earth';
+import { civilDate, daysBetween, distance } from '../earth';
 import type { Finding, Schedule, Water } from '../model';
 import { TIDAL } from '../model/lists';
 import { phrase } from '../say';
@@ -7,12 +7,14 @@ import { goTo, guessed } from '../verdict';
 import { WATER } from './limits';
 import type { OnWater } from './on-water';
 
+/** A station further off than this is of another water, m. */
+const FAR = WATER.limit('station-far');
 /** The stream is looked for this often while one is out. */
 const LOOK = 20 * MS.minute;
 
 /** Is the stream known, over all the hours of the trip? */
 export function streamFindings(
-  { trip, water, stream }: OnWater,
+  { trip, water, stream, launch }: OnWater,
   { leave, home = leave }: Schedule,
 ): Finding[] {
   if (!water || !TIDAL.has(water.class)) return [];
@@ -25,6 +27,13 @@ export function streamFindings(
         mend,
       }),
     ];
+  const metres = launch && stream.position && distance(stream.position, launch.position).metres;
+  if (metres !== undefined && metres > FAR) {
+    const because = [phrase('stream.far', { name: stream.name, metres, place: launch?.name ?? water.name })];
+    return [
+      WATER.finding('day/stream', 'far', trip.id, { title: phrase('stream.far.title'), because, mend }),
+    ];
+  }
   for (let at = leave; at <= home; at += LOOK) {
     if (stream.at(at) !== undefined) continue;
     const because = [phrase('stream.part', { name: stream.name, at })];

@@ -1,5 +1,6 @@
 import type { RiverStage, StreamHours, StreamStation, StreamTurns, Water } from '../model';
 import type { SourceId } from '../sources';
+import type { LatLon } from '../earth';
 import { HOUR, MS } from '../units';
 import type { Flow } from './conditions';
 import { heights } from './harmonic';
@@ -10,6 +11,8 @@ import type { Tide, TideExtreme } from './tide';
 export interface Stream {
   name: string;
   source: SourceId;
+  /** Where it was measured, as far as that was said. */
+  position?: LatLon;
   /** m/s, and degrees true towards which it goes; undefined where nothing says it. */
   at(at: number): Flow | undefined;
 }
@@ -32,7 +35,12 @@ function made(station: StreamStation, tide: Tide | undefined): Stream {
     return { name, source: 'stream-hours', at: tide ? byHours(station, tide) : () => undefined };
   if (station.kind === 'turns') return { name, source: 'stream-turns', at: byTurns(station) };
   const speedAt = heights({ z0: station.mean, constituents: station.constituents });
-  return { name, source: 'stream-constants', at: (at) => towards(speedAt(at), station) };
+  return {
+    name,
+    source: 'stream-constants',
+    ...(station.station ? { position: station.station.position } : {}),
+    at: (at) => towards(speedAt(at), station),
+  };
 }
 
 /** Seen by eye on a day: it runs on as it was. */

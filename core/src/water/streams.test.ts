@@ -27,7 +27,7 @@ describe('the current stations that are carried', () => {
           expect(Math.min(turn, 360 - turn)).toBeLessThan(0.0501);
         });
         const off = Math.abs(ours.flood - theirs.current!.flood_direction!) % 360;
-      expect(Math.min(off, 360 - off)).toBeLessThan(0.51);
+        expect(Math.min(off, 360 - off)).toBeLessThan(0.51);
       }
     },
   );

@@ -30,7 +30,7 @@ export interface Tide {
  * @returns the words for it, or undefined where it is near, or nobody said where it lies
  */
 export function farStation(
-  { name, position }: Tide,
+  { name, position }: Pick<Tide, 'name' | 'position'>,
   place: Pick<Place, 'name' | 'position'>,
 ): Phrase | undefined {
   const metres = position && distance(position, place.position).metres;

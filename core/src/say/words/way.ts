@@ -87,6 +87,8 @@ export const WAY_WORDS = {
   'stream.none.title': 'Streams on {water} are not known',
   'stream.none':
     'So the hours are those of still water, and nobody looked where wind stands against a stream.',
+  'stream.far.title': 'The stream is that of another water',
+  'stream.far': '{name} lies {metres:distance} from {place}, and the hours are reckoned with it.',
   'stream.part.title': 'The stream is not known for all hours',
   'stream.part': '{name} says nothing at {at:clock}; for such hours the water is taken to stand still.',
   'at.stream.one': 'One stream is taken for the whole water.',
