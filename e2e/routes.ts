@@ -43,6 +43,7 @@ export const ROUTES = [
   '/begin',
   '/shed/look',
   '/shed/removed',
+  `${TRIP}/week`,
   `${TRIP}/chart`,
   '/shed/chart?water=01890000-0000-7000-8000-000000000046',
   `${TRIP}/paper`,

@@ -227,13 +227,21 @@ export const useBackdrop = (): Backdrop =>
 
 /** Weather for a trip's day. Undefined while it is asked for; `{}` when there is none. */
 export function useConditions(trip: string | undefined, date: string | undefined): Conditions | undefined {
-  const { answer, error } = useRead<unknown>(trip && date ? conditionsOf(trip, date) : null, NOW_AND_THEN);
+  return useWeather(trip && date ? conditionsOf(trip, date) : null);
+}
+
+function useWeather(path: string | null): Conditions | undefined {
+  const { answer, error } = useRead<unknown>(path, NOW_AND_THEN);
   return useMemo(() => {
     if (!answer) return error ? {} : undefined;
     const parsed = Conditions.safeParse(answer.body);
     return parsed.success ? parsed.data : {};
   }, [answer, error]);
 }
+
+/** Weather for many days from one on. */
+export const useDaysAhead = (trip: string, date: string, days: number): Conditions | undefined =>
+  useWeather(`${conditionsOf(trip, date)}&days=${days}`);
 
 interface Ticks {
   /** Absent in answers of before. */

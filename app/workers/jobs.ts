@@ -8,10 +8,12 @@ import { packsOn } from '@escale/core/rules';
 import {
   sweepDays,
   sweepSteps,
+  windowSteps,
   type AssessInput,
   type Departure,
   type Progress,
   type Span,
+  type LeavingWindow,
 } from '@escale/core/trip';
 
 /** A piece of what a job gives, and how far it is. */
@@ -51,6 +53,8 @@ export interface Jobs {
   sweep: { input: SweepJob; part: Departure[] };
   /** Several days held against each other: a row of departures each, at the end. */
   days: { input: DaysJob; part: Departure[][] };
+  /** Windows of leaving over many days: what came so far, again and again, and all of them at the end. */
+  windows: { input: SweepJob; part: LeavingWindow[] };
   /** One leak through each opening of a boat, in their order. */
   leaks: { input: LeaksJob; part: Leak };
   /** A table out of a file’s text: what is torn in it must not keep the page. */
@@ -84,12 +88,24 @@ function* toTheEnd<P>(steps: Generator<Progress, P>): Work<P> {
 export type Working<N extends JobName> = (input: Jobs[N]['input']) => Work<Jobs[N]['part']>;
 
 /** What is reckoned. What is read out of files stands in `reading`. */
-export const JOBS: { [N in 'sweep' | 'days' | 'leaks']: Working<N> } = {
+export const JOBS: { [N in 'sweep' | 'days' | 'windows' | 'leaks']: Working<N> } = {
   *sweep({ input, from, until, step }) {
     yield* toTheEnd(sweepSteps(wholeOf(input), from, until, step));
   },
   *days({ input, spans, step }) {
     yield* toTheEnd(sweepDays(wholeOf(input), spans, step));
+  },
+  *windows({ input, from, until, step }) {
+    const steps = windowSteps(wholeOf(input), from, until, step);
+    let next = steps.next();
+    let at: Progress = { done: 0, of: 0 };
+    while (!next.done) {
+      const { windows, ...progress } = next.value;
+      at = progress;
+      yield windows ? { ...at, part: windows } : at;
+      next = steps.next();
+    }
+    yield { ...at, part: next.value };
   },
   *leaks({ boat, weight, density, relief, sea }) {
     const hull = hullOf(boat);

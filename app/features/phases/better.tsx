@@ -4,13 +4,14 @@ import { LEVELS } from '@escale/core/model/lists';
 import { bestOf, type Departure, type Span } from '@escale/core/trip';
 import { MS } from '@escale/core/units';
 import { Button, Row } from '../../ui/button';
+import { TextLink } from '../../ui/press';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
 import { useJob } from '../../data/jobs';
 import { useNow } from '../../data/hooks';
 import { nearest, STEP, useDay } from './day';
 import { useTrip } from '../trip/use-trip';
-import { BETTER } from './words';
+import { BETTER, WEEK } from './words';
 
 const rank = ({ worst }: Pick<Departure, 'worst'>) => LEVELS.indexOf(worst);
 /** A day is held against so many that follow it. */
@@ -19,11 +20,12 @@ const DAY = 24 * 60 * MS.minute;
 
 /** Another hour of the day that does better, one tap away; or that none does, and which day would. */
 export function Better() {
-  const { assessment, says } = useTrip();
+  const { trip, assessment, says } = useTrip();
   const { departures, leaveAt } = useDay();
   const now = useNow(STEP);
   const { leave } = assessment;
   if (leave === undefined || departures.length === 0) return null;
+  const week = <TextLink href={`/trips/${trip.id}/week`}>{WEEK.open}</TextLink>;
   const mine = nearest(departures, leave);
   const best = bestOf(departures, now);
   const limits = mine.reason;
@@ -42,6 +44,7 @@ export function Better() {
         <Row>
           <Button onPress={() => leaveAt(there.leave)}>{says(BETTER.leave, { at: there.leave })}</Button>
         </Row>
+        {week}
       </Block>
     );
   }
@@ -52,8 +55,11 @@ export function Better() {
     <Block title={BETTER.none}>
       <T as="soft">{says(BETTER.same, { what: hours.alone ?? hours.title })}</T>
       <OtherDays />
+      {week}
     </Block>
-  ) : null;
+  ) : (
+    <View style={{ paddingHorizontal: 12 }}>{week}</View>
+  );
 }
 
 /** The days after this one, held against it when they are asked for. */

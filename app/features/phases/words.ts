@@ -23,3 +23,36 @@ export const ANSWER = {
   advises:
     'Escale advises; it never permits. The skipper decides, and the local authority says what holds there today.',
 } as const;
+
+/** The hours of a week in which it works. */
+export const WEEK = {
+  title: 'When it works',
+  lead: 'Every ten minutes of the next {days} days, by what the hour changes: light, tide, stream, wind, waves and what stands open at that hour.',
+  open: 'Look at the whole week',
+  asking: 'The weather is asked for.',
+  looking: 'Looking, {done} of {of} departures',
+  stop: 'Stop',
+  again: 'Look again',
+  stopped: 'Stopped at {done} of {of} departures: what lies behind was not looked at.',
+  failed: 'The week could not be reckoned.',
+  noHour: 'Choose the water first: without it no hour is known.',
+  best: 'The best hours',
+  none: 'In none of these hours may you leave: something stops at each of them.',
+  span: '{day:day}, {from:clock} to {until:clock}',
+  single: '{day:day}, {from:clock}',
+  level: { stop: 'Stop', fix: 'Fix', know: 'Know', ready: 'Ready' },
+  needs: 'It leans on what is not known yet: {what}.',
+  stands: 'Stands first: {what}.',
+  clear: 'Nothing that the hour changes stands against it.',
+  opens: 'It opens when this is over: {what}.',
+  closes: 'It closes with this: {what}.',
+  leave: 'Leave {day:day} {from:clock}',
+  now: 'Why not at {at:clock} on {day:day}?',
+  nowIs: '{what}.',
+  nowClear: 'That is as good an hour as any.',
+  rows: 'Day by day',
+  rowsSaid: 'Hours of leaving, day by day: the taller, the worse.',
+  list: 'Read as a list',
+  line: '{from:clock} to {until:clock}: {level}, {what}',
+  lineClear: '{from:clock} to {until:clock}: {level}',
+} as const;

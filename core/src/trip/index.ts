@@ -5,6 +5,7 @@ export * from './assess';
 export type { AssessInput } from './context';
 export * from './strip';
 export * from './sweep';
+export * from './windows';
 export * from './changes';
 export * from './answer';
 export * from './next';

@@ -1,3 +1,4 @@
+import * as z from 'zod';
 import express, { Router } from 'express';
 import { checkBundle, MOST_BYTES } from '@escale/core/formats';
 import { Id } from '@escale/core/model';
@@ -8,6 +9,9 @@ import type { Services } from '../services';
 import { conditionsOf, loadShed } from '../things/shed';
 import { parse, Problem } from './problem';
 import { whoOf } from './who';
+
+/** No service tells further ahead. */
+const Days = z.coerce.number().int().min(1).max(16);
 
 /** Bundles in and out, and the conditions of a trip from the outside services. */
 export function exchange(services: Services): Router {
@@ -43,7 +47,10 @@ export function exchange(services: Services): Router {
       typeof req.query.date === 'string' && /^\d{4}-\d{2}-\d{2}$/.test(req.query.date)
         ? req.query.date
         : trip.leave.date;
-    res.json(await conditionsOf({ ...trip, leave: { ...trip.leave, date } }, shed, services, household));
+    const days = req.query.days === undefined ? 1 : parse(Days, req.query.days);
+    res.json(
+      await conditionsOf({ ...trip, leave: { ...trip.leave, date } }, shed, services, household, days),
+    );
   });
 
   return routes;

@@ -131,7 +131,7 @@ const PATHS: Record<string, Record<string, object>> = {
   '/api/conditions/{trip}': {
     get: {
       summary: 'Weather for a trip’s day.',
-      parameters: [...path('trip').parameters, ...query('date').parameters],
+      parameters: [...path('trip').parameters, ...query('date', 'days').parameters],
       ...answer('Conditions.', 'Conditions'),
     },
   },

@@ -45,6 +45,8 @@ export async function conditionsOf(
   shed: Shed,
   { weather, clock, db }: Asked,
   household?: string,
+  /** So many days from the trip's own on. */
+  days = 1,
 ): Promise<Conditions> {
   const [brought] =
     db && household
@@ -60,7 +62,12 @@ export async function conditionsOf(
   // Only which days are asked for hangs on the zone; a day and a half around noon holds the day in every zone.
   const noon = wallToInstant(trip.leave.date, '12:00', water?.zone ?? 'UTC');
   if ('gap' in noon) return {};
-  const forecast = await weather.forecast(at, noon.at - AROUND, noon.at + AROUND, clock.now());
+  const forecast = await weather.forecast(
+    at,
+    noon.at - AROUND,
+    noon.at + AROUND + (days - 1) * MS.day,
+    clock.now(),
+  );
   return forecast ? { forecast } : {};
 }
 

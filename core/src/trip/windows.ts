@@ -1,0 +1,151 @@
+import { civilDate } from '../earth';
+import type { Finding, Level, Phrase } from '../model';
+import { LEVELS } from '../model/lists';
+import { MS } from '../units';
+import { worstLevel } from '../verdict';
+import { prepare, type Prepared } from './assess';
+import type { AssessInput } from './context';
+import type { Progress } from './sweep';
+
+/** Hours of leaving that give the same, side by side. */
+export interface LeavingWindow {
+  /** First and last departure of it, epoch ms. */
+  from: number;
+  until: number;
+  worst: Level;
+  /** Something at that level is open: nobody has said or measured what would settle it. */
+  open: boolean;
+  /** What stands first within it; absent where nothing does that the hour changes. */
+  limits?: Phrase;
+  /** What is worse just before, and what just after; absent where nothing was looked at there. */
+  opens?: Phrase;
+  closes?: Phrase;
+}
+
+/** One departure as it was found. */
+interface Row {
+  leave: number;
+  found: Pick<Finding, 'id' | 'level' | 'open' | 'title'>[];
+}
+
+/** So many departures are reckoned before what came so far is told again. */
+const BATCH = 36;
+export const WINDOW_STEP = 10 * MS.minute;
+
+/**
+ * Every departure over [from, until], day by day: a wanted hour at home is that of the day one leaves on. What came so far is
+ * told every now and then, as windows; at the end all of them.
+ */
+export function* windowSteps(
+  input: AssessInput,
+  from: number,
+  until: number,
+  step = WINDOW_STEP,
+): Generator<Progress & { windows?: LeavingWindow[] }, LeavingWindow[]> {
+  const leaves = Array.from(
+    { length: Math.max(0, Math.floor((until - from) / step) + 1) },
+    (_, i) => from + i * step,
+  );
+  const days = new Map<string, Prepared>();
+  const rows: Row[] = [];
+  for (const leave of leaves) {
+    const prepared = preparedOn(input, leave, days);
+    const found = prepared
+      .at(leave)
+      .findings.filter((f) => f.varies === 'hour')
+      .map(({ id, level, open, title }) => ({ id, level, title, ...(open ? { open } : {}) }));
+    rows.push({ leave, found });
+    const at = { done: rows.length, of: leaves.length };
+    yield rows.length % BATCH === 0 ? { ...at, windows: windowsOf(rows, step) } : at;
+  }
+  return windowsOf(rows, step);
+}
+
+/** The trip as if it left on the day of an instant, by the water's calendar. */
+function preparedOn(input: AssessInput, leave: number, days: Map<string, Prepared>): Prepared {
+  const zone = input.shed.waters.find(({ id }) => id === input.trip.water)?.zone ?? 'UTC';
+  const date = civilDate(leave, zone);
+  let prepared = days.get(date);
+  if (!prepared) {
+    const { time } = input.trip.leave;
+    prepared = prepare({ ...input, trip: { ...input.trip, leave: { date, time } } });
+    days.set(date, prepared);
+  }
+  return prepared;
+}
+
+const rank = (level: Level) => LEVELS.indexOf(level);
+
+/** What stands at every departure alike hides every difference, and is left out. */
+function alike(rows: readonly Row[]): Set<string> {
+  const [first] = rows;
+  const least = worstLevel([]);
+  const same = (f: Row['found'][number]) =>
+    f.level !== least &&
+    rows.every(({ found }) =>
+      found.some(({ id, level, open }) => id === f.id && level === f.level && open === f.open),
+    );
+  return new Set((first?.found ?? []).filter(same).map(({ id }) => id));
+}
+
+interface Judged {
+  leave: number;
+  worst: Level;
+  open: boolean;
+  /** Findings at the worst level. */
+  at: Row['found'];
+}
+
+function judged({ leave, found }: Row, without: ReadonlySet<string>): Judged {
+  const counted = found.filter(({ id }) => !without.has(id));
+  const worst = worstLevel(counted);
+  const at = counted.filter(({ level }) => level === worst);
+  return { leave, worst, open: at.some(({ open }) => open === true), at };
+}
+
+/** Departures side by side that give the same level, with what opens and what closes each. */
+export function windowsOf(rows: readonly Row[], step: number): LeavingWindow[] {
+  const without = alike(rows);
+  const all = rows.map((row) => judged(row, without));
+  const windows: LeavingWindow[] = [];
+  let first = 0;
+  all.forEach((one, i) => {
+    const next = all[i + 1];
+    if (next && next.worst === one.worst && next.open === one.open && next.leave - one.leave <= step) return;
+    const inside = all.slice(first, i + 1);
+    // Of what is open it is told what is missing.
+    const limit = one.open ? one.at.find(({ open }) => open) : one.at[0];
+    windows.push({
+      from: inside[0].leave,
+      until: one.leave,
+      worst: one.worst,
+      open: one.open,
+      ...(limit && one.worst !== worstLevel([]) ? { limits: limit.title } : {}),
+      ...edge('opens', all[first - 1], one),
+      ...edge('closes', next, one),
+    });
+    first = i + 1;
+  });
+  return windows;
+}
+
+/** What a neighbour has that is worse, or worse known. */
+function edge(name: 'opens' | 'closes', beside: Judged | undefined, inside: Judged): Partial<LeavingWindow> {
+  if (!beside || rank(beside.worst) > rank(inside.worst)) return {};
+  const within = new Set(inside.at.map(({ id }) => id));
+  const [other] = beside.at.filter(({ id, level }) => level !== inside.worst || !within.has(id));
+  return other ? { [name]: other.title } : {};
+}
+
+/** The best first: the better level, then what needs no missing fact, then the longer, then the earlier. */
+export const inWindowOrder = (a: LeavingWindow, b: LeavingWindow): number =>
+  rank(b.worst) - rank(a.worst) ||
+  Number(a.open) - Number(b.open) ||
+  b.until - b.from - (a.until - a.from) ||
+  a.from - b.from;
+
+/** The windows of the best level there is, at most so many. Where nothing is better than a Stop there is none. */
+export function bestWindows(windows: readonly LeavingWindow[], most: number): LeavingWindow[] {
+  const sorted = [...windows].filter(({ worst }) => worst !== 'stop').sort(inWindowOrder);
+  return sorted.slice(0, most);
+}
