@@ -41,7 +41,6 @@ await shoot(phone, 'kit', `${TRIP}/pack/kit`);
 await shoot(phone, 'load', `${FOUR}/pack/load`, toPlan);
 await shoot(phone, 'ready', `${TRIP}/pack/ready`);
 await shoot(phone, 'shed', '/shed');
-await shoot(phone, 'boat', '/shed/boat/01890000-0000-7000-8000-000000000005');
 await shoot(phone, 'begin', '/begin', async (page) => {
   await page.getByRole('radio', { name: 'Another boat' }).click();
   await page.getByRole('radio', { name: 'Inflatable', exact: true }).click();
@@ -51,10 +50,13 @@ await shoot(phone, 'ramp', `${FOUR}/go/launch`, (page) =>
   page.getByRole('img', { name: /^The ramp/ }).evaluate((ramp) => ramp.scrollIntoView({ block: 'start' })),
 );
 await shoot(wide, 'wide-water', `${TRIP}/plan/water`);
-await shoot(phone, 'brief', `${FOUR}/brief`);
-await shoot(phone, 'wrong', `${FOUR}/trouble/wrong`, (page) =>
-  page.getByRole('button', { name: 'Stern heavy' }).click(),
+await shoot(phone, 'chart', `${TRIP}/chart`, (page) =>
+  page.getByRole('button', { name: 'Heron Reach', exact: true }).click(),
 );
+await shoot(phone, 'week', `${TRIP}/week`, (page) =>
+  page.getByRole('button', { name: 'Read as a list' }).waitFor(),
+);
+await shoot(phone, 'brief', `${FOUR}/brief`);
 await shoot(phone, 'righting', `${CAT}/trouble/capsize-catamaran`, (page) =>
   page
     .getByRole('group', { name: 'Can we right her?', exact: true })
