@@ -18,6 +18,7 @@ import { useTrip } from '../trip/use-trip';
 import { FineButton } from '../deeds/fine-button';
 import { LeftButton } from '../deeds/left-button';
 import { Unsent } from '../deeds/unsent';
+import { HeardForecast } from '../typed/heard';
 import { HaltCheck } from './halt-check';
 import { OnWater } from './on-water';
 import { GO, LANDING, TURN } from './words';
@@ -101,6 +102,7 @@ function Screen() {
       {left || !open ? <HaltCheck /> : null}
       {open ? <Unsent plan={plan} /> : null}
       <NearestLanding />
+      {left || !open ? <HeardForecast /> : null}
 
       <View style={{ flex: 1, minHeight: 8 }} />
       <Row>

@@ -3,6 +3,7 @@ import { T } from '../../ui/text';
 import { Figures } from '../trip/figure-view';
 import { later } from '../../ui/later';
 import { TripForm } from '../trip/trip-form';
+import { OneWorse } from './one-worse';
 
 const ForecastBlock = later(() => import('../typed/forecast-block').then((m) => m.ForecastBlock));
 
@@ -16,6 +17,7 @@ export function DaySection() {
       <TripForm fields={['leave', 'speed', 'homeBy', 'driveMinutes', 'checkInMinutes']} />
       <TripForm fields={['limits']} />
       <ForecastBlock />
+      <OneWorse />
     </View>
   );
 }

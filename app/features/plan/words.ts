@@ -54,3 +54,15 @@ export const COMPANY = {
   noWay: 'makes no way',
   tows: '{speed:speed} with one in tow',
 } as const;
+
+/** The day, one worse. */
+export const WORSE = {
+  ask: 'What if it is one worse?',
+  hide: 'As it is forecast',
+  what: 'A force more and two hours earlier than forecast; nothing of your plan is changed by looking.',
+  same: 'Nothing more would stand against it.',
+  more: '{n#thing|things} more would stand against it:',
+  line: '{level}: {what}',
+  level: { stop: 'Stop', fix: 'Fix', know: 'Know', ready: 'Ready' },
+  turn: 'You would have to turn back by {at:clock}.',
+} as const;

@@ -4,9 +4,10 @@ import { KNOT, MS } from '@escale/core/units';
 import { at } from '../../test/router';
 import { fakeServer, fresh, show, TRIP } from '../../test/world';
 import { ForecastBlock } from './forecast-block';
+import { HeardForecast } from './heard';
 import { StreamBlock } from './stream-block';
 import { TideBlock } from './tide-block';
-import { STATIONS, STREAM } from './words';
+import { HEARD, STATIONS, STREAM } from './words';
 
 const user = userEvent.setup({ delay: null });
 let server: ReturnType<typeof fakeServer>;
@@ -222,5 +223,22 @@ describe('a stream', () => {
     await user.click(screen.getByRole('button', { name: STREAM.use }));
     await waitFor(() => expect(stream()?.kind).toBe('constants'));
     expect(await screen.findByText(/Pollock Rip Channel.*by its constants/)).toBeTruthy();
+  });
+});
+
+describe('a forecast heard afloat', () => {
+  const forecast = () =>
+    doc(TRIP).forecast as { source: string; hours: { at: string; wind: number; from: number }[] } | undefined;
+  test('in two taps, a force and from when: it stands at once, and can be taken back', async () => {
+    show(<HeardForecast />, { trip: TRIP });
+    await user.click(await screen.findByRole('button', { name: HEARD.title }));
+    await user.click(screen.getByRole('button', { name: 'Force 6' }));
+    await user.click(screen.getByRole('button', { name: /^In 2 h/ }));
+    await waitFor(() => expect(forecast()?.source).toMatch(/^Heard afloat: force 6 from/));
+    const last = forecast()!.hours.at(-1)!;
+    expect(last.wind).toBeCloseTo(27 * KNOT, 9);
+    expect(last.from).toBe(220);
+    await user.click(await screen.findByRole('button', { name: 'Undo' }));
+    await waitFor(() => expect(doc(TRIP)).not.toHaveProperty('forecast'));
   });
 });

@@ -144,3 +144,19 @@ export const STREAM = {
   floodLine: '{time} flood {speed}',
   ebbLine: '{time} ebb {speed}',
 } as const;
+
+/** A forecast heard afloat. */
+export const HEARD = {
+  title: 'A forecast was heard',
+  which: 'Which force?',
+  when: 'From when?',
+  from: 'From where',
+  unsaid: 'From where it blows',
+  force: 'Force {force}',
+  now: 'Now',
+  in: 'In {hours} h, {at}',
+  leave: 'Leave it',
+  whence: 'Say first where it comes from: no forecast was known before.',
+  source: 'Heard afloat: force {force} from {at:clock}',
+  kept: '{what}. Everything that hangs on the wind follows it.',
+} as const;

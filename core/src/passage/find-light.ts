@@ -4,6 +4,7 @@ import { phrase } from '../say';
 import { MS } from '../units';
 import { goTo, instant, leanOnPace, type Figures } from '../verdict';
 import { FIGURES } from './figures';
+import { weatherAt } from '../water';
 import type { Outing } from './outing';
 import { PASSAGE } from './limits';
 
@@ -126,7 +127,27 @@ function daylightEnds({ launch, back }: Outing, { leave, home }: Schedule): numb
   return sunrise === undefined || sunrise >= home ? undefined : sunAfter(at, sunrise, 'sunset');
 }
 
-/** The latest turn that still lands with the daylight that should be left and by the time wanted at home, epoch ms. */
+/**
+ * When the wind goes over the limit of whoever goes, epoch ms, between two hours of the forecast. Undefined where it never does, where
+ * it blows so from the start (that stops by itself), and of weather that was invented for show.
+ */
+function blowsFrom({ trip, forecast }: Outing, { leave }: Schedule): number | undefined {
+  const { wind, gust } = trip.limits;
+  if (!forecast || forecast.invented) return undefined;
+  const over = (h: { wind: number; gust: number }) =>
+    Math.max(wind === undefined ? 0 : h.wind / wind, gust === undefined ? 0 : h.gust / gust);
+  const begin = weatherAt(forecast, leave);
+  if (!begin || over(begin) > 1) return undefined;
+  const next = forecast.hours.findIndex((h) => h.ms > leave && over(h) > 1);
+  if (next < 0) return undefined;
+  const b = forecast.hours[next],
+    before = forecast.hours[next - 1];
+  const a = before && before.ms > leave ? before : { ...begin, ms: leave };
+  const part = (1 - over(a)) / (over(b) - over(a));
+  return a.ms + Math.max(0, Math.min(1, part)) * (b.ms - a.ms);
+}
+
+/** The latest turn that still lands with the daylight that should be left, by the time wanted at home and before it blows, epoch ms. */
 export function latestTurnOf(
   outing: Outing,
   schedule: Schedule,
@@ -136,7 +157,7 @@ export function latestTurnOf(
   if (!route) return undefined;
   const sunset = daylightEnds(outing, schedule);
   const light = sunset === undefined ? undefined : sunset - PASSAGE.at('day/light', 'short') * MS.second;
-  const known = [light, homeBy].filter((t): t is number => t !== undefined);
+  const known = [light, homeBy, blowsFrom(outing, schedule)].filter((t): t is number => t !== undefined);
   const { turnBack, home } = schedule;
   // In a stream the way back takes what it takes at its own hour.
   const back = turnBack === undefined || home === undefined ? route.backSeconds * MS.second : home - turnBack;

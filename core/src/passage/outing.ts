@@ -1,5 +1,6 @@
 import type { Boat, Place, Trip } from '../model';
 import type { Pace } from '../verdict';
+import type { SortedForecast } from '../water';
 import type { Route } from './route';
 
 /** A trip as its hours see it. */
@@ -10,6 +11,7 @@ export interface Outing {
   back?: Place;
   route?: Route;
   speed?: Pace;
+  forecast?: SortedForecast;
   /** The zone of the water; without a water no wall time is an instant. */
   zone?: string;
   /** Epoch ms. */

@@ -295,3 +295,29 @@ describe('in the whole of a trip', () => {
     expect(river({ trend: 'rising', on: '2026-05-11' })).toBe('fix');
   });
 });
+
+describe('turning back before it blows', () => {
+  const rising = (invented = false) => {
+    const base = steady();
+    const hours = base.hours.map((h) => ({
+      ...h,
+      wind: Date.parse(h.at) > Date.UTC(2026, 4, 12, 12) ? 12 : 4,
+    }));
+    return { ...base, hours, ...(invented ? { invented } : {}) };
+  };
+  const turnOf = (
+    forecast: ReturnType<typeof rising>,
+    limits: { wind?: number; gust?: number } = { wind: 8 },
+  ) => assess(inputOf(0, { forecast, trip: { limits } })).schedule!;
+  test('the latest turn is as long before the limit is passed, between two hours, as the way back takes', () => {
+    const { latestTurn, turnBack, home } = turnOf(rising());
+    // From 4 at noon to 12 at one: 8 at half past twelve.
+    expect(latestTurn! + (home! - turnBack!)).toBe(Date.UTC(2026, 4, 12, 12, 30));
+  });
+  test('weather that was invented, a limit that nobody set, and a wind over it from the start set no hour', () => {
+    const light = turnOf(rising(), {}).latestTurn;
+    expect(turnOf(rising(true)).latestTurn).toBe(light);
+    expect(turnOf(rising(), { wind: 3 }).latestTurn).toBe(light);
+    expect(turnOf(rising(), { wind: 20 }).latestTurn).toBe(light);
+  });
+});

@@ -9,6 +9,7 @@ export * from './tide';
 export * from './typed';
 export * from './waves';
 export * from './weather';
+export * from './worse';
 export { riverFindings } from './find-stream';
 export { waterFindings } from './findings';
 export type { OnWater } from './on-water';

@@ -1,0 +1,93 @@
+import WORDS from '../../data/water/forecast-words.json';
+import type { Forecast } from '../model';
+import { KNOT, MS } from '../units';
+
+type Hour = Forecast['hours'][number];
+
+/** Wind of a force that need not be whole, m/s: v = 0.836·B^1.5, source `beaufort`. */
+const windOf = (force: number) => 0.836 * force ** 1.5;
+/** The force of a wind, m/s: the inverse. @example forceOf(8) // 4.5 */
+export const forceOf = (wind: number) => (wind / 0.836) ** (2 / 3);
+
+/** How much worse and how much earlier one looks at. */
+const MORE = 1,
+  EARLIER = 2 * MS.hour;
+
+/**
+ * The same forecast a force more and two hours earlier: gusts grow with the wind, waves with its square. Its last two hours stay as
+ * long as it reaches.
+ */
+export function oneWorse(forecast: Forecast): Forecast {
+  const hours = [...forecast.hours].sort((a, b) => Date.parse(a.at) - Date.parse(b.at));
+  const last = hours.at(-1);
+  if (!last) return forecast;
+  const moved = hours.map((hour) => ({ ...stronger(hour), at: shifted(hour.at, -EARLIER) }));
+  return { ...forecast, hours: [...moved, { ...stronger(last), at: last.at }] };
+}
+
+function stronger(hour: Hour): Hour {
+  const wind = windOf(forceOf(hour.wind) + MORE);
+  // In a calm there is nothing to grow by: the gusts are then as many m/s more as the wind.
+  const times = hour.wind > 0 ? wind / hour.wind : undefined;
+  const gust = times === undefined ? hour.gust + wind : hour.gust * times;
+  return {
+    ...hour,
+    wind: Math.min(wind, TOP.wind),
+    gust: Math.min(Math.max(gust, wind), TOP.gust),
+    ...(hour.waves === undefined
+      ? {}
+      : { waves: Math.min(hour.waves * Math.max(1, times ?? 1) ** 2, TOP.waves) }),
+  };
+}
+/** What a forecast may say at all. */
+const TOP = { wind: 100, gust: 150, waves: 30 };
+
+const shifted = (at: string, by: number) => new Date(Date.parse(at) + by).toISOString();
+
+/** Gusts over the wind that is named, where none are: two fifths (marine forecasts, common practice). */
+const GUSTS = 1.4;
+/** What is heard is taken to hold so long. */
+const HOLDS = 12;
+
+/** What was heard on the radio: a force, and from when. */
+export interface Heard {
+  /** Beaufort, 0 to 12. */
+  force: number;
+  /** Epoch ms. */
+  from: number;
+  /** Where it comes from, degrees true; without it as was known before. */
+  direction?: number | undefined;
+}
+
+/** The forces that can be heard. */
+export const FORCES = WORDS.force.upTo.length;
+
+/**
+ * A forecast as it stands after something was heard: until then as before, from then on the upper end of the force, for twelve hours.
+ * @param before what was known; without it a direction is wanted
+ * @param source what is said of where it comes from
+ * @returns undefined where nobody knows from where it blows
+ */
+export function afterHeard(
+  before: Forecast | undefined,
+  { force, from, direction }: Heard,
+  now: number,
+  source: string,
+): Forecast | undefined {
+  const known = [...(before?.hours ?? [])].sort((a, b) => Date.parse(a.at) - Date.parse(b.at));
+  const near = known.findLast(({ at }) => Date.parse(at) <= from) ?? known[0];
+  const comes = direction ?? near?.from;
+  const knots = WORDS.force.upTo[force];
+  if (comes === undefined || knots === undefined) return undefined;
+  const wind = knots * KNOT;
+  const kept = known.filter(({ at }) => Date.parse(at) < from);
+  const { waves: _waves, ...rest } = near ?? { at: '', wind: 0, gust: 0, from: comes };
+  const told = Array.from({ length: HOLDS + 1 }, (_, i): Hour => ({
+    ...rest,
+    at: new Date(from + i * MS.hour).toISOString(),
+    wind,
+    gust: wind * GUSTS,
+    from: comes,
+  }));
+  return { issuedAt: new Date(now).toISOString(), source, hours: [...kept, ...told] };
+}
