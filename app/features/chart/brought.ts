@@ -28,7 +28,19 @@ export interface Brought {
 /** The ways of a file: its routes as they are, its tracks as few enough points to be led by. */
 export interface Ways {
   said: string;
+  /** So many are in the file. */
+  of: number;
   points: NamedPoint[];
+}
+/** Of a long route those that shape it; each keeps its name. */
+function fewEnough(points: NamedPoint[]): NamedPoint[] {
+  const kept = new Set(
+    wayOf(
+      points.map(({ position }) => position),
+      MOST_HALTS,
+    ),
+  );
+  return points.filter(({ position }) => kept.has(position));
 }
 export function waysOf({ routes, tracks }: Drawing): Ways[] {
   const called = (name: string | undefined) => name ?? CHART.unnamedWay;
@@ -37,12 +49,14 @@ export function waysOf({ routes, tracks }: Drawing): Ways[] {
       .filter(({ points }) => points.length > 0)
       .map(({ name, points }) => ({
         said: plainly(CHART.route, { name: called(name), n: points.length }),
-        points: points.slice(0, MOST_HALTS),
+        of: points.length,
+        points: fewEnough(points),
       })),
     ...tracks
       .filter(({ points }) => points.length > 1)
       .map(({ name, points }) => ({
         said: plainly(CHART.track, { name: called(name), n: points.length }),
+        of: points.length,
         points: wayOf(points, MOST_HALTS).map((position) => ({ position })),
       })),
   ];

@@ -143,6 +143,21 @@ describe('a file', () => {
     expect(water().chart!.shore.length).toBeGreaterThan(0);
     expect(water().chart!.source).toContain('invented coast');
   });
+  test('a track of many points becomes a way of few, and that is said', async () => {
+    await open();
+    const points = Array.from(
+      { length: 400 },
+      (_, i) => `<trkpt lat="${41.17 + 0.01 * Math.sin(i / 20)}" lon="${-29.5 + i / 5000}"/>`,
+    ).join('');
+    await bring('day.gpx', `<gpx><trk><trkseg>${points}</trkseg></trk></gpx>`);
+    const look = within(await screen.findByRole('status'));
+    await user.click(look.getByRole('radio', { name: /400 points/ }));
+    expect(look.getByText(/^It is led by the \d\d points that shape it/)).toBeTruthy();
+    await user.click(look.getByRole('button', { name: CHART.take }));
+    await waitFor(() => expect(trip().halts.length).toBeGreaterThan(5));
+    expect(trip().halts.length).toBeLessThanOrEqual(30);
+    expect(trip().halts.every(({ minutes }) => minutes === 0)).toBe(true);
+  });
   test('of areas it is asked what they are; they take the place of the shore that is drawn', async () => {
     await open();
     const ring = [

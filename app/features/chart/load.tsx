@@ -150,6 +150,9 @@ function Look({
             onChange={setWay}
             clearable
           />
+          {chosen && chosen.points.length < chosen.of ? (
+            <T as="small">{plainly(CHART.led, { n: chosen.points.length })}</T>
+          ) : null}
         </>
       ) : (
         ways.map(({ said }) => <T key={said}>{said}</T>)

@@ -88,6 +88,7 @@ export const CHART = {
   track: 'The track “{name}”, {n#point|points}',
   unnamedWay: 'without a name',
   asWay: 'Make it the way of this trip',
+  led: 'It is led by the {n#point|points} that shape it.',
   keepTracks: 'Draw {n#track|tracks} on the chart',
   shoreIn: '{n#piece of shore|pieces of shore}',
   depthsIn: '{n#area of depth|areas of depth}',
