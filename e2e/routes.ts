@@ -44,6 +44,7 @@ export const ROUTES = [
   '/shed/look',
   '/shed/removed',
   `${TRIP}/week`,
+  `${TRIP}/havens`,
   `${TRIP}/chart`,
   '/shed/chart?water=01890000-0000-7000-8000-000000000046',
   `${TRIP}/paper`,

@@ -159,6 +159,7 @@ function Desk({
             {stops.length < 2 ? <T as="soft">{CHART.noWay}</T> : null}
             <Halts />
             <LegList view={view} />
+            <TextLink href={`/trips/${view.trip.id}/havens`}>{CHART.havens}</TextLink>
           </View>
         </Fold>
       ) : null}

@@ -61,6 +61,7 @@ export const CHART = {
   legAt: '{depart:clock} to {arrive:clock}',
   farthest: 'Farthest from a landing: {far:distance}, nearest {name}',
   farthestIn: 'Farthest from a landing: {far:distance}, nearest {name}, {seconds:span} at her slow speed',
+  havens: 'The haven card: where to go from each half hour',
   places: 'Places on this water',
   noPlaces: 'None yet.',
   position: 'Go to a position',

@@ -20,3 +20,25 @@ export const PAPER = {
   count: '{n} × {title}',
   advises: 'Escale advises; it never permits. The skipper decides.',
 } as const;
+
+/** The haven card. */
+export const HAVENS = {
+  print: 'Print it',
+  back: 'Back to the chart',
+  title: 'Where to go, half hour by half hour: {trip}',
+  none: 'Without a launch, a halt and a speed there are no hours to tell it for.',
+  speeds:
+    'At {usual:speed} as planned, {slow:speed} when tired, {flooded:speed} full of water, which is a guess of ours. Bearings are true. In still water, from where the plan has you then.',
+  speedsTwo:
+    'At {usual:speed} as planned and {flooded:speed} full of water, which is a guess of ours. Bearings are true. In still water, from where the plan has you then.',
+  at: 'At',
+  go: 'As planned',
+  tired: 'Tired',
+  flooded: 'Full of water',
+  to: '{name} ({kind}): {bearing:bearing}, {metres:distance}, {seconds:span}',
+  same: 'the same, {seconds:span}',
+  doubt: '{line}; not sure that one can land',
+  unsaid: 'what kind of shore nobody said',
+  nowhere: 'no landing is known',
+  advises: 'A sketch, not for navigation. Look where you are before you go by it.',
+} as const;

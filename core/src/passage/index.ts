@@ -5,6 +5,7 @@ export * from './ground';
 export * from './route';
 export * from './ready';
 export * from './haven';
+export * from './haven-card';
 export { boundFindings, leaveFindings, paceFindings, passageFindings } from './findings';
 export type { Outing } from './outing';
 export { latestTurnOf } from './find-light';

@@ -1,0 +1,133 @@
+import { useMemo, type ReactNode } from 'react';
+import { useRouter } from 'expo-router';
+import { slowOf } from '@escale/core/boat';
+import { SHORES } from '@escale/core/model/lists';
+import { floodedSpeed, havenCard, type CardRow, type Landing } from '@escale/core/passage';
+import { clock } from '@escale/core/say';
+import { heightsAt, tideOf } from '@escale/core/water';
+import { Button, Row } from '../../ui/button';
+import { Themed } from '../../ui/theme';
+import { plainly } from '../../data/settings';
+import { useTrip } from '../trip/use-trip';
+import { HAVENS } from './words';
+
+/** Paper is white and ink is black, whatever the screen looks like. */
+const SHEET = {
+  flex: 1,
+  overflow: 'auto',
+  background: '#FFFFFF',
+  color: '#000000',
+  padding: 20,
+  fontFamily: 'Atkinson, system-ui, sans-serif',
+  fontSize: 15,
+  lineHeight: 1.35,
+} as const;
+const CELL = {
+  borderBottom: '1px solid #000',
+  padding: '5px 8px 5px 0',
+  textAlign: 'left',
+  verticalAlign: 'top',
+} as const;
+
+/** Where to go from each half hour of the trip, on one page: reckoned on this device, so that it needs no signal. */
+export function HavensPage() {
+  const router = useRouter();
+  const { trip, shed, assessment, says } = useTrip();
+  const { schedule } = assessment;
+  const boat = shed.boats.find(({ id }) => id === trip.boat);
+  const water = shed.waters.find(({ id }) => id === trip.water);
+  const usual = trip.speed ?? boat?.propulsion[0]?.cruise;
+  const slow = boat?.propulsion[0]?.slow === undefined ? undefined : slowOf(boat);
+  const rows = useMemo(
+    () =>
+      schedule && trip.launch && usual
+        ? havenCard(
+            schedule,
+            trip.launch,
+            shed.places,
+            { usual, tired: slow },
+            {
+              ...(water ? { water: water.id } : {}),
+              tideAt: heightsAt(water?.tide && tideOf(water.tide)),
+            },
+          )
+        : [],
+    [schedule, trip.launch, shed.places, usual, slow, water],
+  );
+  return (
+    <main data-paper style={SHEET}>
+      <div data-screen>
+        <Themed theme="day">
+          <Row>
+            <Button kind="main" onPress={() => window.print()}>
+              {HAVENS.print}
+            </Button>
+            <Button onPress={() => router.push(`/trips/${trip.id}/chart`)}>{HAVENS.back}</Button>
+          </Row>
+        </Themed>
+      </div>
+      <h1 style={{ fontSize: 22, margin: '10px 0 4px' }}>{says(HAVENS.title, { trip: trip.title })}</h1>
+      {rows.length === 0 ? (
+        <p>{HAVENS.none}</p>
+      ) : (
+        <>
+          <p style={{ margin: '0 0 8px' }}>
+            {usual === undefined
+              ? ''
+              : slow === undefined
+                ? says(HAVENS.speedsTwo, { usual, flooded: floodedSpeed({ usual }) })
+                : says(HAVENS.speeds, { usual, slow, flooded: floodedSpeed({ usual, tired: slow }) })}
+          </p>
+          <Table rows={rows} tired={slow !== undefined} />
+        </>
+      )}
+      <p>{HAVENS.advises}</p>
+    </main>
+  );
+}
+
+function Table({ rows, tired }: { rows: CardRow[]; tired: boolean }) {
+  const { reader, says } = useTrip();
+  return (
+    <table style={{ borderCollapse: 'collapse', width: '100%' }}>
+      <thead>
+        <tr>
+          <Head>{HAVENS.at}</Head>
+          <Head>{HAVENS.go}</Head>
+          {tired ? <Head>{HAVENS.tired}</Head> : null}
+          <Head>{HAVENS.flooded}</Head>
+        </tr>
+      </thead>
+      <tbody>
+        {rows.map(({ at, usual, tired: slow, flooded }) => (
+          <tr key={at} style={{ breakInside: 'avoid' }}>
+            <th scope="row" style={{ ...CELL, fontWeight: 700 }}>
+              {clock(at, reader)}
+            </th>
+            <td style={CELL}>{said(usual)}</td>
+            {tired ? <td style={CELL}>{said(slow, usual)}</td> : null}
+            <td style={CELL}>{said(flooded, usual)}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+
+  /** Where to, or how long where it is the same place. */
+  function said(landing: Landing | undefined, as?: Landing): string {
+    if (!landing) return HAVENS.nowhere;
+    const { place, metres, bearing, seconds = 0, doubts } = landing;
+    if (as?.place.id === place.id) return says(HAVENS.same, { seconds });
+    const kind = place.shore ? SHORES[place.shore] : HAVENS.unsaid;
+    const line = says(HAVENS.to, { name: place.name, kind, metres, bearing, seconds });
+    return doubts.length > 0 ? plainly(HAVENS.doubt, { line }) : line;
+  }
+}
+
+function Head({ children }: { children: ReactNode }) {
+  return (
+    <th scope="col" style={{ ...CELL, borderBottom: '2px solid #000' }}>
+      {children}
+    </th>
+  );
+}
