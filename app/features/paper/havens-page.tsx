@@ -9,19 +9,9 @@ import { Button, Row } from '../../ui/button';
 import { Themed } from '../../ui/theme';
 import { plainly } from '../../data/settings';
 import { useTrip } from '../trip/use-trip';
+import { SHEET } from './sheet';
 import { HAVENS } from './words';
 
-/** Paper is white and ink is black, whatever the screen looks like. */
-const SHEET = {
-  flex: 1,
-  overflow: 'auto',
-  background: '#FFFFFF',
-  color: '#000000',
-  padding: 20,
-  fontFamily: 'Atkinson, system-ui, sans-serif',
-  fontSize: 15,
-  lineHeight: 1.35,
-} as const;
 const CELL = {
   borderBottom: '1px solid #000',
   padding: '5px 8px 5px 0',

@@ -15,20 +15,10 @@ import { useGoes } from '../pack/goes';
 import { gearState, placeWord } from '../shed/gear-note';
 import { SketchChart } from '../sketch/sketch-chart';
 import { useTrip } from '../trip/use-trip';
+import { SHEET } from './sheet';
 import { PAPER } from './words';
 import { procedures } from '../../data/procedures';
 
-/** Paper is white and ink is black, whatever the screen looks like. */
-const SHEET = {
-  flex: 1,
-  overflow: 'auto',
-  background: '#FFFFFF',
-  color: '#000000',
-  padding: 24,
-  fontFamily: 'Atkinson, system-ui, sans-serif',
-  fontSize: 15,
-  lineHeight: 1.4,
-} as const;
 const BOX = {
   display: 'inline-block',
   width: 12,
