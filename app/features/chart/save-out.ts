@@ -1,6 +1,6 @@
 import { pointsOf } from '@escale/core/chart';
 import { writeGeoJson } from '@escale/core/formats/geojson';
-import { writeGpx, type Timed } from '@escale/core/formats/gpx';
+import { writeGpx, type Timed } from '@escale/core/formats/gpx-out';
 import type { Place, Water } from '@escale/core/model';
 import { save } from '../../ui/save';
 

@@ -9,7 +9,8 @@ import { distance } from '../earth';
 import type { Place } from '../model';
 import { MOST_POINTS, thinned, wayOf, type Drawing } from './drawing';
 import { readGeoJson, writeGeoJson } from './geojson';
-import { readGpx, writeGpx } from './gpx';
+import { readGpx } from './gpx';
+import { writeGpx } from './gpx-out';
 
 const read = (result: ReturnType<typeof readGpx>): Drawing => {
   if (!result.ok) throw new Error(result.faults.join(' '));
