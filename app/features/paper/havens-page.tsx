@@ -2,7 +2,7 @@ import { useMemo, type ReactNode } from 'react';
 import { useRouter } from 'expo-router';
 import { slowOf } from '@escale/core/boat';
 import { SHORES } from '@escale/core/model/lists';
-import { floodedSpeed, havenCard, type CardRow, type Landing } from '@escale/core/passage';
+import { ARRIVED, floodedSpeed, havenCard, type CardRow, type Landing } from '@escale/core/passage';
 import { clock } from '@escale/core/say';
 import { heightsAt, tideOf } from '@escale/core/water';
 import { Button, Row } from '../../ui/button';
@@ -107,8 +107,9 @@ function Table({ rows, tired }: { rows: CardRow[]; tired: boolean }) {
   function said(landing: Landing | undefined, as?: Landing): string {
     if (!landing) return HAVENS.nowhere;
     const { place, metres, bearing, seconds = 0, doubts } = landing;
-    if (as?.place.id === place.id) return says(HAVENS.same, { seconds });
     const kind = place.shore ? SHORES[place.shore] : HAVENS.unsaid;
+    if (metres < ARRIVED) return plainly(HAVENS.here, { name: place.name, kind });
+    if (as?.place.id === place.id) return says(HAVENS.same, { seconds });
     const line = says(HAVENS.to, { name: place.name, kind, metres, bearing, seconds });
     return doubts.length > 0 ? plainly(HAVENS.doubt, { line }) : line;
   }

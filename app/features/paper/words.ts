@@ -37,6 +37,7 @@ export const HAVENS = {
   flooded: 'Full of water',
   to: '{name} ({kind}): {bearing:bearing}, {metres:distance}, {seconds:span}',
   same: 'the same, {seconds:span}',
+  here: '{name} ({kind}): you are there',
   doubt: '{line}; not sure that one can land',
   unsaid: 'what kind of shore nobody said',
   nowhere: 'no landing is known',
