@@ -4,7 +4,7 @@ import { phrase } from '../say';
 import { MS } from '../units';
 import { goTo, instant, leanOnPace, type Figures } from '../verdict';
 import { FIGURES } from './figures';
-import { weatherAt } from '../water';
+import { MOST_APART, weatherAt } from '../water';
 import type { Outing } from './outing';
 import { PASSAGE } from './limits';
 
@@ -143,6 +143,8 @@ function blowsFrom({ trip, forecast }: Outing, { leave }: Schedule): number | un
   const b = forecast.hours[next],
     before = forecast.hours[next - 1];
   const a = before && before.ms > leave ? before : { ...begin, ms: leave };
+  // Over a hole of the forecast it may blow as soon as nothing is known.
+  if (b.ms - a.ms > MOST_APART) return a.ms;
   const part = (1 - over(a)) / (over(b) - over(a));
   return a.ms + Math.max(0, Math.min(1, part)) * (b.ms - a.ms);
 }

@@ -8,7 +8,8 @@ import { PASSAGE } from './limits';
 /** What is asked of the places where a trip begins, ends and halts. */
 export interface AtPlaces {
   trip: Trip;
-  boat?: Boat;
+  /** The boat, and those in company. */
+  boats: Boat[];
   water?: Water;
   launch?: Place;
   back?: Place;
@@ -41,14 +42,16 @@ const onceEach = (places: (Place | undefined)[]): Place[] => [
 const hasRules = ({ rules, byLaws }: Place) => rules !== undefined || byLaws !== undefined;
 
 /** A beach that is open to paddlers is not open to her. */
-function craftFindings({ boat }: AtPlaces, place: Place): Finding[] {
+function craftFindings({ boats }: AtPlaces, place: Place): Finding[] {
   const allowed = place.byLaws?.craft;
-  if (!boat || !allowed || allowed.length === 0 || allowed.includes(boat.kind)) return [];
-  const what = allowed.map((kind) => CRAFT[kind].toLowerCase());
+  if (!allowed || allowed.length === 0) return [];
+  const barred = [...new Set(boats.map(({ kind }) => kind))].filter((kind) => !allowed.includes(kind));
+  if (barred.length === 0) return [];
+  const [what, boat] = [allowed, barred].map((kinds) => kinds.map((kind) => CRAFT[kind].toLowerCase()));
   return [
     PASSAGE.finding('place/allowed', 'craft', place.id, {
       title: phrase('place.craft.title', { place: place.name }),
-      because: [phrase('place.craft.why', { place: place.name, what, boat: CRAFT[boat.kind].toLowerCase() })],
+      because: [phrase('place.craft.why', { place: place.name, what, boat })],
       mend: enter(place, '/byLaws/craft'),
     }),
   ];
@@ -71,18 +74,46 @@ function toldFindings({ zone, now }: AtPlaces, place: Place): Finding[] {
     : [];
 }
 
-/** A number for rescue that nobody tried for a season. */
+/** Numbers to ring that nobody tried for a season, or never. */
 function numberFindings({ water, zone, now }: AtPlaces): Finding[] {
-  if (!water?.rescueNumber || water.rescueConfirmed === undefined) return [];
-  const days = daysBetween(water.rescueConfirmed, civilDate(now, zone ?? water.zone));
-  if (days <= PASSAGE.at('water/number', 'old')) return [];
-  const who = water.rescueName ?? phrase('sheet.rescue');
+  if (!water) return [];
+  const rescue = water.rescueNumber
+    ? [
+        {
+          number: water.rescueNumber,
+          who: water.rescueName ?? phrase('sheet.rescue'),
+          confirmed: water.rescueConfirmed,
+        },
+      ]
+    : [];
+  const today = civilDate(now, zone ?? water.zone);
+  const told = [...rescue, ...(water.numbers ?? [])].map(({ number, who, confirmed }) => ({
+    number,
+    who,
+    days: confirmed === undefined ? undefined : daysBetween(confirmed, today),
+  }));
+  const undated = told.filter(({ days }) => days === undefined);
+  const old = told.filter(({ days }) => days !== undefined && days > PASSAGE.at('water/number', 'old'));
+  const mend = { label: phrase('water.number.mend'), ...goTo.water(water.id, '/rescueConfirmed') };
+  const found = (as: 'old' | 'undated', because: Phrase[]) =>
+    PASSAGE.finding('water/number', as, water.id, {
+      title: phrase(`water.number.${as}.title`),
+      because,
+      mend,
+    });
+  if (old.length > 0)
+    return [
+      found(
+        'old',
+        old.map(({ number, who, days }) => phrase('water.number.old', { number, who, days: days ?? 0 })),
+      ),
+    ];
+  if (undated.length === 0) return [];
   return [
-    PASSAGE.finding('water/number', 'old', water.id, {
-      title: phrase('water.number.old.title'),
-      because: [phrase('water.number.old', { number: water.rescueNumber, who, days })],
-      mend: { label: phrase('water.number.mend'), ...goTo.water(water.id, '/rescueConfirmed') },
-    }),
+    found(
+      'undated',
+      undated.map(({ number, who }) => phrase('water.number.undated', { number, who })),
+    ),
   ];
 }
 

@@ -12,6 +12,7 @@ import {
   onStream,
   seaOf,
   weatherAt,
+  worstWithin,
   type Fetch,
   type SeaBand,
   type SortedForecast,
@@ -20,7 +21,7 @@ import {
   type Weather,
 } from '../water';
 import { PASSAGE } from './limits';
-import type { Reach } from './way';
+import { legGone, type Reach } from './way';
 
 /** What waves and wind over a way are looked for with. */
 export interface OnSea {
@@ -31,17 +32,21 @@ export interface OnSea {
   stream?: Stream;
   forecast?: SortedForecast;
   speed?: Pace;
+  halts: (Place | undefined)[];
 }
 
-/** Where on a leg it is looked, as shares of it: neither at the beach nor at the place one goes to. */
+/** Where on a leg it is looked, as shares of it, and when during a halt. */
 const SHARES = [0.2, 0.5, 0.8];
 
 /** A spot of the way, looked at for every departure: what of it does not turn with the hour is reckoned once. */
 interface Spot {
-  reach: Reach;
-  leg: number;
-  share: number;
+  /** In words, as far as it begins a sentence. */
+  where: Phrase;
   position: LatLon;
+  /** The place whose tide is asked. */
+  place: Place;
+  /** When one is there, epoch ms. */
+  when: (schedule: Schedule) => number | undefined;
   fetch: (from: number) => Fetch;
   depth: number | undefined;
 }
@@ -58,58 +63,87 @@ interface Met extends Spot {
  */
 export function seaFindings(on: OnSea, reaches: Reach[]): (schedule: Schedule) => Finding[] {
   const { water, forecast, tide } = on;
-  if (!forecast) return () => [];
+  if (!forecast || reaches.length === 0) return () => [];
   const shore = shoreOf(water?.chart);
-  const spots = spotsOf(water, shore, reaches);
+  const spots = spotsOf(water, shore, reaches, on.halts);
   const heightAt = heightsAt(tide);
   return (schedule) => {
     const met = spots.flatMap((spot) => metAt(spot, schedule, forecast));
-    if (met.length === 0) return [];
     return [
-      ...waveFindings(on, met, met.length === spots.length, heightAt),
+      ...(forecastWaves(on, schedule, forecast) ?? raisedWaves(on, met, heightAt)),
       ...againstFindings(on, met, heightAt),
       ...(shore ? [...offshoreFindings(on, met, shore), ...leeFindings(on, met, shore)] : []),
     ];
   };
 }
 
-function spotsOf(water: Water | undefined, shore: Shore | undefined, reaches: Reach[]): Spot[] {
+function spotsOf(
+  water: Water | undefined,
+  shore: Shore | undefined,
+  reaches: Reach[],
+  halts: (Place | undefined)[],
+): Spot[] {
   const depths = depthsOf(water?.chart);
-  return reaches.flatMap((reach, leg) =>
-    SHARES.flatMap((share): Spot[] => {
-      const { from, to } = reach;
-      const position = {
-        lat: from.position.lat + share * (to.position.lat - from.position.lat),
-        lon: from.position.lon + share * (to.position.lon - from.position.lon),
-      };
-      // Where the sketch has land no fetch can be told.
-      if (shore?.groundAt(position) === 'land') return [];
-      const fetch = shore ? fetchesAt(shore, position) : () => NOWHERE;
-      return [{ reach, leg, share, position, fetch, depth: depths?.at(position) }];
-    }),
+  const spot = (position: LatLon, more: Pick<Spot, 'where' | 'place' | 'when'>): Spot => ({
+    ...more,
+    position,
+    fetch: shore ? fetchesAt(shore, position) : () => NOWHERE,
+    depth: depths?.at(position),
+  });
+  const onLegs = reaches.flatMap(({ from, to }, n) =>
+    SHARES.map((share) =>
+      spot(
+        {
+          lat: from.position.lat + share * (to.position.lat - from.position.lat),
+          lon: from.position.lon + share * (to.position.lon - from.position.lon),
+        },
+        {
+          where: phrase('sea.leg', { from: from.name, to: to.name }),
+          place: to,
+          when: (schedule) => {
+            const leg = legGone(schedule, n);
+            return leg && leg.departs + share * (leg.arrives - leg.departs);
+          },
+        },
+      ),
+    ),
   );
+  const atHalts = halts.flatMap((place, n) =>
+    place
+      ? SHARES.map((share) =>
+          spot(place.position, {
+            where: phrase('sea.halt', { place: place.name }),
+            place,
+            when: ({ halts: stays }) => {
+              const stay = stays[n];
+              // Where one only passes, the legs have told it.
+              return stay && stay.until > stay.from
+                ? stay.from + share * (stay.until - stay.from)
+                : undefined;
+            },
+          }),
+        )
+      : [],
+  );
+  // Where the sketch has land no fetch can be told.
+  return [...onLegs, ...atHalts].filter(({ position }) => shore?.groundAt(position) !== 'land');
 }
 const NOWHERE: Fetch = { metres: 0, open: true };
 
-function metAt(spot: Spot, { legs }: Schedule, forecast: SortedForecast): Met[] {
-  const leg = legs.filter(({ metres }) => metres > 0)[spot.leg];
-  if (!leg) return [];
-  const at = leg.departs + spot.share * (leg.arrives - leg.departs);
-  const weather = weatherAt(forecast, at);
-  return weather ? [{ ...spot, at, weather }] : [];
+function metAt(spot: Spot, schedule: Schedule, forecast: SortedForecast): Met[] {
+  const at = spot.when(schedule);
+  const weather = at === undefined ? undefined : weatherAt(forecast, at);
+  return at !== undefined && weather ? [{ ...spot, at, weather }] : [];
 }
 
-const legOf = ({ reach: { from, to } }: Met) => ({ from: from.name, to: to.name });
 const toTime = (trip: Trip) => ({ label: phrase('light.mend'), ...goTo.trip(trip.id, '/leave/time') });
 
-/** As forecast where all of it is; else as the wind raises them over the fetch, as far as a shore is drawn. */
-function waveFindings(
+/** As the wind raises them over the fetch, as far as a shore is drawn. */
+function raisedWaves(
   on: OnSea,
   met: Met[],
-  whole: boolean,
   heightAt: (at: number, place: Place) => number | undefined,
 ): Finding[] {
-  if (whole && met.every(({ weather }) => weather.waves !== undefined)) return forecastWaves(on, met);
   const closed = met.filter(({ fetch, weather }) => !fetch(weather.from).open);
   const open = met.filter(({ fetch, weather }) => fetch(weather.from).open);
   const seas = closed.map((one) => ({ one, sea: seaAt(one, heightAt) }));
@@ -121,25 +155,34 @@ function waveFindings(
 }
 
 function seaAt(
-  { fetch, weather, depth, at, reach }: Met,
+  { fetch, weather, depth, at, place }: Met,
   heightAt: (at: number, place: Place) => number | undefined,
 ): SeaBand {
-  const tide = heightAt(at, reach.to);
+  const tide = heightAt(at, place);
   const water = depth === undefined || tide === undefined ? undefined : Math.max(0.1, depth + tide);
   return seaOf(weather.wind, fetch(weather.from).metres, water);
 }
 
-function forecastWaves(on: OnSea, met: Met[]): Finding[] {
-  const { trip, forecast } = on;
+/** As a forecast names them, where it does for every hour from leaving until home; over a limit, for whichever hour it is. */
+function forecastWaves(
+  on: OnSea,
+  { leave, home = leave }: Schedule,
+  forecast: SortedForecast,
+): Finding[] | undefined {
+  const { trip } = on;
+  const worst = worstWithin(forecast, leave, home);
+  const highest = worst?.highest;
   const most = trip.limits.waves;
-  const [worst] = [...met].sort((a, b) => (b.weather.waves ?? 0) - (a.weather.waves ?? 0));
-  const waves = worst.weather.waves ?? 0;
-  const values = { waves, at: worst.at, limit: most ?? 0 };
+  const waves = highest?.waves;
+  if (!worst || !highest || waves === undefined) return undefined;
+  const over = most !== undefined && asPrinted(waves, 'height') > asPrinted(most, 'height');
+  if (!worst.whole.waves && !over) return undefined;
+  const values = { waves, at: highest.ms, limit: most ?? 0 };
   if (most === undefined) {
     const because = [leansOnForecast(forecast, phrase('sea.forecast', values))];
     return [PASSAGE.finding('sea/waves', 'known', trip.id, { title: phrase('sea.waves.title'), because })];
   }
-  if (asPrinted(waves, 'height') > asPrinted(most, 'height')) {
+  if (over) {
     const because = [leansOnForecast(forecast, phrase('sea.forecast.over', values))];
     const title = phrase('sea.over.title');
     return [PASSAGE.finding('sea/waves', 'forecast-over', trip.id, { title, because, mend: toTime(trip) })];
@@ -158,7 +201,7 @@ function raisedFinding({ trip, forecast }: OnSea, met: Met, sea: SeaBand): Findi
   const [low, high] = sea.height;
   const { metres } = met.fetch(met.weather.from);
   const said = phrase('sea.raised', {
-    ...legOf(met),
+    where: met.where,
     at: met.at,
     low,
     high,
@@ -186,8 +229,7 @@ const WIND = PASSAGE.limit('against-wind'),
   STREAM = PASSAGE.limit('against-stream');
 const STEEP = PASSAGE.at('sea/against', 'steep'),
   SOME = PASSAGE.at('sea/against', 'some');
-/** Of an open water nobody knows how long its waves are: those of a middling sea, s. */
-const USUAL_PERIOD = 4;
+const USUAL_PERIOD = PASSAGE.limit('usual-period');
 
 /** Where wind stands against the stream: how many times as steep that makes its waves. */
 function againstFindings(
@@ -209,7 +251,7 @@ function againstFindings(
   const [worst] = against.sort((a, b) => b.times - a.times);
   if (!worst || worst.times < SOME) return [];
   const { one, flow, times } = worst;
-  const values = { ...legOf(one), at: one.at, wind: one.weather.wind, stream: flow.speed };
+  const values = { where: one.where, at: one.at, wind: one.weather.wind, stream: flow.speed };
   const said = Number.isFinite(times)
     ? phrase('sea.against', { ...values, times })
     : phrase('sea.against.stops', values);
@@ -228,7 +270,9 @@ function openFinding({ trip }: OnSea, open: Met[]): Finding {
   const [first] = open;
   return PASSAGE.finding('sea/open', 'open', trip.id, {
     title: phrase('sea.open.title'),
-    because: [phrase('sea.open', { ...legOf(first), at: first.at, bearing: Math.round(first.weather.from) })],
+    because: [
+      phrase('sea.open', { where: first.where, at: first.at, bearing: Math.round(first.weather.from) }),
+    ],
   });
 }
 
@@ -251,7 +295,7 @@ function offshoreFindings({ trip, boat, forecast }: OnSea, met: Met[], shore: Sh
   if (!worst) return [];
   const as = worst.weather.wind >= FRESH ? 'fresh' : 'light';
   const said = phrase('sea.offshore', {
-    ...legOf(worst),
+    where: worst.where,
     at: worst.at,
     wind: worst.weather.wind,
     bearing: Math.round(worst.weather.from),
@@ -277,7 +321,7 @@ function leeFindings({ trip, forecast }: OnSea, met: Met[], shore: Shore): Findi
   const [nearest] = lee.sort((a, b) => a.metres - b.metres);
   if (!nearest) return [];
   const { one, metres } = nearest;
-  const said = phrase('sea.lee', { ...legOf(one), at: one.at, wind: one.weather.wind, metres });
+  const said = phrase('sea.lee', { where: one.where, at: one.at, wind: one.weather.wind, metres });
   return [
     PASSAGE.finding('sea/lee', 'near', trip.id, {
       title: phrase('sea.lee.title'),

@@ -8,23 +8,32 @@ import { draughtOf, type Draught } from './draught';
 import { seaFindings, type OnSea } from './find-sea';
 import { PASSAGE } from './limits';
 import type { Stuck } from './route';
-import { overLand, overShallows, passed, reachesOf, type OverShallow, type Passed, type Reach } from './way';
+import {
+  legGone,
+  overLand,
+  overShallows,
+  passed,
+  reachesOf,
+  type OverShallow,
+  type Passed,
+  type Reach,
+} from './way';
 
 /** What is looked at along a way. */
 export interface OnWay extends OnSea {
   people: Person[];
   launch?: Place;
   back?: Place;
-  halts: (Place | undefined)[];
   /** All places of the shed. */
   places: Place[];
 }
 
 /** The stream is faster than she goes: then no hours can be told. */
-export function stuckFinding(trip: Trip, { stuck }: Stuck, places: Place[]): Finding {
+export function stuckFinding({ trip, speed, places }: OnWay, { stuck }: Stuck): Finding {
   const { from, to, at, flow } = stuck;
   const name = (id: string) => places.find((place) => place.id === id)?.name ?? '?';
-  return PASSAGE.finding('way/stuck', 'stuck', trip.id, {
+  // Of a speed that was only guessed it is not sure.
+  return PASSAGE.finding('way/stuck', speed?.guessed ? 'guess' : 'stuck', trip.id, {
     title: phrase('way.stuck.title'),
     because: [
       phrase('way.stuck', {
@@ -131,7 +140,7 @@ function mastFindings({ boat }: OnWay, { hazard }: Passed): Finding[] {
   const title = phrase('way.mast.title', { hazard: hazard.name });
   const label = phrase('way.mast.mend');
   const clear = guessed(hazard, '/clearance') ? undefined : hazard.clearance;
-  const tall = guessed(boat, '/rig') ? undefined : boat.rig?.mast;
+  const tall = guessed(boat, '/rig') || guessed(boat, '/rig/mast') ? undefined : boat.rig?.mast;
   if (clear === undefined || tall === undefined) {
     const which = clear === undefined ? 'way.mast.unknown' : 'way.mast.mast';
     const mend = clear === undefined ? goTo.place(hazard.id, '/clearance') : goTo.boat(boat.id, '/rig/mast');
@@ -201,11 +210,11 @@ interface Met {
 
 /** The least water over a stretch while it is passed; undefined where the tide of any of that time is not known. */
 function leastWater(
-  { from, until, least, reach }: OverShallow,
-  { legs }: Schedule,
+  { from, until, least, reach, leg: n }: OverShallow,
+  schedule: Schedule,
   heightAt: ReturnType<typeof heightsAt>,
 ): { at: number; water?: number } {
-  const leg = legs.find((l) => l.from === reach.from.id && l.to === reach.to.id);
+  const leg = legGone(schedule, n);
   if (!leg) return { at: 0 };
   const lasts = leg.arrives - leg.departs;
   const begin = leg.departs + from * lasts,

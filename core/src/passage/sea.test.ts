@@ -62,17 +62,32 @@ const found = (
     limits = {},
     boat = kayak,
     invented = false,
-  }: { limits?: Trip['limits']; boat?: Boat; invented?: boolean } = {},
+    halts = [],
+    told = (h: Hour) => h,
+    at = schedule,
+  }: {
+    limits?: Trip['limits'];
+    boat?: Boat;
+    invented?: boolean;
+    halts?: Place[];
+    told?: (hour: Hour) => Hour;
+    at?: Schedule;
+  } = {},
 ) =>
   seaFindings(
     {
       trip: { ...demo().trips[0], limits },
       boat,
       water,
-      forecast: sortForecast({ ...steady(hour), ...(invented ? { invented } : {}) })!,
+      halts,
+      forecast: sortForecast({
+        ...steady(hour),
+        hours: steady(hour).hours.map(told),
+        ...(invented ? { invented } : {}),
+      })!,
     },
     reachesOf([A, B, A]),
-  )(schedule);
+  )(at);
 const by = (all: Finding[], kind: string) => all.find((f) => f.id.startsWith(`${kind}/`));
 
 describe('waves that no forecast names', () => {
@@ -109,6 +124,42 @@ describe('waves of a forecast', () => {
       'ready',
       'know',
     ]);
+  });
+});
+
+describe('hours in which one lies at a halt', () => {
+  /** An hour out, three at B, an hour back. */
+  const long: Schedule = {
+    ...schedule,
+    legs: [schedule.legs[0], { ...schedule.legs[1], departs: NOON + 4 * HOUR, arrives: NOON + 5 * HOUR }],
+    halts: [{ place: 'B', from: NOON + HOUR, until: NOON + 4 * HOUR }],
+    home: NOON + 5 * HOUR,
+  };
+  const at = (h: Hour, hour: number) => Date.parse(h.at) === NOON + hour * HOUR;
+  test('count: waves of a forecast that are high only then, wind that blows only then', () => {
+    const limits = { waves: 0.5 };
+    const high = (h: Hour) => (at(h, 2) ? { ...h, waves: 1.2 } : h);
+    const within = (told?: (h: Hour) => Hour) =>
+      by(
+        found({ wind: 5, waves: 0.2 }, lake, { limits, halts: [B], at: long, ...(told ? { told } : {}) }),
+        'sea/waves',
+      )!;
+    expect([within().level, within(high).level]).toEqual(['ready', 'stop']);
+    const blow = (h: Hour) => (at(h, 2) || at(h, 3) ? { ...h, wind: 12 } : h);
+    const raised = by(
+      found({ wind: 4, from: 180 }, lake, { halts: [B], at: long, told: blow }),
+      'sea/waves',
+    )!;
+    expect(said(raised)).toMatch(/At B at 1[45]:\d\d: 0\.4 m to 0\.6 m/);
+  });
+  test('an hour of them without waves in the forecast is not known to be within any limit', () => {
+    const hole = ({ waves, ...h }: Hour): Hour =>
+      [1, 2, 3, 4].some((hour) => at(h, hour)) ? h : { ...h, waves: waves! };
+    const level = by(
+      found({ wind: 5, waves: 0.2 }, lake, { limits: { waves: 0.5 }, halts: [B], at: long, told: hole }),
+      'sea/waves',
+    )!.level;
+    expect(level).toBe('know');
   });
 });
 

@@ -189,6 +189,14 @@ describe('streams', () => {
       }
     },
   );
+  test('a river of which the speed was only guessed is no stream', () => {
+    const guess = water({} as StreamStation, {
+      stage: { speed: 1, downstream: 120 },
+      basis: { '/stage/speed': 'guessed' },
+    });
+    delete (guess as { stream?: unknown }).stream;
+    expect(streamOf(guess, undefined)).toBeUndefined();
+  });
   test('a river runs as it was seen, and a stream is one of the conditions', () => {
     const river = water({} as StreamStation, { stage: { speed: 1, downstream: 120 } });
     delete (river as { stream?: unknown }).stream;
@@ -276,9 +284,13 @@ describe('in the whole of a trip', () => {
   test('a stream faster than she goes gives no hours, and a finding that says where and when', () => {
     const a = assess(input(always(2.5, 115)));
     expect(a.schedule).toBeUndefined();
-    expect(said(a.findings.find((f) => f.id.startsWith('way/stuck/'))!)).toMatch(
-      /From Tern Holm to Gannow ramp at .* it runs 4\.9 kn towards 115°/,
-    );
+    const stuck = a.findings.find((f) => f.id.startsWith('way/stuck/'))!;
+    // The kayak’s speed is only guessed in the demo: where it is said, it stops.
+    expect([stuck.level, stuck.open]).toEqual(['fix', true]);
+    const told = input(always(2.5, 115));
+    const sure = assess({ ...told, trip: { ...told.trip, speed: 1.5 } });
+    expect(sure.findings.find((f) => f.id.startsWith('way/stuck/'))!.level).toBe('stop');
+    expect(said(stuck)).toMatch(/From Tern Holm to Gannow ramp at .* it runs 4\.9 kn towards 115°/);
   });
   test('wind against it: not in a light air, more the faster it runs; with it, nothing', () => {
     const level = (speed: number, from: number, wind = 7) =>

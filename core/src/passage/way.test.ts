@@ -147,6 +147,8 @@ describe('hazards on the way', () => {
     expect([weir.level, weir.open]).toEqual(['fix', true]);
     expect(by(near({ hazard: 'rock' }), 'way/hazard')).toEqual([]);
     expect(by(near({ reach: 150, water: 'another' }), 'way/hazard')).toEqual([]);
+    const guess = by(near({ reach: 150, basis: { '/reach': 'guessed' } }), 'way/hazard')[0];
+    expect([guess.level, guess.open]).toEqual(['know', true]);
   });
   test.each([
     [{ clearance: 7 }, { mast: 7 }, 'stop'],
@@ -186,6 +188,19 @@ describe('banks on the way', () => {
     expect(over(-1)).toEqual([]);
     expect(over(2, { tide: undefined as never })).toEqual([]);
   });
+  test('a leg that is gone twice is looked at at both hours', () => {
+    const twice: Schedule = {
+      ...schedule,
+      legs: [0, 1, 2, 3].map((n) => ({
+        ...schedule.legs[n % 2],
+        departs: NOON + n * HOUR,
+        arrives: NOON + (n + 1) * HOUR,
+      })),
+    };
+    // At first there is a metre over it, three hours later it is dry.
+    const found = routeFindings(on({ water: bank(-2), tide: falling, halts: [B, A, B] })).at(twice);
+    expect(said(by(found, 'way/shallow')[0])).toMatch(/at 15:3\d a bank lies dry/);
+  });
   test('without a tide, or with one of a datum of its own, it is open whether there is water', () => {
     for (const tide of [undefined, { ...falling, datum: 'somewhere' }]) {
       const [found] = by(over(0.2, { tide: tide as never }), 'way/depth');
@@ -223,7 +238,7 @@ describe('a trip that ends elsewhere', () => {
 describe('what is allowed where one begins and ends', () => {
   const at = (byLaws: Place['byLaws'], more: Partial<Place> = {}) => ({
     trip: trip(),
-    boat: boat(),
+    boats: [boat()],
     launch: { ...A, ...(byLaws ? { byLaws } : {}), confirmed: '2026-05-01', ...more },
     back: { ...A, ...(byLaws ? { byLaws } : {}), confirmed: '2026-05-01', ...more },
     halts: [B],
@@ -235,6 +250,8 @@ describe('what is allowed where one begins and ends', () => {
     expect(found.level).toBe('stop');
     expect(said(found)).toContain('allows canoe and sit-inside kayak, and not: skiff');
     expect(by(placeFindings(at({ craft: ['skiff'] })), 'place/allowed')).toEqual([]);
+    const company = { ...at({ craft: ['skiff'] }), boats: [boat(), boat({ kind: 'canoe' })] };
+    expect(said(by(placeFindings(company), 'place/allowed')[0])).toContain('and not: canoe');
     expect(by(placeFindings(at({ craft: [] })), 'place/allowed')).toEqual([]);
   });
   test.each([
@@ -259,6 +276,17 @@ describe('what is allowed where one begins and ends', () => {
     const old = water({ rescueNumber: '555 0100', rescueConfirmed: '2025-10-01' });
     const [found] = by(placeFindings({ ...at({}), water: old }), 'water/number');
     expect(said(found)).toContain('555 0100 (the rescue service) was last confirmed 222 days ago');
+    const never = water({
+      rescueNumber: '555 0100',
+      rescueConfirmed: '2026-05-01',
+      numbers: [{ who: 'Lock', number: '7' }],
+    });
+    const [open] = by(placeFindings({ ...at({}), water: never }), 'water/number');
+    expect([open.level, open.open, said(open)]).toEqual([
+      'know',
+      true,
+      expect.stringContaining('7 (Lock): no day'),
+    ]);
   });
 });
 

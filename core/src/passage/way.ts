@@ -1,7 +1,8 @@
 import keepOff from '../../data/passage/keep-off.json';
 import { depthsOf, nearestOn, shoreOf, type Shallow, type Stretch } from '../chart';
 import { distance, type LatLon } from '../earth';
-import type { Place, Water } from '../model';
+import type { Leg, Place, Schedule, Water } from '../model';
+import { guessed } from '../verdict';
 import { PASSAGE } from './limits';
 
 /** A straight part of the way, from one place to the next. */
@@ -17,6 +18,10 @@ export const reachesOf = (stops: Place[]): Reach[] =>
     .slice(1)
     .map((to, i) => ({ from: stops[i], to, metres: distance(stops[i].position, to.position).metres }))
     .filter(({ metres }) => metres > 0);
+
+/** The n-th of these legs as it is gone: two that lead the same way are gone at two hours. */
+export const legGone = ({ legs }: Schedule, n: number): Leg | undefined =>
+  legs.filter(({ metres }) => metres > 0)[n];
 
 /** A sketch of the shore is off by so much at the ends of a leg, m: the beach one leaves from may be drawn in the land. */
 const SLACK = PASSAGE.limit('shore-slack');
@@ -60,12 +65,13 @@ export interface Passed {
 /** Hazards that the way passes nearer than one wants: each where it is passed closest. */
 export function passed(hazards: Place[], reaches: Reach[]): Passed[] {
   return hazards.flatMap((hazard): Passed[] => {
+    const said = hazard.reach !== undefined && !guessed(hazard, '/reach');
     const off = hazard.reach ?? keepOff.metres[hazard.hazard ?? 'other'];
     const [closest] = reaches
       .map((reach) => ({ reach, metres: metresTo(hazard.position, reach) }))
       .sort((a, b) => a.metres - b.metres);
     if (!closest || closest.metres >= off) return [];
-    return [{ ...closest, hazard, off, said: hazard.reach !== undefined }];
+    return [{ ...closest, hazard, off, said }];
   });
 }
 

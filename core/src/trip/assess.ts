@@ -73,7 +73,8 @@ export function prepare(input: AssessInput): Prepared {
   const parties = partiesOf(context, input);
   const needs = needsOf(context);
   const onRamp = rampFigures(context, needs, fixed.figures);
-  const way = routeFindings({ ...context, places: input.shed.places });
+  const onWay = { ...context, places: input.shed.places };
+  const way = routeFindings(onWay);
   const gear = input.shed.gear.map(sure);
   const household = new Set(input.shed.people.map((p) => p.id));
 
@@ -103,7 +104,7 @@ export function prepare(input: AssessInput): Prepared {
       ...way.standing,
       ...boats.flatMap(({ party, world }) => crewFindings(party.context, world, party.fellow !== undefined)),
       ...leaveFindings(context, wall, leave),
-      ...(stuck ? [stuckFinding(trip, stuck, input.shed.places)] : []),
+      ...(stuck ? [stuckFinding(onWay, stuck)] : []),
       ...openingFindings(context, leave),
       ...(schedule ? hourFindings(context, schedule, homeBy, figures) : []),
       ...(schedule ? way.at(schedule) : []),
@@ -152,12 +153,13 @@ function standing(context: Context): { findings: Finding[]; figures: Figures } {
   const laden = { trip, people, density: densityOf(water), ...(boat ? { boat } : {}), ...metres };
   const pace = speed ? { speed } : {};
   const together = fellows(trip, shed.boats, boat && { boat, ...pace });
+  const places = atPlaces(context);
   const findings = [
     ...missingFindings(context),
     ...(context.water ? countryFindings(context.water) : []),
     ...paceFindings(context),
     ...boundFindings(context),
-    ...placeFindings(context),
+    ...placeFindings(places),
     ...riverFindings(context),
     ...boatFindings(laden, figures),
     ...companyFindings({ trip, fellows: together, people: shed.people, gear: shed.gear, kinds, ...pace }),
@@ -167,6 +169,14 @@ function standing(context: Context): { findings: Finding[]; figures: Figures } {
   ];
   return { findings, figures };
 }
+
+/** What is asked of the places: of the boat and of those in company. */
+const atPlaces = (context: Context) => ({
+  ...context,
+  boats: [context.boat?.id, ...(context.trip.company ?? []).map(({ boat }) => boat)].flatMap(
+    (id) => context.shed.boats.find((boat) => boat.id === id) ?? [],
+  ),
+});
 
 /** What she asks of a ramp, where she comes on a trailer. */
 const needsOf = ({ boat, trip, water }: Context): RampNeeds | undefined =>
@@ -184,7 +194,7 @@ function hourFindings(
   const worst = forecast && worstWithin(forecast, leave, home);
   return [
     ...passageFindings(context, schedule, homeBy, figures),
-    ...openFindings(context, schedule),
+    ...openFindings(atPlaces(context), schedule),
     ...waterFindings(context, schedule, worst, figures),
     ...bodyFindings(context, worst, figures),
   ];

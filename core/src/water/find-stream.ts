@@ -48,7 +48,7 @@ export function streamFindings(
 export function riverFindings({ trip, water, now }: OnWater): Finding[] {
   if (water?.class !== 'river') return [];
   const mend = { label: phrase('river.mend'), ...goTo.water(water.id, '/stage') };
-  const { trend, on } = guessed(water, '/stage') ? {} : (water.stage ?? {});
+  const { trend, on } = guessed(water, '/stage') || guessed(water, '/stage/trend') ? {} : (water.stage ?? {});
   const untold = (as: 'untold' | 'old', because: Finding['because']) => [
     WATER.finding('day/river', as, trip.id, {
       title: phrase(`river.${as}.title`, { water: water.name }),

@@ -2,6 +2,7 @@ import type { RiverStage, StreamHours, StreamStation, StreamTurns, Water } from 
 import type { SourceId } from '../sources';
 import type { LatLon } from '../earth';
 import { HOUR, MS } from '../units';
+import { guessed } from '../verdict';
 import type { Flow } from './conditions';
 import { heights } from './harmonic';
 import { WATER } from './limits';
@@ -23,7 +24,8 @@ const streams = new WeakMap<StreamStation, { tide: Tide | undefined; stream: Str
 /** The stream of a water: by its station, or as a river runs. */
 export function streamOf(water: Water | undefined, tide: Tide | undefined): Stream | undefined {
   const station = water?.stream;
-  if (!station) return riverOf(water?.stage);
+  if (!station)
+    return water && RIVER.some((field) => guessed(water, field)) ? undefined : riverOf(water?.stage);
   let known = streams.get(station);
   if (known?.tide !== tide || !known) streams.set(station, (known = { tide, stream: made(station, tide) }));
   return known.stream;
@@ -42,6 +44,9 @@ function made(station: StreamStation, tide: Tide | undefined): Stream {
     at: (at) => towards(speedAt(at), station),
   };
 }
+
+/** A guess of these is no stream. */
+const RIVER = ['/stage', '/stage/speed', '/stage/downstream'];
 
 /** Seen by eye on a day: it runs on as it was. */
 function riverOf(stage: RiverStage | undefined): Stream | undefined {
@@ -109,7 +114,10 @@ function byHours(station: StreamHours, tide: Tide): Stream['at'] {
   };
 }
 
-/** How near to springs a tide is by its range, from its high water to the mean of the lows beside it: 0 at neaps, 1 at springs, no more than a fifth beyond. */
+/**
+ * How near to springs a tide is by its range, from its high water to the mean of the lows beside it: 0 at neaps, 1 at springs,
+ * no more than a fifth beyond.
+ */
 function springness(
   { springRange, neapRange }: StreamHours,
   high: TideExtreme,

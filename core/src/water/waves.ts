@@ -125,7 +125,8 @@ export interface OnStream {
 
 /**
  * Deep-water waves that run into a stream, or with it (Longuet-Higgins and Stewart 1961): with c0 = gT/2π and the stream U along
- * them, c/c0 = ½·(1 + √(1 + 4U/c0)), L/L0 = (c/c0)², H/H0 = √(c0² / (c·(c + 2U))). It gives too much near the stream that stops them.
+ * them, c/c0 = ½·(1 + √(1 + 4U/c0)), L/L0 = (c/c0)², H/H0 = √(c0² / (c·(c + 2U))). It gives too much near the stream that
+ * stops them.
  * @param stream m/s along the waves; against them negative
  * @returns undefined where the stream stops them: U ≤ −c0/4; there they break
  * @example onStream(4, -1).steepness // 2.52

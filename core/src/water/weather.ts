@@ -95,13 +95,14 @@ export interface Worst {
   warmestAir?: AtHour;
   dimmest?: AtHour;
   thunder?: AtHour;
+  highest?: AtHour;
   /** Which quantities are forecast over the whole span, from its first instant to its last. */
-  whole: Record<'wind' | 'water' | 'visibility' | 'thunder', boolean>;
+  whole: Record<'wind' | 'water' | 'visibility' | 'thunder' | 'waves', boolean>;
 }
 
 /**
  * Worst of what is forecast within a span (epoch ms): the strongest hour of wind and of gust, the coldest water, the least
- * visibility, the first thunder. What is forecast for part of the span only counts where it is bad, never where it is good.
+ * visibility, the first thunder, the highest waves. What is forecast for part of the span only counts where it is bad, never where it is good.
  */
 export function worstWithin(forecast: SortedForecast, from: number, until: number): Worst | undefined {
   const edges = [from, until].flatMap((ms): AtHour[] => {
@@ -119,7 +120,8 @@ export function worstWithin(forecast: SortedForecast, from: number, until: numbe
   const thunder = hours.filter((h) => h.thunder).sort((a, b) => a.ms - b.ms)[0];
   const coldest = by((h) => minus(h.water)),
     warmestAir = by((h) => h.air),
-    dimmest = by((h) => minus(h.visibility));
+    dimmest = by((h) => minus(h.visibility)),
+    highest = by((h) => h.waves);
   return {
     wind: by((h) => h.wind)!,
     gust: by((h) => h.gust)!,
@@ -127,11 +129,13 @@ export function worstWithin(forecast: SortedForecast, from: number, until: numbe
     ...(warmestAir ? { warmestAir } : {}),
     ...(dimmest ? { dimmest } : {}),
     ...(thunder ? { thunder } : {}),
+    ...(highest ? { highest } : {}),
     whole: {
       wind: covered(forecast, from, until, () => true),
       water: covered(forecast, from, until, (h) => h.water !== undefined),
       visibility: covered(forecast, from, until, (h) => h.visibility !== undefined),
       thunder: covered(forecast, from, until, (h) => h.thunder !== undefined),
+      waves: covered(forecast, from, until, (h) => h.waves !== undefined),
     },
   };
 }

@@ -63,7 +63,20 @@ describe('heard on the radio', () => {
     expect(at(now + 2 * HOUR)).not.toHaveProperty('waves');
     expect(at(now + 14 * HOUR).from).toBe(220);
     expect(after.hours.at(-1)!.at).toBe(new Date(now + 14 * HOUR).toISOString());
-    expect(after.issuedAt).toBe(new Date(now).toISOString());
+    // Two hours of the old forecast lie ahead: it is as old as that.
+    expect(after.issuedAt).toBe(steady().issuedAt);
+    const atOnce = afterHeard(steady(), { force: 6, from: now }, now, 'Heard')!;
+    expect(atOnce.issuedAt).toBe(new Date(now).toISOString());
+  });
+  test('what else was forecast stands for its own hours, and beyond them nothing is known', () => {
+    const short = {
+      ...steady({ thunder: false }),
+      hours: steady({ thunder: false }).hours.filter((h) => Date.parse(h.at) <= now + 3 * HOUR),
+    };
+    const after = afterHeard(short, { force: 6, from: now }, now, 'Heard')!;
+    const at = (hours: number) => after.hours.find((h) => Date.parse(h.at) === now + hours * HOUR)!;
+    expect(at(3)).toMatchObject({ thunder: false, visibility: 20_000 });
+    expect(Object.keys(at(6)).sort()).toEqual(['at', 'from', 'gust', 'wind']);
   });
   test('where nothing was known a direction is wanted', () => {
     expect(afterHeard(undefined, { force: 5, from: now }, now, 'Heard')).toBeUndefined();

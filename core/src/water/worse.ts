@@ -1,6 +1,7 @@
 import WORDS from '../../data/water/forecast-words.json';
 import type { Forecast } from '../model';
 import { KNOT, MS } from '../units';
+import { WATER } from './limits';
 
 type Hour = Forecast['hours'][number];
 
@@ -10,8 +11,8 @@ const windOf = (force: number) => 0.836 * force ** 1.5;
 export const forceOf = (wind: number) => (wind / 0.836) ** (2 / 3);
 
 /** How much worse and how much earlier one looks at. */
-const MORE = 1,
-  EARLIER = 2 * MS.hour;
+const MORE = WATER.limit('worse-force'),
+  EARLIER = WATER.limit('worse-earlier') * MS.second;
 
 /**
  * The same forecast a force more and two hours earlier: gusts grow with the wind, waves with its square. Its last two hours stay as
@@ -44,10 +45,8 @@ const TOP = { wind: 100, gust: 150, waves: 30 };
 
 const shifted = (at: string, by: number) => new Date(Date.parse(at) + by).toISOString();
 
-/** Gusts over the wind that is named, where none are: two fifths (marine forecasts, common practice). */
-const GUSTS = 1.4;
-/** What is heard is taken to hold so long. */
-const HOLDS = 12;
+const GUSTS = WATER.limit('heard-gusts'),
+  HOLDS = WATER.limit('heard-holds') * MS.second;
 
 /** What was heard on the radio: a force, and from when. */
 export interface Heard {
@@ -63,7 +62,8 @@ export interface Heard {
 export const FORCES = WORDS.force.upTo.length;
 
 /**
- * A forecast as it stands after something was heard: until then as before, from then on the upper end of the force, for twelve hours.
+ * A forecast as it stands after something was heard: until then as before, from then on the upper end of the force for as long as
+ * that is taken to hold.
  * @param before what was known; without it a direction is wanted
  * @param source what is said of where it comes from
  * @returns undefined where nobody knows from where it blows
@@ -81,13 +81,14 @@ export function afterHeard(
   if (comes === undefined || knots === undefined) return undefined;
   const wind = knots * KNOT;
   const kept = known.filter(({ at }) => Date.parse(at) < from);
-  const { waves: _waves, ...rest } = near ?? { at: '', wind: 0, gust: 0, from: comes };
-  const told = Array.from({ length: HOLDS + 1 }, (_, i): Hour => ({
-    ...rest,
-    at: new Date(from + i * MS.hour).toISOString(),
-    wind,
-    gust: wind * GUSTS,
-    from: comes,
-  }));
-  return { issuedAt: new Date(now).toISOString(), source, hours: [...kept, ...told] };
+  const told: Hour[] = [];
+  for (let at = from; at <= from + HOLDS; at += MS.hour) {
+    // What else was forecast for that hour stands; waves of another wind do not.
+    const same = known.find((hour) => Math.abs(Date.parse(hour.at) - at) <= MS.hour / 2);
+    const { waves: _waves, ...rest } = same ?? {};
+    told.push({ ...rest, at: new Date(at).toISOString(), wind, gust: wind * GUSTS, from: comes });
+  }
+  // Where hours of before still lie ahead it is as old as they are.
+  const issued = before && from > now ? Math.min(Date.parse(before.issuedAt), now) : now;
+  return { issuedAt: new Date(issued).toISOString(), source, hours: [...kept, ...told] };
 }

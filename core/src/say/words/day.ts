@@ -237,7 +237,7 @@ export const DAY_WORDS = {
   'formula.home': 'leave + legs / speed × (60 + 10 min rest) / 60 + halts',
   'formula.leg': 'geodesic distance on the WGS 84 ellipsoid',
   'formula.turn': 'when you leave the last halt',
-  'formula.latest-turn': 'earliest of daylight and home-by, less the time back',
+  'formula.latest-turn': 'earliest of daylight, home-by and a wind over your limit, less the time back',
   'formula.overdue': 'home + minutes of grace',
   'formula.hands': 'ten minutes of useful hands, by water temperature',
   'formula.sun': 'sun’s upper edge on the horizon, with refraction',

@@ -52,13 +52,15 @@ export const WAY_WORDS = {
   'sea.over.title': 'Waves over your limit',
   'sea.maybe.title': 'Waves may be over your limit',
   'sea.within.title': 'Waves within your limit',
+  'sea.leg': 'Between {from} and {to}',
+  'sea.halt': 'At {place}',
   'sea.forecast': 'The forecast has waves of {waves:height} at {at:clock}.',
   'sea.forecast.over':
     'The forecast has waves of {waves:height} at {at:clock}; your limit is {limit:height}.',
   'sea.forecast.within':
     'The forecast has at most {waves:height}, at {at:clock}; your limit is {limit:height}.',
   'sea.raised':
-    'Between {from} and {to} at {at:clock}: {low:height} to {high:height} every {short} to {long} seconds, raised by {wind:speed} over {fetch:distance} of open water from {bearing:bearing}.',
+    '{where} at {at:clock}: {low:height} to {high:height} every {short} to {long} seconds, raised by {wind:speed} over {fetch:distance} of open water from {bearing:bearing}.',
   'sea.limit': 'Your limit is {limit:height}.',
   'sea.methods':
     'Reckoned from wind and fetch by five published formulas, in a wind that has blown for an hour or two; one wave in a thousand is nearly twice as high. Wind against a stream makes them steeper.',
@@ -66,22 +68,22 @@ export const WAY_WORDS = {
     'In deep water: no depth is drawn there, or the tide is not known. Over a bank waves are lower and break.',
   'sea.open.title': 'Waves from further out are not known',
   'sea.open':
-    'Between {from} and {to} at {at:clock} the wind comes from {bearing:bearing}, where no shore is drawn. What it raises out there no forecast says.',
+    '{where} at {at:clock} the wind comes from {bearing:bearing}, where no shore is drawn. What it raises out there no forecast says.',
   'sea.offshore.title': 'The wind blows off the land',
   'sea.offshore':
-    'Between {from} and {to} at {at:clock}: {wind:speed} from {bearing:bearing}, off the nearest shore, and none to leeward within reach.',
+    '{where} at {at:clock}: {wind:speed} from {bearing:bearing}, off the nearest shore, and none to leeward within reach.',
   'sea.offshore.why': 'It lies flat at the beach and is rougher the further out; the way back is against it.',
   'sea.lee.title': 'A shore close to leeward',
   'sea.lee':
-    'Between {from} and {to} at {at:clock} {wind:speed} set onto the shore {metres:distance} to leeward: with nothing driving her she is there soon.',
+    '{where} at {at:clock} {wind:speed} set onto the shore {metres:distance} to leeward: with nothing driving her she is there soon.',
   'way.stuck.title': 'The stream is faster than she goes',
   'way.stuck':
     'From {from} to {to} at {at:clock} it runs {stream:speed} towards {bearing:bearing}: she makes no way against it, and no hours can be told.',
   'sea.against.title': 'Wind against the stream',
   'sea.against':
-    'Between {from} and {to} at {at:clock} {wind:speed} of wind stand against {stream:speed} of stream: waves {times:ratio} times as steep as elsewhere.',
+    '{where} at {at:clock} {wind:speed} of wind stand against {stream:speed} of stream: waves {times:ratio} times as steep as elsewhere.',
   'sea.against.stops':
-    'Between {from} and {to} at {at:clock} {wind:speed} of wind stand against {stream:speed} of stream: it stops such waves, and they break.',
+    '{where} at {at:clock} {wind:speed} of wind stand against {stream:speed} of stream: it stops such waves, and they break.',
   'sea.against.why':
     'The same place an hour later may be calm. The theory gives too much near the stream that stops them.',
   'stream.none.title': 'Streams on {water} are not known',
@@ -107,8 +109,8 @@ export const WAY_WORDS = {
   'river.old.title': 'How {water} stood is from another day',
   'river.old': 'It was seen on {on:date}.',
   'river.mend': 'Say how it stands',
-  'place.craft.title': '{place} is not for her',
-  'place.craft.why': 'What you entered of {place} allows {what:list}, and not: {boat}.',
+  'place.craft.title': '{place} is not for every boat of yours',
+  'place.craft.why': 'What you entered of {place} allows {what:list}, and not: {boat:list}.',
   'place.open.title': '{place} is shut at that hour',
   'place.open.leave': 'You leave at {at:clock}; {place} is open {span}.',
   'place.open.return': 'You are back at {at:clock}; {place} is open {span}.',
@@ -126,5 +128,7 @@ export const WAY_WORDS = {
   'place.told.mend': 'Enter what is allowed',
   'water.number.old.title': 'The number to ring is from a season ago',
   'water.number.old': '{number} ({who}) was last confirmed {days:count} days ago.',
+  'water.number.undated.title': 'Nobody confirmed the number to ring',
+  'water.number.undated': '{number} ({who}): no day stands beside it. Ring once ashore, or ask.',
   'water.number.mend': 'Confirm the number',
 } as const;
