@@ -1,3 +1,4 @@
+import { lightened } from '@escale/core/formats/drawing';
 import { readGeoJson } from '@escale/core/formats/geojson';
 import { readGpx } from '@escale/core/formats/gpx';
 import { readTable } from '@escale/core/formats/table';
@@ -10,12 +11,9 @@ export const READING: { table: Working<'table'>; drawing: Working<'drawing'> } =
   },
   *drawing({ text }) {
     // The one begins with a bracket, the other with a brace, whatever the file is called.
-    const read = text
-      .trimStart()
-      .replace(/^\uFEFF/, '')
-      .startsWith('<')
-      ? readGpx
-      : readGeoJson;
-    yield { done: 1, of: 1, part: read(text) };
+    const read = text.trimStart().startsWith('<') ? readGpx(text) : readGeoJson(text);
+    // What is too heavy to keep is lightened here, where it holds nobody up.
+    const part = read.ok ? { ok: true as const, drawing: lightened(read.drawing) } : read;
+    yield { done: 1, of: 1, part };
   },
 };

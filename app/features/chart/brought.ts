@@ -1,15 +1,14 @@
 import { lineOf } from '@escale/core/chart';
-import { thinned, wayOf, type Drawing, type NamedPoint } from '@escale/core/formats/drawing';
-import type { Chart, Place } from '@escale/core/model';
+import { wayOf, type Drawing, type NamedPoint } from '@escale/core/formats/drawing';
+import { THINGS, type Chart, type Place } from '@escale/core/model';
 import { plainly } from '../../data/settings';
 import { CHART } from './words';
 
 /** So many points become places at once, and a way has so many halts. */
 export const MOST_PLACES = 200,
   MOST_HALTS = 30;
-/** Tracks that a chart keeps, and points of each. */
-const MOST_TRACKS = 50,
-  OF_TRACK = 500;
+/** Tracks that a chart keeps. */
+const MOST_TRACKS = 50;
 
 export interface Read {
   file: string;
@@ -32,7 +31,7 @@ export interface Ways {
   of: number;
   points: NamedPoint[];
 }
-/** Of a long route those that shape it; each keeps its name. */
+/** As few of them as a way has halts; each keeps its name. */
 function fewEnough(points: NamedPoint[]): NamedPoint[] {
   const kept = new Set(
     wayOf(
@@ -42,24 +41,32 @@ function fewEnough(points: NamedPoint[]): NamedPoint[] {
   );
   return points.filter(({ position }) => kept.has(position));
 }
+
 export function waysOf({ routes, tracks }: Drawing): Ways[] {
-  const called = (name: string | undefined) => name ?? CHART.unnamedWay;
-  return [
-    ...routes
-      .filter(({ points }) => points.length > 0)
-      .map(({ name, points }) => ({
-        said: plainly(CHART.route, { name: called(name), n: points.length }),
-        of: points.length,
+  const ways = (
+    said: typeof CHART.route | typeof CHART.track,
+    list: { name?: string; of?: number; points: NamedPoint[] }[],
+    least: number,
+  ): Ways[] =>
+    list
+      .filter(({ points }) => points.length >= least)
+      .map(({ name, points, of = points.length }) => ({
+        said: plainly(said, { name: name ?? CHART.unnamedWay, n: of }),
+        of,
         points: fewEnough(points),
-      })),
-    ...tracks
-      .filter(({ points }) => points.length > 1)
-      .map(({ name, points }) => ({
-        said: plainly(CHART.track, { name: called(name), n: points.length }),
-        of: points.length,
-        points: wayOf(points, MOST_HALTS).map((position) => ({ position })),
-      })),
-  ];
+      }));
+  const plain = tracks.map((track) => ({ ...track, points: track.points.map((position) => ({ position })) }));
+  return [...ways(CHART.route, routes, 1), ...ways(CHART.track, plain, 2)];
+}
+
+/** What of a point’s own words a place can have: what is out of its range is left out. */
+export function fitting(point: NamedPoint): Partial<Place> {
+  const told = { ...point.place, ...(point.note ? { rules: point.note } : {}) };
+  return Object.fromEntries(
+    Object.entries(told).filter(
+      ([field, value]) => THINGS.place.shape[field as keyof Place]?.safeParse(value).success === true,
+    ),
+  );
 }
 
 export type Areas = 'land' | 'water' | 'leave';
@@ -70,34 +77,27 @@ export function chartOf(
   before: Chart | undefined,
   areas: Areas,
   withTracks: boolean,
-): { chart: Chart; off: number } | undefined {
-  const { shore, depths, areas: unsaid, tracks } = drawing;
+): Chart | undefined {
+  const { shore: told, depths, areas: unsaid, tracks, off = 0 } = drawing;
   const asked = areas === 'leave' ? [] : unsaid.map(({ rings }) => ({ inside: areas, rings }));
-  const pieces = [...shore, ...asked];
-  const lines = withTracks
-    ? tracks
-        .filter(({ points }) => points.length > 1)
-        .map(({ name, points }) => ({
-          ...(name ? { name } : {}),
-          line: lineOf(wayOf(points, OF_TRACK)),
-        }))
-    : [];
-  if (pieces.length === 0 && depths.length === 0 && lines.length === 0) return undefined;
-  const kept: Chart = {
-    source: file.slice(0, 120) || 'a file',
-    ...(before ?? {}),
-    shore: pieces.length > 0 ? pieces : (before?.shore ?? []),
-    depths: depths.length > 0 ? depths : (before?.depths ?? []),
-    ...(pieces.length > 0 || depths.length > 0 ? { source: file.slice(0, 120) || 'a file' } : {}),
-  };
-  const { chart, off } = thinned(kept);
-  const all = [...(before?.tracks ?? []), ...lines].slice(-MOST_TRACKS);
+  const shore = [...told, ...asked];
+  const lines = withTracks ? tracks.filter(({ points }) => points.length > 1) : [];
+  const drawn = shore.length > 0 || depths.length > 0;
+  if (!drawn && lines.length === 0) return undefined;
+  const all = [
+    ...(before?.tracks ?? []),
+    ...lines.map(({ name, points }) => ({ ...(name ? { name } : {}), line: lineOf(points) })),
+  ].slice(-MOST_TRACKS);
+  // What of before stays may be off as it was.
+  const stays = shore.length === 0 || depths.length === 0 ? (before?.off ?? 0) : 0;
+  const most = Math.ceil(Math.max(drawn ? off : 0, stays));
   return {
-    chart: {
-      ...chart,
-      ...(all.length > 0 ? { tracks: all } : {}),
-      ...(off > 0 ? { off: Math.ceil(off) } : {}),
-    },
-    off,
+    source: drawn || !before ? file.trim().slice(0, LONGEST) || CHART.someFile : before.source,
+    shore: shore.length > 0 ? shore : (before?.shore ?? []),
+    depths: depths.length > 0 ? depths : (before?.depths ?? []),
+    ...(all.length > 0 ? { tracks: all } : {}),
+    ...(most > 0 ? { off: most } : {}),
   };
 }
+/** Letters of a source. */
+const LONGEST = 120;

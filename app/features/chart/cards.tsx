@@ -80,6 +80,7 @@ export function SpotCard({
   onClose,
   onGo,
   goes,
+  cant,
   onMake,
 }: {
   at: LatLon;
@@ -90,6 +91,8 @@ export function SpotCard({
   /** Only where there is a way. */
   onGo?: (() => void) | undefined;
   goes: string;
+  /** Why one can't now. */
+  cant: string | false;
   onMake: (name: string, kind: Place['kind']) => void;
 }) {
   const [making, setMaking] = useState(false);
@@ -101,7 +104,7 @@ export function SpotCard({
       ))}
       <Row>
         {onGo ? (
-          <Button kind="main" onPress={onGo}>
+          <Button kind="main" cant={cant} onPress={onGo}>
             {goes}
           </Button>
         ) : null}

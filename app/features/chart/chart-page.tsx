@@ -3,6 +3,7 @@ import { View, useWindowDimensions } from 'react-native';
 import { useLocalSearchParams } from 'expo-router';
 import { readPosition } from '@escale/core/earth/read-position';
 import type { LatLon } from '@escale/core/earth';
+import type { NamedPoint } from '@escale/core/formats/drawing';
 import type { Place, Water } from '@escale/core/model';
 import { landingsFrom } from '@escale/core/passage';
 import { slowOf } from '@escale/core/boat';
@@ -21,8 +22,9 @@ import { plainly, useReader } from '../../data/settings';
 import { sectionHref, thingHref } from '../../data/where';
 import { Halts } from '../plan/halts';
 import { WhereField } from '../where/where-field';
+import { useUndo } from '../mishap/undo';
 import { useTrip, type TripView } from '../trip/use-trip';
-import type { Brought } from './brought';
+import { fitting, MOST_HALTS, type Brought } from './brought';
 import { PlaceCard, SpotCard } from './cards';
 import { LegList, Numbers, PlaceList } from './lists';
 import { LoadDrawing } from './load';
@@ -90,27 +92,39 @@ function Desk({
     setPicked({ is: 'place', id: place.id });
     hand.current?.show(place.position);
   };
-  const take = (brought: Brought) => {
-    for (const { point, kind } of brought.places)
-      make(point.name ?? pointName(shed.places), kind, point.position, {
-        ...point.place,
-        ...(point.note ? { rules: point.note } : {}),
-      });
-    if (brought.way && way) {
-      const names = [...shed.places];
-      const points = brought.way.map(({ name, position }) => {
-        const place = make(name ?? pointName(names), 'waypoint', position);
-        names.push(place);
-        return place;
-      });
-      way.lead(points, plainly(CHART.took, { file: brought.file }));
-    }
-    if (brought.chart && held)
-      void change(
-        held,
-        [{ op: 'set', pointer: '/chart', value: brought.chart }],
-        plainly(CHART.took, { file: brought.file }),
+  const undo = useUndo();
+  const take = ({ file, places: points, way: led, chart }: Brought) => {
+    const names = [...shed.places];
+    const made = (point: NamedPoint, kind: Place['kind']) => {
+      const place = make(point.name ?? pointName(names), kind, point.position, fitting(point));
+      names.push(place);
+      return place;
+    };
+    for (const { point, kind } of points) made(point, kind);
+    const said = plainly(CHART.took, { file });
+    const back: (() => Promise<void>)[] = [];
+    if (led && way)
+      back.push(
+        way.lead(
+          led.map((point) => made(point, 'waypoint')),
+          said,
+        ),
       );
+    if (chart && held) {
+      const before = held.doc.chart;
+      void change(held, [{ op: 'set', pointer: '/chart', value: chart }], said);
+      back.push(() =>
+        change(
+          { ...held, version: held.version + 1 },
+          [before ? { op: 'set', pointer: '/chart', value: before } : { op: 'unset', pointer: '/chart' }],
+          said,
+        ),
+      );
+    }
+    if (back.length > 0)
+      undo(said, async () => {
+        for (const one of back) await one();
+      });
   };
   const card = (
     <Chosen
@@ -312,12 +326,14 @@ function Chosen({
       landing={landing}
       onClose={close}
       onGo={way ? go : undefined}
+      cant={way?.full ? FULL : false}
       goes={picked.is === 'leg' ? CHART.through : CHART.goThere}
       onMake={(name, kind) => choose(make(name, kind, at))}
     />
   );
 }
 const MINUTE = 60_000;
+const FULL = plainly(CHART.full, { most: MOST_HALTS });
 
 /** What can be done with a place on the way of a trip. */
 function OnTheWay({
@@ -336,7 +352,7 @@ function OnTheWay({
       {onWay ? (
         <Button onPress={() => way.off(place)}>{CHART.out}</Button>
       ) : place.kind === 'hazard' ? null : (
-        <Button kind="main" onPress={() => way.goTo(place)}>
+        <Button kind="main" cant={way.full ? FULL : false} onPress={() => way.goTo(place)}>
           {CHART.halt}
         </Button>
       )}

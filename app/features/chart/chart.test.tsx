@@ -143,6 +143,65 @@ describe('a file', () => {
     expect(water().chart!.shore.length).toBeGreaterThan(0);
     expect(water().chart!.source).toContain('invented coast');
   });
+  test('points without a name get one each; what a place can’t have is left out; the way and the shore can be taken back', async () => {
+    await open();
+    const before = { halts: trip().halts, chart: water().chart };
+    const point = (lon: number, properties: object = {}) => ({
+      type: 'Feature',
+      properties,
+      geometry: { type: 'Point', coordinates: [lon, 41.19] },
+    });
+    const line = {
+      type: 'LineString',
+      coordinates: [
+        [-29.48, 41.19],
+        [-29.47, 41.18],
+      ],
+    };
+    const shore = {
+      type: 'Polygon',
+      coordinates: [
+        [
+          [-29.5, 41],
+          [-29.4, 41],
+          [-29.4, 41.1],
+          [-29.5, 41],
+        ],
+      ],
+    };
+    const features = [
+      point(-29.45),
+      point(-29.46),
+      point(-29.47, { name: 'Deep', kind: 'ground', depth: 9000, seabed: 'sand' }),
+      { type: 'Feature', properties: { name: 'Out' }, geometry: line },
+      { type: 'Feature', properties: { natural: 'land' }, geometry: shore },
+    ];
+    await bring('a.geojson', JSON.stringify({ type: 'FeatureCollection', features }));
+    const look = within(await screen.findByRole('status'));
+    await user.click(look.getByRole('radio', { name: /“Out”/ }));
+    await user.click(look.getByRole('button', { name: CHART.take }));
+    await waitFor(() => expect(water().chart?.source).toBe('a.geojson'));
+    const names = docs<Place>('place').map(({ name }) => name);
+    expect(names).toEqual(expect.arrayContaining(['Point 1', 'Point 2', 'Point 3', 'Point 4', 'Deep']));
+    expect(named('Deep')).toMatchObject({ kind: 'ground', seabed: 'sand' });
+    expect(named('Deep')).not.toHaveProperty('depth');
+    await user.click(await screen.findByRole('button', { name: 'Undo' }));
+    await waitFor(() => expect(water().chart).toEqual(before.chart));
+    expect(trip().halts).toEqual(before.halts);
+  });
+  test('a way with as many halts as a trip may have takes no more, and says so', async () => {
+    const held = server.things.find(({ id }) => id === TRIP)!;
+    const [halt] = trip().halts;
+    Object.assign(held, {
+      doc: { ...held.doc, halts: Array.from({ length: 30 }, () => ({ ...halt, minutes: 0 })) },
+    });
+    const map = await open();
+    await user.click(await map.findByRole('button', { name: 'Heron Reach' }));
+    const card = within(screen.getByRole('group', { name: 'Heron Reach' }));
+    await user.click(card.getByRole('button', { name: CHART.halt }));
+    expect(await card.findByText(/no more than 30 halts/)).toBeTruthy();
+    expect(trip().halts).toHaveLength(30);
+  });
   test('a track of many points becomes a way of few, and that is said', async () => {
     await open();
     const points = Array.from(

@@ -114,7 +114,7 @@ function Look({
         ? drawing.points.slice(0, MOST_PLACES).map((point) => ({ point, kind: point.place?.kind ?? kind }))
         : [],
       ...(chosen ? { way: chosen.points } : {}),
-      ...(drawnOnes ? { chart: drawnOnes.chart } : {}),
+      ...(drawnOnes ? { chart: drawnOnes } : {}),
     });
   return (
     <View role="status" style={{ borderWidth: 2, borderColor: p.ink, padding: 12, gap: 10 }}>
@@ -184,8 +184,8 @@ function Look({
         </>
       ) : null}
       {forWater ? <T as="small">{water ? CHART.replaces : CHART.noWater}</T> : null}
-      {drawnOnes && drawnOnes.off > 0 ? (
-        <T as="small">{plainly(CHART.thinned, { most: MOST_POINTS, off: drawnOnes.off })}</T>
+      {drawing.off ? (
+        <T as="small">{plainly(CHART.thinned, { most: MOST_POINTS, off: drawing.off })}</T>
       ) : null}
       {drawing.leftOut.map(({ why, n }) => (
         <T key={why} as="small">

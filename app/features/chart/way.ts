@@ -6,6 +6,7 @@ import { plainly } from '../../data/settings';
 import { useUndo } from '../mishap/undo';
 import type { TripView } from '../trip/use-trip';
 import type { Stop } from '../sketch/stops';
+import { MOST_HALTS } from './brought';
 import { CHART } from './words';
 
 type Halt = Trip['halts'][number];
@@ -21,6 +22,8 @@ export function wayOf(view: TripView | undefined) {
     void change(held, [value === undefined ? { op: 'unset', pointer } : { op: 'set', pointer, value }], said);
   const halts = (next: Halt[], said: string) => put('/halts', next, said);
   return {
+    /** No more halts than a trip may have. */
+    full: trip.halts.length >= MOST_HALTS,
     /** Goes there last, before the way home. */
     goTo: ({ id, name }: Place, minutes = STAY) =>
       halts([...trip.halts, { place: id, minutes }], plainly(CHART.onWay, { name })),
@@ -37,12 +40,19 @@ export function wayOf(view: TripView | undefined) {
       ),
     leaveFrom: ({ id, name }: Place) => put('/launch', id, name),
     landAt: ({ id, name }: Place) => put('/return', id === trip.launch ? undefined : id, name),
-    /** The whole of it anew. */
-    lead: (places: Place[], said: string) =>
+    /** The whole of it anew. @returns what takes it back */
+    lead: (places: Place[], said: string) => {
       halts(
         places.map(({ id }) => ({ place: id, minutes: 0 })),
         said,
-      ),
+      );
+      return () =>
+        change(
+          { ...held, version: held.version + 1 },
+          [{ op: 'set', pointer: '/halts', value: trip.halts }],
+          said,
+        );
+    },
   };
 }
 

@@ -109,6 +109,8 @@ export const CHART = {
     many: 'more than is taken',
   },
   nothing: 'Nothing in it can be used.',
+  someFile: 'a file',
+  full: 'A way has no more than {most} halts. Take one off first.',
   take: 'Take it in',
   leaveIt: 'Leave it',
   took: 'Taken in from {file}',

@@ -265,11 +265,34 @@ function List({ name, shape, label, onLeft }: Inner) {
 /** Any of a few known words. */
 function Several({ name, shape, label, onLeft }: Inner) {
   const { field } = useController({ name });
-  const value = (field.value as string[] | undefined) ?? [];
-  const put = (next: string[]) => {
-    field.onChange(next.length === 0 && shape.optional ? undefined : next);
-    void onLeft(name);
-  };
+  return (
+    <Marks
+      name={name}
+      label={label}
+      options={Object.entries(shape.meta.words ?? {})}
+      value={(field.value as string[] | undefined) ?? []}
+      put={(next) => {
+        field.onChange(next.length === 0 && shape.optional ? undefined : next);
+        void onLeft(name);
+      }}
+    />
+  );
+}
+
+/** A list of which any may be marked. */
+function Marks({
+  name,
+  label,
+  options,
+  value,
+  put,
+}: {
+  name: string;
+  label: string;
+  options: [id: string, said: string][];
+  value: string[];
+  put: (next: string[]) => void;
+}) {
   return (
     <View
       role="group"
@@ -278,12 +301,12 @@ function Several({ name, shape, label, onLeft }: Inner) {
       tabIndex={-1}
       style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 6 }}
     >
-      {Object.entries(shape.meta.words ?? {}).map(([word, said]) => (
+      {options.map(([id, said]) => (
         <Check
-          key={word}
+          key={id}
           label={said}
-          on={value.includes(word)}
-          onChange={(on) => put(on ? [...value, word] : value.filter((one) => one !== word))}
+          on={value.includes(id)}
+          onChange={(on) => put(on ? [...value, id] : value.filter((one) => one !== id))}
           style={{ padding: '0 12px 0 0' }}
         >
           <T>{said}</T>
@@ -304,27 +327,8 @@ function Words({ name, shape, label, onLeft }: Inner) {
     void onLeft(name);
   };
   if (type) {
-    return (
-      <View
-        role="group"
-        aria-label={label}
-        id={fieldId(pointerOf(name))}
-        tabIndex={-1}
-        style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 6 }}
-      >
-        {things.map((h) => (
-          <Check
-            key={h.id}
-            label={nameOf(h.doc)}
-            on={value.includes(h.id)}
-            onChange={(on) => put(on ? [...value, h.id] : value.filter((id) => id !== h.id))}
-            style={{ padding: '0 12px 0 0' }}
-          >
-            <T>{nameOf(h.doc)}</T>
-          </Check>
-        ))}
-      </View>
-    );
+    const options = things.map((h): [string, string] => [h.id, nameOf(h.doc)]);
+    return <Marks name={name} label={label} options={options} value={value} put={put} />;
   }
   return (
     <>

@@ -4,6 +4,7 @@ import { slowOf } from '@escale/core/boat';
 import { SHORES } from '@escale/core/model/lists';
 import { ARRIVED, floodedSpeed, havenCard, type CardRow, type Landing } from '@escale/core/passage';
 import { clock } from '@escale/core/say';
+import { figureNamed } from '@escale/core/verdict';
 import { heightsAt, tideOf } from '@escale/core/water';
 import { Button, Row } from '../../ui/button';
 import { Themed } from '../../ui/theme';
@@ -26,7 +27,8 @@ export function HavensPage() {
   const { schedule } = assessment;
   const boat = shed.boats.find(({ id }) => id === trip.boat);
   const water = shed.waters.find(({ id }) => id === trip.water);
-  const usual = trip.speed ?? boat?.propulsion[0]?.cruise;
+  // The speed by which the hours of the trip are told: that of the slowest.
+  const usual = figureNamed(assessment.figures, 'passage/speed')?.value;
   const slow = boat?.propulsion[0]?.slow === undefined ? undefined : slowOf(boat);
   const rows = useMemo(
     () =>

@@ -51,9 +51,11 @@ export function PaperPage() {
       <p style={{ margin: 0 }}>{says(PAPER.lead, { at: now })}</p>
       <TheSheet />
       <Numbers />
-      <Part title={PAPER.chart}>
-        <SketchChart paper />
-      </Part>
+      {view.assessment.schedule ? (
+        <Part title={PAPER.chart}>
+          <SketchChart paper />
+        </Part>
+      ) : null}
       <Before />
       <KitList />
       <Steps />

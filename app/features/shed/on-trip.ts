@@ -22,6 +22,11 @@ const ONTO: Partial<Record<ShedType, (trip: Trip, id: string) => Patch>> = {
 /** Where one goes back to: only to pages of this application. */
 const within = (back: string | undefined) => (back && /^\/(trips|shed)\//.test(back) ? back : undefined);
 
+/** Where one came from to a thing's page, as far as its address says it. */
+export function useCameFrom(): string | undefined {
+  return within(useLocalSearchParams<{ back?: string }>().back);
+}
+
 /** Adds a new thing; where it was asked for by a trip, it is used on that trip and leads back to it. */
 export function useAdd(type: ShedType): {
   add: (doc: { id: string; name: string }) => void;

@@ -16,7 +16,7 @@ import { blankOf } from '../forms/schema';
 import { useUndo } from '../mishap/undo';
 import { CATALOGUE } from '@escale/core/kit';
 import { changeOf } from '../forms/words';
-import { useAdd } from './on-trip';
+import { useAdd, useCameFrom } from './on-trip';
 import { WhoseRules } from './whose-rules';
 import { SHED } from './words';
 import { plainly } from '../../data/settings';
@@ -96,6 +96,7 @@ function OldThing({ type, id }: { type: ShedType; id: string }) {
   const undo = useUndo();
   const { ready } = useThings();
   const { at } = useLocalSearchParams<{ at?: string }>();
+  const back = useCameFrom();
   const held = useThing(id);
   const [gone, setGone] = useState(false);
   if (!held || held.type !== type)
@@ -120,7 +121,11 @@ function OldThing({ type, id }: { type: ShedType; id: string }) {
     undo(said, () => restore(held, plainly(SHED.putBack, { name })));
   };
   return (
-    <Page title={name} lead="Saved as you leave each field.">
+    <Page
+      title={name}
+      lead="Saved as you leave each field."
+      aside={back ? <TextLink href={back}>{SHED.back}</TextLink> : null}
+    >
       {held.type === 'boat' ? <HerMeasures held={held as Held<'boat'>} /> : null}
       {held.type === 'gear' ? <KindNote kind={(held as Held<'gear'>).doc.kind} /> : null}
       <ThingForm

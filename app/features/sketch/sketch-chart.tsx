@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react';
+import { memo, useMemo, useState } from 'react';
 import { View } from 'react-native';
 import Svg, { G, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
 import { metresAt, spotOf } from '@escale/core/chart';
@@ -51,12 +51,13 @@ export function SketchChart({ paper = false }: { paper?: boolean }) {
   const lines = useMemo(() => drawn(chart, middle), [chart, middle]);
   if (stops.length < 2) return null;
   const way = stops.map(({ place }) => place);
-  const { put, perMetre } = frameOf(way, middle, width, height);
+  const frame = frameOf(way, middle, width, height);
+  const put = putOn(frame);
+  const perMetre = frame.scale / frame.metres;
   const at = (place: (typeof places)[number]) => put([place.position.lat, place.position.lon]);
   const words = placed(wordsOf(stops, places, at), { left: 0, top: 0, right: width, bottom: height });
   const bar = BARS.find((miles) => miles * NAUTICAL_MILE * perMetre <= width * BAR_AT_MOST);
   const long = (bar ?? 0) * NAUTICAL_MILE * perMetre;
-  const line = (corners: Corner[], close: boolean) => pathOf(corners, put, close);
   return (
     <View style={{ gap: 4 }} onLayout={(e) => setWidth(Math.round(e.nativeEvent.layout.width))}>
       {width > 0 ? (
@@ -66,7 +67,7 @@ export function SketchChart({ paper = false }: { paper?: boolean }) {
         >
           <Svg width={width} height={height} aria-hidden>
             <Rect x={0} y={0} width={width} height={height} fill={p.water3} stroke={p.line} />
-            <Ground lines={lines} line={line} palette={p} />
+            <Ground lines={lines} palette={p} {...frame} />
             <Path d={way.map(at).reduce(along, '')} stroke={p.ink} strokeWidth={2.5} fill="none" />
             {places.map((place) => {
               const { x, y } = at(place);
@@ -129,13 +130,27 @@ export function SketchChart({ paper = false }: { paper?: boolean }) {
   );
 }
 
+/** Where the picture lies on the plane of the chart, and how large it is drawn. */
+interface Frame {
+  /** Its middle. */
+  x: number;
+  y: number;
+  /** Pixels for one unit of the plane, and metres on the ground for the same. */
+  scale: number;
+  metres: number;
+  /** Longitudes are told from here. */
+  middle: number;
+  width: number;
+  height: number;
+}
+
 /** One scale for both ways, so that distances can be compared by eye, around the middle of the way. */
 function frameOf(
   way: { position: { lat: number; lon: number } }[],
   middle: number,
   width: number,
   height: number,
-) {
+): Frame {
   const spots = way.map(({ position }) => spotOf(position, middle));
   const [xs, ys] = [spots.map(({ x }) => x), spots.map(({ y }) => y)];
   const mid = (all: number[]) => (Math.min(...all) + Math.max(...all)) / 2;
@@ -146,14 +161,15 @@ function frameOf(
     (height - 2 * MARGIN) / Math.max(over(ys), least),
     (Math.max(width, 200) - 3 * MARGIN) / Math.max(over(xs), least),
   );
-  return {
-    perMetre: scale / metres,
-    put: ([lat, lon]: Corner) => {
-      const { x, y } = spotOf({ lat, lon }, middle);
-      return { x: width / 2 + (x - mid(xs)) * scale, y: height / 2 - (y - mid(ys)) * scale };
-    },
-  };
+  return { x: mid(xs), y: mid(ys), scale, metres, middle, width, height };
 }
+
+const putOn =
+  ({ x: mx, y: my, scale, middle, width, height }: Frame) =>
+  ([lat, lon]: Corner) => {
+    const { x, y } = spotOf({ lat, lon }, middle);
+    return { x: width / 2 + (x - mx) * scale, y: height / 2 - (y - my) * scale };
+  };
 
 type Put = (corner: Corner) => { x: number; y: number };
 /** A step of a path, to a tenth of a pixel. */
@@ -165,15 +181,14 @@ const pathOf = (corners: Corner[], put: Put, close: boolean) =>
     .reduce(along, '')
     .concat(close ? 'Z' : '');
 
-function Ground({
+/** Drawn once for a frame: while the departure is dragged only hours change, and a shore may have twenty thousand points. */
+const Ground = memo(function Ground({
   lines,
-  line,
   palette: p,
-}: {
-  lines: Drawn;
-  line: (corners: Corner[], close: boolean) => string;
-  palette: Palette;
-}) {
+  ...frame
+}: Frame & { lines: Drawn; palette: Palette }) {
+  const put = putOn(frame);
+  const line = (corners: Corner[], close: boolean) => pathOf(corners, put, close);
   const rings = (all: Corner[][]) => all.map((ring) => line(ring, true)).join('');
   return (
     <>
@@ -198,4 +213,4 @@ function Ground({
       ))}
     </>
   );
-}
+});

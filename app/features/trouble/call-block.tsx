@@ -105,6 +105,9 @@ export function Numbers() {
       ) : (
         <T as="soft">{GO.noRescue}</T>
       )}
+      {(water?.numbers ?? []).map(({ who, number }) => (
+        <Phone key={number} name={who} number={number} text={false} />
+      ))}
       {ashore.map((c) => (c.phone ? <Phone key={c.id} name={c.name} number={c.phone} /> : null))}
     </View>
   );

@@ -2,7 +2,7 @@ import simplify from 'simplify-js';
 import { lineOf, pointsOf } from '../chart/line';
 import { metresAt, spotOf } from '../chart/mercator';
 import type { LatLon } from '../earth';
-import type { Chart, DepthArea, Place, ShorePiece } from '../model';
+import type { DepthArea, Place, ShorePiece } from '../model';
 
 /** A point with what was written beside it. */
 export interface NamedPoint {
@@ -18,14 +18,17 @@ export interface Drawing {
   /** As it calls itself. */
   name?: string;
   points: NamedPoint[];
-  routes: { name?: string; points: NamedPoint[] }[];
-  tracks: { name?: string; points: LatLon[] }[];
+  /** With how many points stood in the file, where there are fewer now. */
+  routes: { name?: string; of?: number; points: NamedPoint[] }[];
+  tracks: { name?: string; of?: number; points: LatLon[] }[];
   shore: ShorePiece[];
   depths: DepthArea[];
   /** Areas of which the file doesn’t say whether they are land, water or a depth. */
   areas: { name?: string; rings: string[] }[];
   /** Parts that can’t be used, in words that say why, and how many. */
   leftOut: { why: LeftOut; n: number }[];
+  /** Metres by which shore and depths may be off because they were thinned. */
+  off?: number;
 }
 export type LeftOut = 'position' | 'kind' | 'short' | 'many';
 
@@ -67,32 +70,92 @@ function asNumber(value: unknown): number | undefined {
   return Number.isFinite(n) ? n : undefined;
 }
 
-/** As many points as a chart is kept with: more are thinned, and by how much is kept with it. */
+/** As many points as a drawing is kept with: more are thinned, and by how much is kept with it. */
 export const MOST_POINTS = 20_000;
 /** Metres by which a line may be moved at first, and how much more each time that was not enough. */
 const THIN = { from: 2, by: 1.6 };
 
+/** Rings of a drawing, all together: each keeps three points at least, so that thinning comes to an end. */
+const MOST_RINGS = 5000;
+/** Points of a track, and of a route. */
+const OF_WAY = 500;
+
+type Ringed = Pick<Drawing, 'shore' | 'depths' | 'areas'>;
+const KINDS = ['shore', 'depths', 'areas'] as const;
+
 /**
- * A chart with no more points than are kept: lines are thinned (Douglas and Peucker) by as little as does it.
- * @returns the chart, and the metres by which its lines may be off for it; 0 where nothing was thinned
+ * A drawing no heavier than a water can keep: shore and depths are thinned (Douglas and Peucker) by as little as does it, and by how
+ * much is told; tracks and routes keep the points that shape them. Of more pieces than can be kept the largest are, and that is told.
  */
-export function thinned(chart: Chart): { chart: Chart; off: number } {
-  const lines = [...chart.shore, ...chart.depths].flatMap(({ rings }) => rings).map(pointsOf);
+export function lightened(drawing: Drawing): Drawing {
+  const left = counter();
+  for (const { why, n } of drawing.leftOut) left.add(why, n);
+  const few = largest(drawing, left.add);
+  const { off, ...ringed } = thinned(few);
+  return {
+    ...drawing,
+    ...ringed,
+    routes: drawing.routes.map((route) => ({
+      ...route,
+      of: route.points.length,
+      points: shaping(route.points),
+    })),
+    tracks: drawing.tracks.map((track) => ({
+      ...track,
+      of: track.points.length,
+      points: wayOf(track.points, OF_WAY),
+    })),
+    leftOut: left.all(),
+    ...(off > 0 ? { off } : {}),
+  };
+}
+
+/** Of a long route the points that shape it; each keeps its name. */
+function shaping(points: NamedPoint[]): NamedPoint[] {
+  const kept = new Set(
+    wayOf(
+      points.map(({ position }) => position),
+      OF_WAY,
+    ),
+  );
+  return points.filter(({ position }) => kept.has(position));
+}
+
+function largest({ shore, depths, areas }: Ringed, leave: (why: LeftOut, n: number) => void): Ringed {
+  const size = ({ rings }: { rings: string[] }) => rings.reduce((sum, ring) => sum + ring.length, 0);
+  const all = [...shore, ...depths, ...areas].sort((a, b) => size(b) - size(a));
+  const kept = new Set<object>();
+  let rings = 0;
+  for (const piece of all) {
+    if (rings + piece.rings.length > MOST_RINGS || kept.size >= MOST_PIECES) continue;
+    rings += piece.rings.length;
+    kept.add(piece);
+  }
+  if (kept.size < all.length) leave('many', all.length - kept.size);
+  const of = <P extends object>(pieces: P[]) => pieces.filter((piece) => kept.has(piece));
+  return { shore: of(shore), depths: of(depths), areas: of(areas) };
+}
+/** No more pieces than the model lets a chart have of its fewest kind. */
+const MOST_PIECES = 1000;
+
+function thinned(ringed: Ringed): Ringed & { off: number } {
+  const lines = KINDS.flatMap((kind) => ringed[kind].flatMap(({ rings }) => rings)).map(pointsOf);
   const count = (all: LatLon[][]) => all.reduce((sum, line) => sum + line.length, 0);
   let off = 0,
     kept = lines;
   for (let metres = THIN.from; count(kept) > MOST_POINTS; metres *= THIN.by) {
     off = metres;
-    kept = lines.map((line) => areaLeft(line, thin(line, metres)));
+    kept = kept.map((line) => areaLeft(line, thin(line, metres)));
   }
-  if (off === 0) return { chart, off };
+  if (off === 0) return { ...ringed, off };
   let next = 0;
   const again = <P extends { rings: string[] }>(piece: P): P => ({
     ...piece,
     rings: piece.rings.map(() => lineOf(kept[next++])),
   });
-  // In the order in which they were taken apart: shore first.
-  return { chart: { ...chart, shore: chart.shore.map(again), depths: chart.depths.map(again) }, off };
+  // In the order in which they were taken apart.
+  const [shore, depths, areas] = [ringed.shore.map(again), ringed.depths.map(again), ringed.areas.map(again)];
+  return { shore, depths, areas, off };
 }
 
 /** A ring that would vanish keeps a third point, so that it stays an area. */

@@ -7,7 +7,7 @@ import { check } from '../../test/check';
 import { lineOf, pointsOf, shoreOf } from '../chart';
 import { distance } from '../earth';
 import type { Place } from '../model';
-import { MOST_POINTS, thinned, wayOf, type Drawing } from './drawing';
+import { emptyDrawing, lightened, MOST_POINTS, wayOf, type Drawing } from './drawing';
 import { readGeoJson, writeGeoJson } from './geojson';
 import { readGpx } from './gpx';
 import { writeGpx } from './gpx-out';
@@ -313,7 +313,11 @@ describe('GeoJSON', () => {
   });
 });
 
-describe('a chart that is too fine', () => {
+describe('a drawing that is too heavy', () => {
+  const far = (ring: { lat: number; lon: number }[], shore: Drawing['shore']) => {
+    const drawn = shoreOf({ source: '', shore, depths: [] })!;
+    return Math.max(...ring.filter((_, i) => i % 997 === 0).map((p) => drawn.nearest(p)!.metres));
+  };
   test('is thinned as little as does it, and says by how much', () => {
     const fine = Array.from({ length: 60_000 }, (_, i) => {
       const turn = (2 * Math.PI * i) / 60_000;
@@ -322,21 +326,40 @@ describe('a chart that is too fine', () => {
         lon: -5 + 0.3 * Math.cos(turn),
       };
     });
-    const { chart, off } = thinned({
-      source: '',
-      shore: [{ inside: 'land', rings: [lineOf(fine)] }],
-      depths: [],
-    });
-    const left = pointsOf(chart.shore[0].rings[0]);
+    const shore = [{ inside: 'land' as const, rings: [lineOf(fine)] }];
+    const light = lightened({ ...emptyDrawing(), shore });
+    const left = pointsOf(light.shore[0].rings[0]);
     expect(left.length).toBeLessThanOrEqual(MOST_POINTS);
     expect(left.length).toBeGreaterThan(1000);
-    expect(off).toBeLessThan(10);
-    const shore = shoreOf(chart)!;
-    for (let i = 0; i < fine.length; i += 997) expect(shore.nearest(fine[i])!.metres).toBeLessThan(off + 2);
+    expect(light.off).toBeLessThan(10);
+    expect(far(fine, light.shore)).toBeLessThan(light.off! + 2);
   });
-  test('one that is not is left as it is', () => {
-    const chart = {
-      source: '',
+  test('one of thirty thousand rocks comes to an end: the largest are kept, and how many are not is told', () => {
+    const rock = (i: number, size: number) =>
+      lineOf([0, 1, 2, 3].map((n) => ({ lat: 50 + i / 1000 + (n % 2) * size, lon: -5 + (n >> 1) * size })));
+    const shore = Array.from({ length: 30_000 }, (_, i) => ({
+      inside: 'land' as const,
+      rings: [rock(i, i < 10 ? 0.5 : 0.0004)],
+    }));
+    const light = lightened({ ...emptyDrawing(), shore });
+    expect(light.shore.length).toBeLessThanOrEqual(1000);
+    expect(light.leftOut).toEqual([{ why: 'many', n: 30_000 - light.shore.length }]);
+    for (const big of shore.slice(0, 10)) expect(light.shore).toContainEqual(big);
+  });
+  test('tracks and routes keep the points that shape them, with their names', () => {
+    const points = Array.from({ length: 20_000 }, (_, i) => ({
+      lat: 50 + Math.sin(i / 900) / 10,
+      lon: -5 + i / 1e5,
+    }));
+    const named = points.map((position, i) => ({ name: String(i), position }));
+    const light = lightened({ ...emptyDrawing(), tracks: [{ points }], routes: [{ points: named }] });
+    expect([light.tracks[0].of, light.routes[0].of]).toEqual([20_000, 20_000]);
+    expect(light.tracks[0].points.length).toBeLessThanOrEqual(500);
+    for (const { name, position } of light.routes[0].points) expect(points[Number(name)]).toBe(position);
+  });
+  test('a light one is left as it is', () => {
+    const light = {
+      ...emptyDrawing(),
       shore: [
         {
           rings: [
@@ -347,8 +370,7 @@ describe('a chart that is too fine', () => {
           ],
         },
       ],
-      depths: [],
     };
-    expect(thinned(chart)).toEqual({ chart, off: 0 });
+    expect(lightened(light)).toEqual(light);
   });
 });

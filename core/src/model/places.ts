@@ -276,8 +276,6 @@ export type DepthArea = z.infer<typeof DepthArea>;
 /** Shore and depths of a water, as somebody drew them. */
 export const Chart = z.strictObject({
   source: Text,
-  /** Of the depths. */
-  datum: z.string().max(40).optional(),
   shore: z.array(ShorePiece).max(4000),
   depths: z.array(DepthArea).max(1000),
   /** Ways that somebody went there. */
