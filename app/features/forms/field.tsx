@@ -63,7 +63,7 @@ function Labelled({ shape, ...props }: FieldProps & { shape: Shape }) {
       {meta.position ? (
         <PositionField shape={shape} label={title} {...props} />
       ) : kind === 'group' ? (
-        <Group shape={shape} {...props} />
+        <Group shape={shape} label={title} {...props} />
       ) : kind === 'none-or-group' ? (
         <NoneOrGroup shape={shape} label={title} {...props} />
       ) : kind === 'list' ? (
@@ -178,7 +178,16 @@ function Ref({ type, ...props }: Inner & { type: ThingType }) {
   return <Choose {...props} options={things.map((h) => ({ value: h.id, label: nameOf(h.doc) }))} />;
 }
 
-function Group({ name, shape, onLeft }: FieldProps & { shape: Shape }) {
+/** Fields that belong together; what is said about all of them leads here. */
+function Group({ label, ...props }: Inner) {
+  return (
+    <View id={fieldId(pointerOf(props.name))} tabIndex={-1} role="group" aria-label={label}>
+      <Within {...props} />
+    </View>
+  );
+}
+
+function Within({ name, shape, onLeft }: Omit<Inner, 'label'>) {
   const p = usePalette();
   return (
     <View style={{ borderLeftWidth: 2, borderColor: p.line, paddingLeft: 10, gap: 10 }}>
@@ -213,7 +222,7 @@ function NoneOrGroup({ name, shape, label, onLeft }: Inner) {
         clearable
         onChange={take}
       />
-      {state === 'has' ? <Group name={name} shape={shape} schema={shape.schema} onLeft={onLeft} /> : null}
+      {state === 'has' ? <Within name={name} shape={shape} schema={shape.schema} onLeft={onLeft} /> : null}
     </>
   );
 }

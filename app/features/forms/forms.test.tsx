@@ -1,4 +1,4 @@
-import { screen, waitFor } from '@testing-library/react';
+import { cleanup, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { THINGS, type ThingType } from '@escale/core/model';
 import { CRAFT } from '@escale/core/model/lists';
@@ -183,6 +183,33 @@ test('a field that a finding points at is in sight, also where its group is fold
     screen.getByRole('button', { name: /^Motor and fuel, 0 of 8 said/ }).getAttribute('aria-expanded'),
   ).toBe('true');
   expect(screen.queryByRole('radiogroup', { name: 'Bottom' })).toBeNull();
+});
+
+test('what is said about a group leads to it, folded or not; kinds of boat are marked; how far to keep off is asked in metres', async () => {
+  const place = {
+    id: '01890000-0000-7000-8000-0000000000f3',
+    name: 'Slip',
+    kind: 'launch',
+    position: { lat: 50, lon: -5 },
+  };
+  const patches: unknown[] = [];
+  show(<ThingFormPart type="place" doc={place} at="/byLaws" onPatch={(patch) => patches.push(...patch)} />);
+  const group = await screen.findByRole('group', { name: 'What is allowed here' });
+  await waitFor(() => expect(document.activeElement).toBe(group));
+  await user.click(within(group).getByRole('checkbox', { name: 'Canoe' }));
+  await waitFor(() =>
+    expect(patches).toEqual([{ op: 'set', pointer: '/byLaws', value: { craft: ['canoe'] } }]),
+  );
+  cleanup();
+  show(
+    <ThingFormPart
+      type="place"
+      doc={{ ...place, kind: 'hazard', reach: 100 }}
+      at="/reach"
+      onPatch={() => undefined}
+    />,
+  );
+  expect(await screen.findByText('Keep off by, m')).toBeTruthy();
 });
 
 test('a hazard is not offered as a halt; one that was chosen before stays to be seen', async () => {

@@ -88,13 +88,7 @@ export const Place = z.strictObject({
     'Above chart datum. Below it there is mud or no water.',
   ).optional(),
   hazard: choice('What lies there', HAZARDS).optional(),
-  reach: measure(
-    'distance',
-    'Keep off by',
-    5,
-    20_000,
-    'How far around it one does not want to be.',
-  ).optional(),
+  reach: measure('length', 'Keep off by', 5, 20_000, 'How far around it one does not want to be.').optional(),
   clearance: measure(
     'height',
     'Clear height under it',

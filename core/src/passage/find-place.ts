@@ -126,7 +126,13 @@ export function openFindings({ launch, back, zone }: AtPlaces, { leave, home }: 
   ];
   return ends.flatMap(({ place, at, deed }): Finding[] => {
     const laws = place?.byLaws;
-    if (!place || !laws || at === undefined || isOpen(laws, wallTime(at, zone))) return [];
+    if (
+      !place ||
+      !laws ||
+      at === undefined ||
+      isOpen(laws, wallTime(at, zone), civilDate(at, zone) > civilDate(leave, zone))
+    )
+      return [];
     const span = spanOf(laws);
     return [
       PASSAGE.finding('place/open', 'shut', `${place.id}-${deed}`, {
@@ -138,11 +144,14 @@ export function openFindings({ launch, back, zone }: AtPlaces, { leave, home }: 
   });
 }
 
-/** From one hour to another, which may be past midnight; one of them alone holds to the end of the day, or from its beginning. */
-function isOpen({ opens, closes }: ByLaws, time: string): boolean {
-  if (opens === undefined || closes === undefined)
-    return (opens === undefined || time >= opens) && (closes === undefined || time <= closes);
-  return opens <= closes ? time >= opens && time <= closes : time >= opens || time <= closes;
+/**
+ * From one hour to another, which may be past midnight. Where only the hour of shutting was said, it shut before a midnight that
+ * was passed on the way.
+ */
+function isOpen({ opens, closes }: ByLaws, time: string, laterDay: boolean): boolean {
+  if (opens !== undefined && closes !== undefined)
+    return opens <= closes ? time >= opens && time <= closes : time >= opens || time <= closes;
+  return opens === undefined ? closes === undefined || (!laterDay && time <= closes) : time >= opens;
 }
 
 function spanOf({ opens, closes }: ByLaws): Phrase {

@@ -265,6 +265,14 @@ describe('what is allowed where one begins and ends', () => {
   ])('open %j, from noon to two: %i ends are shut', (laws, n) => {
     expect(openFindings(at(laws), schedule)).toHaveLength(n);
   });
+  test('who comes back after midnight finds shut what shut in the evening', () => {
+    const night = { ...schedule, leave: NOON + 10 * HOUR, home: NOON + 12.5 * HOUR };
+    const ids = (laws: Place['byLaws']) =>
+      openFindings(at(laws), night).map(({ id }) => id.split('-').at(-1));
+    expect(ids({ closes: '22:30' })).toEqual(['return']);
+    expect(ids({ opens: '05:00', closes: '22:30' })).toEqual(['return']);
+    expect(ids({ opens: '20:00', closes: '01:00' })).toEqual([]);
+  });
   test('a season makes it old; a day is asked for; of a place nobody looked up that is said', () => {
     const told = (more: Partial<Place>) => by(placeFindings(at({ licence: 'none' }, more)), 'place/told');
     expect(told({ confirmed: '2025-11-12' })).toEqual([]);
