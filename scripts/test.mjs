@@ -50,12 +50,14 @@ function layers() {
 await install();
 await chromium();
 await postgres();
-await step('types', async () => {
+const types = step('types', async () => {
   for (const room of ['core', 'server', 'app', 'e2e', 'scripts']) await run(bin('tsc'), ['-p', room]);
 });
+// What only reads runs beside it.
 await step('lint', () => run(bin('eslint'), ['.', '--max-warnings', '0']));
 await step('format', () => run(bin('prettier'), ['--check', '--log-level', 'warn', '.']));
 await step('floors', async () => layers());
+await types;
 await step('core and server', () =>
   run(process.execPath, [
     '--no-warnings',

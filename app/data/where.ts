@@ -14,6 +14,8 @@ const SECTION_OF: Record<string, SectionId> = {
   backToCar: 'plan/water',
   leave: 'plan/day',
   speed: 'plan/day',
+  fuel: 'plan/day',
+  charge: 'plan/day',
   homeBy: 'plan/day',
   limits: 'plan/day',
   forecast: 'plan/day',

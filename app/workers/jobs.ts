@@ -3,7 +3,8 @@ import { holesOf, hullOf, leak, spaceOf, type Leak, type Relief, type Weight } f
 import type { DrawingResult } from '@escale/core/formats/drawing';
 import type { Table } from '@escale/core/formats/table';
 import { CATALOGUE } from '@escale/core/kit';
-import type { Boat } from '@escale/core/model';
+import type { LatLon } from '@escale/core/earth';
+import type { Boat, Schedule } from '@escale/core/model';
 import { packsOn } from '@escale/core/rules';
 import {
   sweepDays,
@@ -14,6 +15,8 @@ import {
   type Progress,
   type Span,
   type LeavingWindow,
+  type WayHome,
+  wayHomeSteps,
 } from '@escale/core/trip';
 
 /** A piece of what a job gives, and how far it is. */
@@ -36,6 +39,11 @@ export interface DaysJob extends Pick<SweepJob, 'input' | 'step'> {
   spans: Span[];
 }
 
+export interface HomeJob extends Pick<SweepJob, 'input'> {
+  here: LatLon;
+  schedule: Schedule | undefined;
+}
+
 export interface LeaksJob {
   boat: Boat;
   /** Everything that weighs, once. */
@@ -55,6 +63,8 @@ export interface Jobs {
   days: { input: DaysJob; part: Departure[][] };
   /** Windows of leaving over many days: what came so far, again and again, and all of them at the end. */
   windows: { input: SweepJob; part: LeavingWindow[] };
+  /** When one must start for home from where one is. */
+  home: { input: HomeJob; part: WayHome };
   /** One leak through each opening of a boat, in their order. */
   leaks: { input: LeaksJob; part: Leak };
   /** A table out of a file’s text: what is torn in it must not keep the page. */
@@ -88,7 +98,7 @@ function* toTheEnd<P>(steps: Generator<Progress, P>): Work<P> {
 export type Working<N extends JobName> = (input: Jobs[N]['input']) => Work<Jobs[N]['part']>;
 
 /** What is reckoned. What is read out of files stands in `reading`. */
-export const JOBS: { [N in 'sweep' | 'days' | 'windows' | 'leaks']: Working<N> } = {
+export const JOBS: { [N in 'sweep' | 'days' | 'windows' | 'home' | 'leaks']: Working<N> } = {
   *sweep({ input, from, until, step }) {
     yield* toTheEnd(sweepSteps(wholeOf(input), from, until, step));
   },
@@ -106,6 +116,9 @@ export const JOBS: { [N in 'sweep' | 'days' | 'windows' | 'leaks']: Working<N> }
       next = steps.next();
     }
     yield { ...at, part: next.value };
+  },
+  *home({ input, here, schedule }) {
+    yield* toTheEnd(wayHomeSteps(wholeOf(input), here, schedule));
   },
   *leaks({ boat, weight, density, relief, sea }) {
     const hull = hullOf(boat);

@@ -48,6 +48,8 @@ const SCHEMAS: [RegExp, z.ZodType][] = [
   [/^rules\/zones/, shipped.ZoneTable],
   [/^rules\/crew/, shipped.CrewRow.array()],
   [/^passage\/keep-off/, shipped.KeepOff],
+  [/^trip\/usual-limits/, shipped.UsualLimits],
+  [/^passage\/windage/, shipped.Windage],
   [/^passage\/ready/, shipped.ReadyRow.array()],
   [/^procedure\//, Procedure],
   [/^trip\/brief/, shipped.BriefData],

@@ -11,7 +11,6 @@ import { Button, Row } from '../../ui/button';
 import { Logo } from '../../ui/logo';
 import { Alone } from '../../ui/page';
 import { T } from '../../ui/text';
-import { usePalette } from '../../ui/theme';
 import { useNow, useOutbox, useThings } from '../../data/hooks';
 import { deed, newId } from '../../data/outbox';
 import { useTrip } from '../trip/use-trip';
@@ -21,6 +20,8 @@ import { Unsent } from '../deeds/unsent';
 import { HeardForecast } from '../typed/heard';
 import { HaltCheck } from './halt-check';
 import { OnWater } from './on-water';
+import { Panel } from './panel';
+import { WayHome } from './way-home';
 import { GO, LANDING, TURN } from './words';
 
 /** On the water: four things, large, in the dark or in the sun, and Trouble across the whole width. */
@@ -102,6 +103,7 @@ function Screen() {
       {left || !open ? <HaltCheck /> : null}
       {open ? <Unsent plan={plan} /> : null}
       <NearestLanding />
+      {left || !open ? <WayHome /> : null}
       {left || !open ? <HeardForecast /> : null}
 
       <View style={{ flex: 1, minHeight: 8 }} />
@@ -265,13 +267,3 @@ const way = ({ metres, bearing, seconds }: Landing, { units }: Reader) =>
       ]
         .filter(Boolean)
         .join('  ');
-
-function Panel({ title, children }: { title: string; children: React.ReactNode }) {
-  const p = usePalette();
-  return (
-    <View style={{ borderTopWidth: 1, borderColor: p.line, paddingTop: 10, gap: 2 }}>
-      <T as="caps">{title}</T>
-      {children}
-    </View>
-  );
-}

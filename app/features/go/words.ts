@@ -76,6 +76,25 @@ export const GO = {
   waiting: '{n} waiting',
 } as const;
 
+export const HOMEWARD = {
+  title: 'Start for home by',
+  looking: 'Looking at the hours …',
+  failed: 'It could not be reckoned here. Go by the time to turn back.',
+  nowhere: 'Where you are is not known.',
+  noHour: 'no hour found',
+  atOnce: 'at once',
+  later: 'Later: {title}. {why:list}',
+  clear: 'Until {until:clock} nothing is worse than if you start now.',
+  home: 'Started now, you are home at {home:clock}.',
+  noHome: 'No hour at home can be told from here.',
+  already: 'Whenever you start: {what:list}.',
+  byWay: 'By way of {places:list}, which keeps off the land.',
+  overLand: 'Every way that is known leads over land on the sketch: find your own round.',
+  device: 'From where this device was at {at:clock}.',
+  plan: 'From where your plan has you now.',
+  ask: 'From where I am',
+} as const;
+
 export const TURN = {
   none: 'No limit could be reckoned: set a time to be home.',
   before: 'leave {leave:day} {leave:clock}, turn by {turn:clock} at the latest',

@@ -132,6 +132,7 @@ test('trouble: whom to ring, as links of the phone; only digits are dialled', as
     .map((a) => [a.textContent, a.getAttribute('href')]);
   expect(links).toEqual([
     ['Ring Coastguard: +351 214 401 919 (day and night)', 'tel:+351214401919'],
+    ['Ring Harbour hut at Gannow: 555 0122', 'tel:5550122'],
     ['Ring Maren: +44 (0)1752 456, evenings 9', 'tel:+441752456'],
     ['Text Maren', 'sms:+441752456'],
   ]);

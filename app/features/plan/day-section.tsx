@@ -1,25 +1,39 @@
 import { View } from 'react-native';
+import type { Boat, Trip } from '@escale/core/model';
 import { T } from '../../ui/text';
 import { Figures } from '../trip/figure-view';
 import { later } from '../../ui/later';
+import { useTrip } from '../trip/use-trip';
 import { TripForm } from '../trip/trip-form';
 import { OneWorse } from './one-worse';
 
 const ForecastBlock = later(() => import('../typed/forecast-block').then((m) => m.ForecastBlock));
 
 export function DaySection() {
+  const { trip, shed } = useTrip();
+  const drive = shed.boats.find((boat) => boat.id === trip.boat)?.propulsion[0]?.kind;
   return (
     <View style={{ gap: 18 }}>
       <Figures names={DAY} />
       <T as="section" heading={3}>
         When and how fast
       </T>
-      <TripForm fields={['leave', 'speed', 'homeBy', 'driveMinutes', 'checkInMinutes']} />
+      <TripForm
+        fields={['leave', 'speed', ...stores(trip, drive), 'homeBy', 'driveMinutes', 'checkInMinutes']}
+      />
       <TripForm fields={['limits']} />
       <ForecastBlock />
       <OneWorse />
     </View>
   );
+}
+
+/** What she carries to go by, as far as her drive asks for it. */
+function stores(trip: Trip, drive: Boat['propulsion'][number]['kind'] | undefined): string[] {
+  return [
+    ...(trip.fuel !== undefined || drive === 'outboard' || drive === 'inboard' ? ['fuel'] : []),
+    ...(trip.charge !== undefined || drive === 'electric' ? ['charge'] : []),
+  ];
 }
 
 /** What the day is told by. */
@@ -29,6 +43,8 @@ const DAY = [
   'passage/home',
   'passage/overdue',
   'passage/daylight',
+  'passage/fuel',
+  'passage/charge',
   'water/wind',
   'water/gust',
   'body/water',

@@ -1,5 +1,6 @@
 import type { Boat, Trip } from '../model';
 import type { Pace } from '../verdict';
+import { windAtHeight } from '../water';
 import { PADDLER, towingSpeed } from './energy';
 import { BOAT } from './limits';
 import { drives, isMotor } from './load';
@@ -37,8 +38,8 @@ export function fellows(trip: Trip, boats: Boat[], own?: { boat: Boat; speed?: P
   return [{ boat: own.boat, people, ...(own.speed ? { speed: own.speed.value } : {}) }, ...others];
 }
 
-/** Of the wind at ten metres, so much is left at a paddler's height. */
-const LOW_WIND = BOAT.limit('low-wind');
+/** Height at which the wind meets who sits in a small boat, m. */
+export const SEATED = BOAT.limit('seated');
 
 /**
  * Speed at which one boat tows another of about her size into a forecast wind, m/s.
@@ -48,5 +49,5 @@ const LOW_WIND = BOAT.limit('low-wind');
 export function towing(by: Boat, wind: number): number | undefined {
   const moves = drives(by);
   if (moves.motor) return by.propulsion.find((p) => isMotor(p.kind))?.slow;
-  return moves.human ? towingSpeed(PADDLER, wind * LOW_WIND, 2) : undefined;
+  return moves.human ? towingSpeed(PADDLER, windAtHeight(wind, SEATED), 2) : undefined;
 }

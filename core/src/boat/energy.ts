@@ -49,6 +49,62 @@ export interface WayHome {
   lacks: string[];
 }
 
+/** What a motor takes of its store at a speed, and how that is known. */
+export interface Rate {
+  /** m³/s of fuel, W of a battery. */
+  value: number;
+  /** Entered for that speed, told between two of a log, of a neighbouring speed, or by a rule of thumb from its power. */
+  known: 'said' | 'between' | 'near' | 'rule';
+}
+
+/**
+ * The store a motor lives on and what it takes of it at a speed (m/s). Between two speeds of the log it is told by a straight line;
+ * slower than any it takes no more an hour than at the slowest, faster as the cube of the speed.
+ * @returns undefined for what has no store
+ */
+export function storeOf(
+  drive: Boat['propulsion'][number],
+  speed: number,
+): { held?: number; usable: number; rate?: Rate; fuel: boolean } | undefined {
+  const store = STORES[drive.kind];
+  if (!store) return undefined;
+  const held = drive[store.held];
+  const rate = rateAt(drive, store.rate, speed);
+  return {
+    usable: store.held === 'battery' ? BATTERY_USABLE : 1,
+    fuel: store.held === 'tank',
+    ...(held === undefined ? {} : { held }),
+    ...(rate ? { rate } : {}),
+  };
+}
+
+/** Speeds nearer than this are one, as a share. */
+const ALIKE = 0.05;
+
+function rateAt(drive: Boat['propulsion'][number], name: 'burn' | 'draw', speed: number): Rate | undefined {
+  const usual = drive[name];
+  const told = [
+    ...(drive.cruise !== undefined && usual !== undefined ? [{ speed: drive.cruise, rate: usual }] : []),
+    ...(drive.log ?? []).flatMap((row) => {
+      const rate = row[name];
+      return rate === undefined ? [] : [{ speed: row.speed, rate }];
+    }),
+  ].sort((a, b) => a.speed - b.speed);
+  const [first, last] = [told[0], told.at(-1)];
+  if (!first || !last) {
+    if (name === 'draw' || drive.power === undefined) return undefined;
+    return { value: fullBurn(drive.power) * CRUISE_SHARE, known: 'rule' };
+  }
+  const same = told.find((row) => Math.abs(row.speed - speed) <= ALIKE * speed);
+  if (same) return { value: same.rate, known: 'said' };
+  if (speed < first.speed) return { value: first.rate, known: 'near' };
+  if (speed > last.speed) return { value: last.rate * (speed / last.speed) ** 3, known: 'near' };
+  const next = told.findIndex((row) => row.speed > speed);
+  const [a, b] = [told[next - 1], told[next]];
+  const part = (speed - a.speed) / (b.speed - a.speed);
+  return { value: a.rate + part * (b.rate - a.rate), known: 'between' };
+}
+
 /** What drives her at all; the wind is not under command, but a sail is a way home. */
 export function waysHome(boat: Pick<Boat, 'propulsion' | 'mass' | 'length'>, loaded: number): WayHome[] {
   const usual = (boat.mass ?? 0) + USUAL_LOAD;

@@ -29,18 +29,14 @@ export function wayFindings({ trip, boat, people, metres: far }: Laden): Finding
     mend: enough ? undefined : mend,
   });
   if (far === undefined || !first.range || first.range[1] >= far) return [count];
-  // The whole way out and home has to lie within what the tank gives with its reserve kept, or arms do.
+  // How far a tank or a battery carries is told with the hours of the way.
   const [least, range] = first.range;
-  const arms = least < range;
+  if (least === range) return [count];
   return [
     count,
-    BOAT.finding('ways/range', arms ? 'arms' : 'tank', trip.id, {
-      title: phrase(arms ? 'ways.range.arms.title' : 'ways.range.title'),
-      because: [
-        arms
-          ? phrase('ways.range.arms', { range, far, drive, hours: ENDURANCE.high })
-          : phrase('ways.range.why', { range, far, drive }),
-      ],
+    BOAT.finding('ways/range', 'arms', trip.id, {
+      title: phrase('ways.range.arms.title'),
+      because: [phrase('ways.range.arms', { range, far, drive, hours: ENDURANCE.high })],
       mend,
     }),
   ];

@@ -182,6 +182,8 @@ export interface Leg {
   to: string;
   departs: number;
   arrives: number;
+  /** Of who is moved by arms in a wind: a plan is made by the slow end of a band, and this is the other. */
+  soonest?: number;
   metres: number;
   bearing: number;
 }

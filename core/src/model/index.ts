@@ -6,6 +6,7 @@ export * from './common';
 export * from './keepable';
 export * from './capabilities';
 export * from './lists';
+export * from './own-limits';
 export * from './places';
 export * from './shed';
 export * from './trip';

@@ -1,12 +1,23 @@
 import * as z from 'zod';
 import { CivilDate, Note, PartialDate, Text, choice, measure, ref, thing, titled } from './common';
 
+import { Limits } from './own-limits';
 import { CRAFT, IN_WATER, LETS_GO, RESTS, SKILLED, STOWAGE, SWIMMING, WINCHES } from './lists';
 
 export const Skill = z.strictObject({
   craft: choice('Craft', CRAFT),
   level: choice('How well', SKILLED),
   practised: titled(CivilDate.optional(), 'Last practised a recovery'),
+  speed: measure(
+    'speed',
+    'Usual speed in it',
+    0.1,
+    40,
+    'On still water in a calm, over hours. Of those who go together the slowest counts.',
+  ).optional(),
+  limits: titled(Limits.optional(), 'Limits in it', {
+    help: 'Of those who go together the strictest counts.',
+  }),
 });
 
 export const Person = z.strictObject({

@@ -13,6 +13,7 @@ import {
   type FieldMeta,
   Instant,
 } from './common';
+import { Limits } from './own-limits';
 import { BACK_TO_CAR, CLOTHING, LIQUIDS, ROLES, STOWAGE, TODAY, type Stowage } from './lists';
 
 const LIQUID_WORDS = Object.fromEntries(Object.entries(LIQUIDS).map(([id, { words }]) => [id, words])) as {
@@ -66,13 +67,6 @@ export const LoadItem = z
   });
 export type LoadItem = z.infer<typeof LoadItem>;
 
-export const Limits = z.strictObject({
-  wind: measure('speed', 'Wind no more than', 0, 40).optional(),
-  gust: measure('speed', 'Gusts no more than', 0, 60).optional(),
-  waterTemperature: measure('temperature', 'Water no colder than', -2, 35).optional(),
-  waves: measure('height', 'Waves no higher than', 0, 10).optional(),
-});
-
 export const ForecastHour = z.strictObject({
   at: Instant,
   /** m/s at 10 m */
@@ -109,7 +103,13 @@ export const Trip = z.strictObject({
   halts: titled(z.array(Halt).max(30), 'Halts on the way'),
   leave: z.strictObject({ date: titled(CivilDate, 'Day'), time: titled(WallTime, 'Leave the shore') }),
   /** Speed through the water; absent means the boat's own usual speed. */
-  speed: measure('speed', 'Speed today', 0.1, 40).optional(),
+  speed: measure(
+    'speed',
+    'Speed today',
+    0.1,
+    40,
+    'Through still water, in a calm if you paddle: stream and wind are reckoned.',
+  ).optional(),
   homeBy: titled(WallTime.optional(), 'Want to be home by'),
   load: titled(z.array(LoadItem).max(60), 'What goes in'),
   limits: titled(Limits, 'Your own limits'),
@@ -131,6 +131,14 @@ export const Trip = z.strictObject({
     'Back to the car',
   ),
   notes: titled(Note.optional(), 'Notes', { long: true }),
+  fuel: measure(
+    'volume',
+    'Fuel aboard as you leave',
+    0,
+    2,
+    'Left out, a full tank is taken, and that is said.',
+  ).optional(),
+  charge: measure('percent', 'Battery charged to, as you leave', 0, 1).optional(),
   /** What changes on the way home: the catch comes aboard, fuel and water are used. */
   comingHome: titled(
     z
@@ -152,6 +160,8 @@ export const Trip = z.strictObject({
             ref: 'person',
           }),
           with: ref('boat', 'Stays with').optional(),
+          fuel: measure('volume', 'Fuel aboard', 0, 2).optional(),
+          charge: measure('percent', 'Battery charged to', 0, 1).optional(),
         }),
       )
       .max(20)

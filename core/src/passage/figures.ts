@@ -26,6 +26,18 @@ export const FIGURES = figuresOf({
     formula: 'formula.overdue',
     source: 'overdue',
   },
+  'passage/fuel': {
+    label: 'figure.fuel',
+    quantity: 'volume',
+    formula: 'formula.stores',
+    source: 'thirds',
+  },
+  'passage/charge': {
+    label: 'figure.charge',
+    quantity: 'energy',
+    formula: 'formula.stores',
+    source: 'thirds',
+  },
   'passage/turn-back': {
     label: 'figure.turnBack',
     quantity: 'instant',

@@ -7,7 +7,6 @@ import { densityOf, heightsAt } from '../water';
 import { draughtOf, type Draught } from './draught';
 import { seaFindings, type OnSea } from './find-sea';
 import { PASSAGE } from './limits';
-import type { Stuck } from './route';
 import {
   legGone,
   overLand,
@@ -26,26 +25,6 @@ export interface OnWay extends OnSea {
   back?: Place;
   /** All places of the shed. */
   places: Place[];
-}
-
-/** The stream is faster than she goes: then no hours can be told. */
-export function stuckFinding({ trip, speed, places }: OnWay, { stuck }: Stuck): Finding {
-  const { from, to, at, flow } = stuck;
-  const name = (id: string) => places.find((place) => place.id === id)?.name ?? '?';
-  // Of a speed that was only guessed it is not sure.
-  return PASSAGE.finding('way/stuck', speed?.guessed ? 'guess' : 'stuck', trip.id, {
-    title: phrase('way.stuck.title'),
-    because: [
-      phrase('way.stuck', {
-        from: name(from),
-        to: name(to),
-        at,
-        stream: flow.speed,
-        bearing: Math.round(flow.direction),
-      }),
-    ],
-    mend: { label: phrase('light.mend'), ...goTo.trip(trip.id, '/leave/time') },
-  });
 }
 
 const toWay = (label: 'way.land.mend' | 'way.shallow.mend' | 'way.chart.mend') => ({

@@ -4,6 +4,7 @@ import { phrase } from '../say';
 import { goTo, instant, type Figures } from '../verdict';
 import { FIGURES } from './figures';
 import { lightFindings } from './find-light';
+import { lost } from './find-pace';
 import { turnFindings } from './find-turn';
 import { MS } from '../units';
 import { PASSAGE } from './limits';
@@ -26,6 +27,7 @@ function scheduleFigures({ trip, route, speed }: Outing, schedule: Schedule, fig
   if (!route || !speed || home === undefined || overdue === undefined) return;
   const { guessed } = speed;
   const halts = route.legs.reduce((sum, leg) => sum + leg.haltSeconds, 0);
+  const slack = schedule.legs.reduce((sum, leg) => sum + lost(leg), 0);
   const distance = { value: route.metres, quantity: 'distance' as const };
   const pace = { value: speed.value, quantity: 'speed' as const };
   FIGURES.put(figures, 'passage/distance', trip.id, { value: route.metres });
@@ -33,6 +35,7 @@ function scheduleFigures({ trip, route, speed }: Outing, schedule: Schedule, fig
   FIGURES.put(figures, 'passage/home', trip.id, {
     value: home,
     inputs: { leave: instant(leave), distance, speed: pace, halts: { value: halts, quantity: 'minutes' } },
+    ...(slack > 0 ? { range: [home - slack, home] } : {}),
     guessed,
   });
   FIGURES.put(figures, 'passage/overdue', trip.id, {
@@ -46,18 +49,6 @@ function scheduleFigures({ trip, route, speed }: Outing, schedule: Schedule, fig
     inputs: { leave: instant(leave) },
     guessed,
   });
-}
-
-/** Nobody said how fast she goes: no times can be reckoned. */
-export function paceFindings({ trip, boat, speed }: Outing): Finding[] {
-  if (!boat || speed) return [];
-  return [
-    PASSAGE.finding('boat/speed', 'missing', boat.id, {
-      title: phrase('speed.none.title'),
-      because: [phrase('speed.none.why', { boat: boat.name })],
-      mend: { label: phrase('speed.none.mend'), ...goTo.trip(trip.id, '/speed') },
-    }),
-  ];
 }
 
 /** A passage, or a promise, longer than can be kept. */

@@ -2,6 +2,7 @@ import { distance, type LatLon } from '../earth';
 import { LANDABLE } from '../model/lists';
 import type { Phrase, Place, Schedule } from '../model';
 import { phrase } from '../say';
+import { guessed } from '../verdict';
 import { asPrinted, MS } from '../units';
 import { PASSAGE } from './limits';
 
@@ -107,6 +108,22 @@ export function farthestFrom(
   return found.reduce((far, landing) => (landing.metres > far.metres ? landing : far));
 }
 
+/** Can one land there, as far as its shore tells? Unknown where nobody said of what kind that is. */
+const landable = ({ shore, launchFrom }: Place): boolean | undefined =>
+  shore === undefined ? (launchFrom && LANDED[launchFrom]) || undefined : LANDABLE.has(shore);
+
+/**
+ * Does one land there where it is not dry, coming from a water? Unknown where its shore, its water or the tide that it needs was not
+ * said, or only guessed.
+ */
+export function landsAt(place: Place, water: string | undefined): boolean | undefined {
+  if (place.kind !== 'haven' && place.kind !== 'launch') return false;
+  if (place.water !== undefined && place.water !== water) return false;
+  const guess = ['/shore', '/launchFrom', '/works'].some((pointer) => guessed(place, pointer));
+  const can = landable(place);
+  return can === true && (guess || place.water === undefined) ? undefined : can;
+}
+
 /** What is not known about landing there, or undefined where one can't. */
 function doubtsOf(
   place: Place,
@@ -114,9 +131,9 @@ function doubtsOf(
   { water, tideAt }: Pick<Seeking, 'water' | 'tideAt'>,
 ): Phrase[] | undefined {
   const doubts: Phrase[] = [];
-  if (place.shore !== undefined && !LANDABLE.has(place.shore)) return undefined;
-  if (place.shore === undefined && !(place.launchFrom && LANDED[place.launchFrom]))
-    doubts.push(phrase('landing.shore'));
+  const can = landable(place);
+  if (can === false) return undefined;
+  if (can === undefined) doubts.push(phrase('landing.shore'));
   if (place.works !== undefined) {
     const height = tideAt?.(at, place);
     if (height === undefined) doubts.push(phrase('landing.tide'));

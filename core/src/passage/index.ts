@@ -1,15 +1,20 @@
 /**
  * passage: legs, times, turning back, and the hours before leaving reckoned backwards.
  */
+export * from './arms';
 export * from './ground';
 export * from './route';
 export * from './ready';
+export * from './far-off';
 export * from './haven';
 export * from './haven-card';
-export { boundFindings, leaveFindings, paceFindings, passageFindings } from './findings';
+export { boundFindings, leaveFindings, passageFindings } from './findings';
+export { paceFindings, stuckFinding, windFindings } from './find-pace';
 export type { Outing } from './outing';
 export { latestTurnOf } from './find-light';
 export { readyFindings } from './find-ready';
 export { openFindings, placeFindings } from './find-place';
-export { routeFindings, stuckFinding } from './find-way';
-export { reachesOf, type Reach } from './way';
+export { routeFindings } from './find-way';
+export { drinkFindings, fuelFindings } from './find-stores';
+export { motored, storesOn, type Stores } from './stores';
+export { overLand, reachesOf, type Reach } from './way';

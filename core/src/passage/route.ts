@@ -2,6 +2,7 @@ import { distance, type LatLon } from '../earth';
 import type { Leg, Schedule } from '../model';
 import { HOUR, MS } from '../units';
 import type { Flow } from '../water';
+import { hardly, slowed, type Arms } from './arms';
 import { ground } from './ground';
 import { PASSAGE } from './limits';
 
@@ -30,6 +31,8 @@ export interface Route {
   /** Through the water, m/s, and what its rests make an hour of going. */
   speed: number;
   rest: number;
+  /** Who of the boats that go together is moved by arms: the wind slows them, and they the others. */
+  arms: readonly Arms[];
   seconds: number;
   /** From the last halt home. */
   backSeconds: number;
@@ -39,7 +42,12 @@ export interface Route {
  * Legs over the ellipsoid at a speed (m/s, above 0). `restFactor` stretches the going time of people who paddle.
  * Points are launch, halts…, return: at least two.
  */
-export function routeOf(points: RoutePoint[], speed: number, restFactor: number): Route {
+export function routeOf(
+  points: RoutePoint[],
+  speed: number,
+  restFactor: number,
+  arms: readonly Arms[] = [],
+): Route {
   const legs = points.slice(1).map((point, i) => {
     const { metres, bearing } = distance(points[i].position, point.position);
     return {
@@ -56,6 +64,7 @@ export function routeOf(points: RoutePoint[], speed: number, restFactor: number)
     legs,
     speed,
     rest: restFactor,
+    arms,
     metres: legs.reduce((sum, leg) => sum + leg.metres, 0),
     seconds: legs.reduce((sum, leg) => sum + leg.seconds + leg.haltSeconds, 0),
     backSeconds: legs.at(-1)?.seconds ?? 0,
@@ -75,34 +84,45 @@ export function manyCheckIns(seconds: number, everyMinutes = 0): { most: number;
 }
 const MINUTE = MS.minute / MS.second;
 
-/** A leg on which the stream is faster than she goes, and when. */
+/** A leg on which she makes no way, when, and against what. */
 export interface Stuck {
-  stuck: { from: string; to: string; at: number; flow: Flow };
+  stuck: { from: string; to: string } & NoWay;
+}
+interface NoWay {
+  at: number;
+  flow: Flow;
+  /** Who paddles is slowed by a wind as well, m/s: that is our own estimate. */
+  wind?: number;
 }
 export const isStuck = (timed: Schedule | Stuck): timed is Stuck => 'stuck' in timed;
 
-/** What takes a boat along over the ground: m/s and degrees true, as far as it is known. */
-export type StreamAt = (at: number) => Flow | undefined;
+/** What she meets on the way, m/s and degrees true, as far as it is known: a stream goes to, a wind comes from. */
+export interface Meets {
+  streamAt?: ((at: number) => Flow | undefined) | undefined;
+  windAt?: ((at: number) => { wind: number; from: number } | undefined) | undefined;
+}
 
 /**
- * Put a route on the clock. Instants are epoch ms.
- * @param streamAt where nothing is known of a stream the water stands still
+ * Put a route on the clock. Instants are epoch ms. Who is moved by arms is planned at the slow end of what the wind leaves them, and
+ * may be there sooner.
+ * @param meets where nothing is known of a stream the water stands still, of a wind the air
  */
 export function scheduleOf(
   route: Route,
   leave: number,
   graceMinutes: number,
   checkInMinutes?: number,
-  streamAt?: StreamAt,
+  meets: Meets = {},
 ): Schedule | Stuck {
   let at = leave;
   const legs: Leg[] = [];
   const halts: Schedule['halts'] = [];
   for (const [i, leg] of route.legs.entries()) {
-    const seconds = streamAt ? throughStream(leg, route, at, streamAt) : leg.seconds;
+    const seconds = throughWater(leg, route, at, meets, slowed);
     if (typeof seconds !== 'number') return { stuck: { from: leg.from, to: leg.to, ...seconds } };
     const arrives = Math.round(at + seconds * MS.second);
-    legs.push({ from: leg.from, to: leg.to, departs: at, arrives, metres: leg.metres, bearing: leg.bearing });
+    const { from, to, metres, bearing } = leg;
+    legs.push({ from, to, departs: at, arrives, metres, bearing, ...soonest(leg, route, at, meets) });
     at = arrives + leg.haltSeconds * MS.second;
     if (i < route.legs.length - 1) halts.push({ place: leg.to, from: arrives, until: at, doing: leg.doing });
   }
@@ -126,28 +146,50 @@ export function scheduleOf(
 const PIECE = 500,
   MOST_PIECES = 24;
 
+/** Which end of the band of who is moved by arms. */
+type End = typeof slowed;
+
+/** When a leg is over at the earliest, where who is moved by arms goes it in a wind. */
+function soonest(leg: Route['legs'][number], route: Route, at: number, meets: Meets): { soonest?: number } {
+  if (route.arms.length === 0 || !meets.windAt?.(at)) return {};
+  const seconds = throughWater(leg, route, at, meets, hardly);
+  return typeof seconds === 'number' ? { soonest: Math.round(at + seconds * MS.second) } : {};
+}
+
 /**
- * Seconds for a leg in a stream, or when and in what stream she makes no way. While one rests the stream takes her along or back:
+ * Seconds for a leg in a stream and a wind, or when and in what she makes no way. While one rests the stream takes her along or back:
  * over an hour of going and its rest she makes v_ground + (rest − 1)·u_along.
  */
-function throughStream(
-  { metres, bearing }: Route['legs'][number],
-  { speed, rest }: Route,
+function throughWater(
+  leg: Route['legs'][number],
+  route: Route,
   departs: number,
-  streamAt: StreamAt,
-): number | { at: number; flow: Flow } {
+  { streamAt, windAt }: Meets,
+  end: End,
+): number | NoWay {
+  const blows = route.arms.length > 0 ? windAt : undefined;
+  if (!streamAt && !blows) return leg.seconds;
+  const { metres, bearing } = leg;
+  const { rest, arms } = route;
   const pieces = Math.min(MOST_PIECES, Math.max(1, Math.ceil(metres / PIECE)));
   let gone = 0;
   for (let i = 0; i < pieces; i += 1) {
     const at = departs + gone * MS.second;
-    const flow = streamAt(at) ?? STILL;
-    const over = ground(speed, bearing, flow)?.speed ?? 0;
+    const flow = streamAt?.(at) ?? STILL;
+    const air = blows?.(at);
+    const speed = air
+      ? Math.min(route.speed, ...arms.map((each) => end(each, air.wind, air.from - bearing)))
+      : route.speed;
+    const held = speed < Math.min(NO_WAY, route.speed);
+    const over = held ? 0 : (ground(speed, bearing, flow)?.speed ?? 0);
     const made = over + (rest - 1) * flow.speed * Math.cos(((flow.direction - bearing) * Math.PI) / 180);
-    if (over <= 0 || made <= 0) return { at, flow };
+    if (over <= 0 || made <= 0)
+      return { at, flow, ...(air && speed < route.speed ? { wind: air.wind } : {}) };
     gone += ((metres / pieces) * rest) / made;
   }
   return gone;
 }
+const NO_WAY = PASSAGE.limit('arms-no-way');
 const STILL: Flow = { speed: 0, direction: 0 };
 
 /**

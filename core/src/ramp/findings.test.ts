@@ -3,7 +3,7 @@ import type { Boat, Place, Schedule, Trip } from '../model';
 import { render, type Reader } from '../say';
 import type { Figures } from '../verdict';
 import { tideOf } from '../water';
-import { onRamp, onTrailer, rampFigures, rampFindings, rampNeeds, type OnLaunch } from '.';
+import { edgeFindings, onRamp, onTrailer, rampFigures, rampFindings, rampNeeds, type OnLaunch } from '.';
 
 const reader: Reader = { units: 'metric', zone: 'UTC', locale: 'en-GB' };
 const SIX = Date.UTC(2026, 4, 12, 6),
@@ -120,4 +120,47 @@ describe('the hours', () => {
     const no = bottomless as Place;
     expect(levels(found({ launch: no, back: no }))).toEqual([]);
   });
+});
+
+describe('the edge of the water on a beach', () => {
+  const beach = (more: Partial<Place> = {}): Place =>
+    ({ ...slip, launchFrom: 'beach', slope: 1 / 50, ...more }) as Place;
+  const edge = (leave: number, home: number, place = beach(), more: Partial<OnLaunch> = {}) =>
+    edgeFindings({ trip, launch: place, back: place, tide: tide(), ...more }, {
+      leave: SIX + leave * HOUR,
+      home: SIX + home * HOUR,
+      overdue: SIX + (home + 1) * HOUR,
+    } as Schedule);
+  const said = (all: ReturnType<typeof edge>) =>
+    all.map(({ id, open, title, because }) => [
+      id.split('/')[1],
+      open ?? false,
+      [title, ...because].map((p) => render(p, reader)).join(' '),
+    ]);
+  // Source beach-run, x = Δh / tan β: 2.4 m on 1:50 is 120 m; here 2.0 m are 100.
+  test('it runs out by the fall over the slope: 2 m at one in fifty are 100 m', () =>
+    expect(said(edge(6, 9))).toEqual([
+      ['edge', false, expect.stringMatching(/^A long carry.*At 15:00.*100 m further out.*2\.0 m lower/)],
+    ]));
+  test('it comes up while one is away: the car stands above that, until overdue', () =>
+    expect(said(edge(3, 5, beach({ slope: 1 / 20 })))).toEqual([
+      ['car', false, expect.stringMatching(/At 12:00.*40 m further up.*2\.0 m higher/)],
+    ]));
+  test('without a slope it is told between two, and asked for', () => {
+    const open = edge(6, 9, beach({ slope: undefined }));
+    expect(said(open)).toEqual([
+      ['edge', true, expect.stringMatching(/40 m at one in twenty, 200 m at one in a hundred/)],
+    ]);
+    expect(open[0].mend).toMatchObject({ go: { type: 'place', pointer: '/slope' } });
+    expect(said(edge(6, 9, beach({ basis: { '/slope': 'guessed' } })))[0][1]).toBe(true);
+  });
+  test('no beach, no tide, another datum, another place to land, hardly any change: nothing is told', () => {
+    expect(edge(6, 9, slip)).toEqual([]);
+    expect(edge(6, 9, beach(), { tide: undefined })).toEqual([]);
+    expect(edge(6, 9, beach(), { tide: tide('mean sea level') })).toEqual([]);
+    expect(edge(6, 9, beach(), { back: beach({ id: 'q' }) })).toEqual([]);
+    expect(edge(5.9, 6.1)).toEqual([]);
+  });
+  test('over mud nobody walks', () =>
+    expect(said(edge(6, 9, beach({ surface: 'mud' })))[0][2]).toMatch(/mud/));
 });

@@ -5,4 +5,5 @@ export * from './geometry';
 export * from './needs';
 export * from './cross';
 export { launchNotes } from './notes';
+export { edgeFindings } from './find-edge';
 export { rampFigures, rampFindings, type OnLaunch } from './findings';

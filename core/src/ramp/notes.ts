@@ -6,6 +6,7 @@ import { guessed } from '../verdict';
 import type { SortedForecast, Tide } from '../water';
 import { leansOnForecast, weatherAt } from '../water';
 import { crossOf } from './cross';
+import { highest } from './find-edge';
 import { rampHours, runOut } from './geometry';
 import { RAMP } from './limits';
 import type { RampNeeds } from './needs';
@@ -85,21 +86,11 @@ function parking({ launch, places, tide }: AtLaunch, schedule: Schedule | undefi
     .map((place) => ({ place, metres: distance(launch.position, place.position).metres }))
     .filter(({ metres }) => metres <= NEAR)
     .sort((a, b) => a.metres - b.metres);
-  const high = tide && schedule && highest(tide, schedule);
+  const high = tide && schedule && highest(tide, schedule.leave, schedule.home ?? schedule.leave);
   return [
     ...(near ? [phrase('launch.park', { place: near.place.name, far: Math.round(near.metres) })] : []),
     ...(high ? [phrase('launch.park.high', { at: high.at, height: high.height })] : []),
   ];
-}
-
-/** The highest water while the car stands there. */
-function highest(tide: Tide, { leave, home = leave }: Schedule): { at: number; height: number } | undefined {
-  const ends = [leave, home].flatMap((at) => {
-    const height = tide.heightAt(at);
-    return height === undefined ? [] : [{ at, height }];
-  });
-  const all = [...ends, ...tide.extremes(leave, home).filter((turn) => turn.at >= leave && turn.at <= home)];
-  return all.sort((a, b) => b.height - a.height)[0];
 }
 
 /** How she came off her trailer when somebody last looked. */

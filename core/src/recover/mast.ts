@@ -1,4 +1,5 @@
 import table from '../../data/recover/catamaran.json';
+import { AIR } from '../water';
 import { RECOVER } from './limits';
 import { G } from './lean';
 
@@ -49,8 +50,7 @@ export function holdsDown(rig: Rigged, lean: number, water = 0): number {
   );
 }
 
-const AIR = RECOVER.limit('air'),
-  DRAG = RECOVER.limit('drag'),
+const DRAG = RECOVER.limit('drag'),
   LOW = RECOVER.limit('wind-low'),
   DECK = RECOVER.limit('deck-share');
 

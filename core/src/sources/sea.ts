@@ -50,6 +50,14 @@ export const SEA = {
     verified: true,
     noted: '2026-11-27',
   },
+  'beach-run': {
+    title: 'The edge of the water on a slope: change of height over the slope',
+    publisher: 'Geometry',
+    how: 'closed-form',
+    confidence: 'H',
+    verified: true,
+    noted: '2026-11-27',
+  },
   'spm-1984': recalled(
     'Shore Protection Manual, wave growth over a fetch; with it CEM 2002, Wilson 1965, SMB and JONSWAP 1973',
     'US Army Corps of Engineers and others',

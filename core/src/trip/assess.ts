@@ -7,6 +7,8 @@ import { TRAILED } from '../model/lists';
 import type { Assessment, Finding, Phrase, Schedule } from '../model';
 import {
   boundFindings,
+  drinkFindings,
+  fuelFindings,
   isLong,
   isStuck,
   latestTurnOf,
@@ -21,19 +23,42 @@ import {
   scheduleOf,
   stuckFinding,
   routeFindings,
+  windFindings,
+  type Meets,
+  type Stuck,
 } from '../passage';
 import { rightingFindings } from '../recover';
-import { launchNotes, onTrailer, rampFigures, rampFindings, rampNeeds, type RampNeeds } from '../ramp';
+import {
+  edgeFindings,
+  launchNotes,
+  onTrailer,
+  rampFigures,
+  rampFindings,
+  rampNeeds,
+  type RampNeeds,
+} from '../ramp';
 import type { StepFigures } from '../procedure';
+import { phrase } from '../say';
 import { contentHash, countryFindings, crewFindings, type World } from '../rules';
 import { MS } from '../units';
 import { inOrder, sure, type Figures } from '../verdict';
-import { conditionsFor, densityOf, oldFrom, riverFindings, waterFindings, worstWithin } from '../water';
+import {
+  conditionsFor,
+  densityOf,
+  oldFrom,
+  riverFindings,
+  waterFindings,
+  weatherAt,
+  worstWithin,
+  type Worst,
+} from '../water';
 import { contextOf, type AssessInput, type Context } from './context';
 import { aboardFacts, placeFacts } from './facts';
 import { missingFindings } from './findings';
 import { stepFigures } from './step-figures';
+import { limitFinder } from './find-limits';
 import { TRIP } from './limits';
+import { withWhose } from './own-limits';
 import { daysOf, matchParty, partiesOf, partyFindings } from './parties';
 
 export const CORE_VERSION = '0.1.0';
@@ -75,16 +100,13 @@ export function prepare(input: AssessInput): Prepared {
   const onRamp = rampFigures(context, needs, fixed.figures);
   const onWay = { ...context, places: input.shed.places };
   const way = routeFindings(onWay);
+  const limits = limitFinder(context);
   const gear = input.shed.gear.map(sure);
   const household = new Set(input.shed.people.map((p) => p.id));
 
   const reckon = (leave: number | undefined) => {
-    const timed =
-      leave === undefined || !context.route || isLong(context.route)
-        ? undefined
-        : scheduleOf(context.route, leave, trip.graceMinutes, trip.checkInMinutes, context.stream?.at);
-    const stuck = timed && isStuck(timed) ? timed : undefined;
-    const schedule = timed && !isStuck(timed) ? withLatestTurn(context, timed, homeBy) : undefined;
+    const { timed, stuck } = onClock(context, leave);
+    const schedule = timed && withLatestTurn(context, timed, homeBy);
     const days = daysOf(context, leave, schedule);
     const boats = parties.map((party) =>
       matchParty(party, parties, { gear, household, schedule, days, input }),
@@ -95,6 +117,7 @@ export function prepare(input: AssessInput): Prepared {
   const assessAt = (leave: number | undefined): Assessment => {
     const { schedule, stuck, boats, own } = reckon(leave);
     const figures: Figures = { ...fixed.figures };
+    const worst = schedule && worstOf(context, schedule);
     const ready =
       schedule && zone !== undefined
         ? readyTasks(READY, schedule.leave, zone, has(context), trip.driveMinutes)
@@ -106,8 +129,13 @@ export function prepare(input: AssessInput): Prepared {
       ...leaveFindings(context, wall, leave),
       ...(stuck ? [stuckFinding(onWay, stuck)] : []),
       ...openingFindings(context, leave),
-      ...(schedule ? hourFindings(context, schedule, homeBy, figures) : []),
+      ...(schedule ? hourFindings(context, schedule, worst, homeBy, figures) : []),
+      ...(schedule ? limits(schedule, worst) : []),
       ...(schedule ? way.at(schedule) : []),
+      ...(schedule && !stuck ? windFindings(onWay, schedule) : []),
+      ...(schedule ? fuelFindings(onWay, schedule, figures) : []),
+      ...(schedule ? drinkFindings(onWay, schedule) : []),
+      ...(schedule ? edgeFindings(context, schedule) : []),
       ...(schedule ? rampFindings(context, needs, schedule, onRamp) : []),
       ...boats.flatMap((boat) => partyFindings(boat, input)),
       ...liftFindings(trip, own.kit.jackets, own.kit.bodies),
@@ -119,7 +147,7 @@ export function prepare(input: AssessInput): Prepared {
       trip: trip.id,
       now: input.now,
       ...(leave === undefined ? {} : { leave }),
-      findings: inOrder(findings),
+      findings: inOrder(withWhose(findings, context.whose, whoseLimit)),
       figures,
       requirements: boats.flatMap((b) => b.requirements),
       leastProved: boats.every((b) => b.kit.proved),
@@ -186,12 +214,10 @@ const needsOf = ({ boat, trip, water }: Context): RampNeeds | undefined =>
 function hourFindings(
   context: Context,
   schedule: Schedule,
+  worst: Worst | undefined,
   homeBy: number | undefined,
   figures: Figures,
 ): Finding[] {
-  const { forecast } = context;
-  const { leave, home = leave } = schedule;
-  const worst = forecast && worstWithin(forecast, leave, home);
   return [
     ...passageFindings(context, schedule, homeBy, figures),
     ...openFindings(atPlaces(context), schedule),
@@ -199,6 +225,11 @@ function hourFindings(
     ...bodyFindings(context, worst, figures),
   ];
 }
+
+const worstOf = ({ forecast }: Context, { leave, home = leave }: Schedule) =>
+  forecast && worstWithin(forecast, leave, home);
+
+const whoseLimit = (who: string) => phrase('limit.whose', { who });
 
 const contactsOf = ({ trip, shed }: Context) =>
   trip.contacts.flatMap((id) => shed.contacts.find((c) => c.id === id) ?? []);
@@ -231,6 +262,21 @@ const RETOLD = TRIP.limit('age-retold') * MS.second;
 /** `prepare()` and the departure the trip names, in a row. Budget 5 ms for a day trip. */
 export function assess(input: AssessInput): Assessment {
   return prepare(input).whole();
+}
+
+/** The route on the clock, where one makes way; held up by a wind only, by the hours of a calm, so that all else can be told. */
+function onClock(
+  { route, trip, stream, forecast }: Context,
+  leave: number | undefined,
+): { timed?: Schedule; stuck?: Stuck } {
+  if (leave === undefined || !route || isLong(route)) return {};
+  const clocked = (windAt?: Meets['windAt']) =>
+    scheduleOf(route, leave, trip.graceMinutes, trip.checkInMinutes, { streamAt: stream?.at, windAt });
+  const timed = clocked(forecast && ((at) => weatherAt(forecast, at)));
+  if (!isStuck(timed)) return { timed };
+  if (timed.stuck.wind === undefined) return { stuck: timed };
+  const calm = clocked();
+  return isStuck(calm) ? { stuck: calm } : { timed: calm, stuck: timed };
 }
 
 function withLatestTurn(context: Context, schedule: Schedule, homeBy: number | undefined): Schedule {

@@ -13,8 +13,9 @@ import type {
 import { drives } from '../boat';
 import type { FiledPlan } from '../floatplan';
 import { indexCatalogue } from '../kit';
-import { routeOf, REST_FACTOR, type Route } from '../passage';
+import { armsOf, routeOf, REST_FACTOR, type Route } from '../passage';
 import { guessed, type Pace } from '../verdict';
+import { strictest, type Crewed, type Whose } from './own-limits';
 import {
   conditionsFor,
   sortForecast,
@@ -54,6 +55,10 @@ export interface Context extends AssessInput {
   halts: (Place | undefined)[];
   route?: Route;
   speed?: Pace;
+  /** The boats that go together with who is in them, the trip's own first. */
+  crewed: Crewed[];
+  /** Whose limits those of the trip are, where they are somebody's own. */
+  whose: Whose;
   tide?: Tide;
   stream?: Stream;
   forecast?: SortedForecast;
@@ -64,21 +69,27 @@ export interface Context extends AssessInput {
 export const NOBODY = 'Someone no longer in the shed';
 
 export function contextOf(input: AssessInput): Context {
-  const { trip, shed } = input;
+  const { shed } = input;
   const find = <T extends { id: string }>(list: T[], id: string | undefined) =>
     id === undefined ? undefined : list.find((thing) => thing.id === id);
-  const boat = find(shed.boats, trip.boat);
+  const boat = find(shed.boats, input.trip.boat);
+  const all = crewedOf(input.trip, boat, shed);
+  const { limits, whose } = strictest(input.trip, all);
+  const trip = { ...input.trip, limits };
   const water = find(shed.waters, trip.water);
   const launch = find(shed.places, trip.launch);
   const back = trip.return === undefined ? launch : find(shed.places, trip.return);
   const halts = trip.halts.map((halt) => find(shed.places, halt.place));
-  const speed = speedOf(trip, boat, shed.boats);
+  const speed = speedOf(trip, boat, all);
   const told = conditionsFor(trip, input.conditions).forecast;
   const forecast = told && sortForecast(told);
   const tide = water?.tide && tideOf(water.tide);
   const stream = streamOf(water, tide);
   return {
     ...input,
+    trip,
+    crewed: all,
+    whose,
     boat,
     water,
     launch,
@@ -92,26 +103,46 @@ export function contextOf(input: AssessInput): Context {
     ...(tide ? { tide } : {}),
     ...(stream ? { stream } : {}),
     ...(forecast ? { forecast } : {}),
-    ...withRoute(trip, boat, launch, back, halts, speed?.value),
+    ...withRoute(trip, all, launch, back, halts, speed?.value),
   };
 }
 
-/** The speed of the day as stated; otherwise the slowest of the boats that go together. */
-function speedOf(trip: Trip, boat: Boat | undefined, boats: Boat[]): Context['speed'] {
+/** The boats that go together, as far as they are in the shed. */
+function crewedOf(trip: Trip, boat: Boat | undefined, { boats, people }: Shed): Crewed[] {
+  const known = (ids: string[]) => people.filter((p) => ids.includes(p.id));
+  const own = boat ? [{ boat, people: known(trip.crew.map((c) => c.person)) }] : [];
+  return [
+    ...own,
+    ...(trip.company ?? []).flatMap((c): Crewed[] => {
+      const other = boats.find((b) => b.id === c.boat && b.id !== boat?.id);
+      return other ? [{ boat: other, people: known(c.people) }] : [];
+    }),
+  ];
+}
+
+/** The speed of the day as stated; otherwise that of the slowest boat, and in a boat that arms move of the slowest of her people. */
+function speedOf(trip: Trip, boat: Boat | undefined, all: Crewed[]): Context['speed'] {
   if (trip.speed !== undefined) return { value: trip.speed, guessed: guessed(trip, '/speed') };
-  const all = [boat, ...(trip.company ?? []).map((c) => boats.find((b) => b.id === c.boat))].flatMap((b) =>
-    b?.propulsion[0]?.cruise === undefined
-      ? []
-      : [{ value: b.propulsion[0].cruise, guessed: b.basis?.['/propulsion/0/cruise'] === 'guessed' }],
-  );
-  return boat?.propulsion[0]?.cruise === undefined
-    ? undefined
-    : all.reduce((slow, s) => (s.value < slow.value ? s : slow));
+  if (boat?.propulsion[0]?.cruise === undefined) return undefined;
+  return all.flatMap(pacesOf).reduce((slow, s) => (s.value < slow.value ? s : slow));
+}
+
+function pacesOf({ boat, people }: Crewed): Pace[] {
+  const cruise = boat.propulsion[0]?.cruise;
+  const own = cruise === undefined ? [] : [{ value: cruise, guessed: guessed(boat, '/propulsion/0/cruise') }];
+  return [...own, ...(drives(boat).human ? people.flatMap((person) => ownPace(person, boat) ?? []) : [])];
+}
+
+/** What somebody makes in such a boat, where that was said. */
+function ownPace(person: Person, { kind }: Boat): Pace | undefined {
+  const at = person.skills?.findIndex((skill) => skill.craft === kind) ?? -1;
+  const value = person.skills?.[at]?.speed;
+  return value === undefined ? undefined : { value, guessed: guessed(person, `/skills/${at}/speed`) };
 }
 
 function withRoute(
   trip: Trip,
-  boat: Boat | undefined,
+  all: Crewed[],
   launch: Place | undefined,
   back: Place | undefined,
   halts: (Place | undefined)[],
@@ -124,5 +155,10 @@ function withRoute(
     minutes: trip.halts[i - 1]?.minutes ?? 0,
     doing: trip.halts[i - 1]?.doing,
   }));
-  return { route: routeOf(points, speed, boat && drives(boat).human ? REST_FACTOR : 1) };
+  const arms = all.flatMap(({ boat, people }) => {
+    // A speed that was said for the day is what they all make in a calm.
+    const still = trip.speed ?? boat.propulsion[0]?.cruise ?? speed;
+    return armsOf(boat, people.length, still) ?? [];
+  });
+  return { route: routeOf(points, speed, arms.length > 0 ? REST_FACTOR : 1, arms) };
 }

@@ -39,8 +39,8 @@ describe('the demo morning', () => {
     expect(f.level).toBe('fix');
     expect(f.mend).toMatchObject({ go: { type: 'water', pointer: '/answers/us-signal-waters' } });
   });
-  test('home is leave + legs at the speed with rest + halts, reckoned apart', () => {
-    const s = a.schedule!;
+  test('home is leave + legs at the speed with rest + halts in a calm, reckoned apart', () => {
+    const s = assess(inputOf(0, { forecast: steady({ wind: 0, gust: 0 }) })).schedule!;
     const metres = s.legs.reduce((sum, leg) => sum + leg.metres, 0);
     const seconds = (metres / figureNamed(a.figures, 'passage/speed')!.value) * (70 / 60) + 80 * 60;
     expect(s.home! - s.leave).toBeCloseTo(seconds * 1000, -3);

@@ -1,6 +1,7 @@
 /**
  * water: tide, streams, weather and waves over the water.
  */
+export * from './air';
 export * from './conditions';
 export * from './density';
 export * from './fetch';

@@ -4,6 +4,7 @@ import { DAY_WORDS } from './day';
 import { KIT_WORDS } from './kit';
 import { PLAN_WORDS } from './plan';
 import { RULE_WORDS } from './rules';
+import { STORE_WORDS } from './stores';
 import { TROUBLE_WORDS } from './trouble';
 import { WAY_WORDS } from './way';
 
@@ -15,6 +16,7 @@ export const WORDS = {
   ...KIT_WORDS,
   ...PLAN_WORDS,
   ...RULE_WORDS,
+  ...STORE_WORDS,
   ...TROUBLE_WORDS,
   ...WAY_WORDS,
 } as const;

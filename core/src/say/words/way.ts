@@ -37,6 +37,15 @@ export const WAY_WORDS = {
   'way.shallow.no-draught': 'Her draught is not known; {draught:height} is taken.',
   'way.shallow.mend': 'Change the way or the hour',
   'way.shallow.enter': 'Enter her draught',
+  'way.wind.title': 'The wind makes it longer',
+  'way.wind.slower': '{from} to {to} takes {least:span} to {most:span} in the wind that is forecast.',
+  'way.wind.home': 'The plan is made by the longer: home at {home:clock}, at the earliest {soonest:clock}.',
+  'way.wind.none.title': 'You may make no way against the wind',
+  'way.wind.none':
+    'From {from} to {to} at {at:clock} it blows {wind:speed}: somebody who paddles easily may not get ahead at all.',
+  'way.wind.model':
+    'A paddler gives 30 to 50 watts; what the wind pushes on is a guess for such a boat. Nobody has measured yours.',
+  'way.wind.calm': 'The hours shown are those of a calm.',
   'way.car.title': 'You land elsewhere',
   'way.car.why': 'You leave from {launch} and land at {back}. Who brings you back to the car?',
   'way.car.trailer': 'Her trailer stands at {launch} as well.',

@@ -1,0 +1,137 @@
+import { distance, type LatLon } from '../earth';
+import type { Finding, Phrase, Place, Schedule } from '../model';
+import { LEVELS } from '../model/lists';
+import { overLand, reachesOf } from '../passage';
+import { MS } from '../units';
+import { prepare } from './assess';
+import type { AssessInput } from './context';
+import type { Progress } from './sweep';
+import { TRIP } from './limits';
+
+/** When one must start for home from where one is. Instants epoch ms. */
+export interface WayHome {
+  /** At home when one starts at once; absent where no hours can be told. */
+  home?: number;
+  /** The last departure before something is worse than when one starts at once; absent where that comes at no hour looked at. */
+  by?: number;
+  /** What is worse then, and why. */
+  then?: Pick<Finding, 'title' | 'because'>;
+  /** What stands whenever one starts, and at once. */
+  already: Phrase[];
+  /** Up to when it was looked. */
+  until: number;
+  /** By way of these places, where the straight way leads over land; and whether that does as well. */
+  byWay: string[];
+  overLand: boolean;
+}
+
+const STEP = TRIP.limit('home-step') * MS.second,
+  AHEAD = TRIP.limit('home-ahead') * MS.second;
+/** From here on a finding holds one back. */
+const HOLDS = LEVELS.indexOf('fix');
+
+/**
+ * Every ten minutes from now on, the whole assessment of the way home from a position: the first departure that meets something
+ * which starting at once does not is too late. What belongs to packing can't be mended on the water and is left out.
+ */
+export function* wayHomeSteps(
+  input: AssessInput,
+  here: LatLon,
+  schedule: Schedule | undefined,
+): Generator<Progress, WayHome> {
+  const { now } = input;
+  const way = homeward(input, here, schedule);
+  const until = now + AHEAD;
+  const none: WayHome = { already: [], until, byWay: [], overLand: false };
+  if (!way) return none;
+  const prepared = prepare(way.input);
+  const first = prepared.at(now);
+  const told = { byWay: way.names, overLand: way.overLand, until };
+  const base = holding(first.findings);
+  const already = [...base.values()].map(({ title }) => title);
+  const home = first.schedule?.home;
+  const all = { ...told, already, ...(home === undefined ? {} : { home }) };
+  const leaves = Math.floor(AHEAD / STEP);
+  for (let i = 1; i <= leaves; i += 1) {
+    const worse = firstNew(base, holding(prepared.at(now + i * STEP).findings));
+    if (worse)
+      return { ...all, by: now + (i - 1) * STEP, then: { title: worse.title, because: worse.because } };
+    yield { done: i, of: leaves };
+  }
+  return all;
+}
+
+const holding = (findings: readonly Finding[]): Map<string, Finding> =>
+  new Map(
+    findings
+      .filter(
+        ({ varies, level, section }) =>
+          varies === 'hour' && LEVELS.indexOf(level) <= HOLDS && !section.startsWith('pack/'),
+      )
+      .map((finding) => [finding.id, finding]),
+  );
+
+function firstNew(base: Map<string, Finding>, found: Map<string, Finding>): Finding | undefined {
+  return [...found.values()].find(({ id, level }) => {
+    const before = base.get(id);
+    return !before || LEVELS.indexOf(level) < LEVELS.indexOf(before.level);
+  });
+}
+
+/** Ids of its own, which no thing of a household has. */
+const HERE = '00000000-0000-7000-8000-000000000000';
+
+/** The trip as if it began here and led straight home, or by the halts that keep it off the land. */
+function homeward(
+  input: AssessInput,
+  here: LatLon,
+  schedule: Schedule | undefined,
+): { input: AssessInput; names: string[]; overLand: boolean } | undefined {
+  const { trip, shed, now } = input;
+  const back = shed.places.find(({ id }) => id === (trip.return ?? trip.launch));
+  if (!back) return undefined;
+  const from: Place = {
+    id: HERE,
+    name: 'Here',
+    kind: 'waypoint',
+    position: here,
+    ...(trip.water ? { water: trip.water } : {}),
+  };
+  const halts = trip.halts.flatMap(({ place }) => shed.places.find(({ id }) => id === place) ?? []);
+  const gone = schedule?.halts.filter(({ from: at }) => at <= now).length ?? 0;
+  const ways = [[], halts.slice(0, gone).toReversed(), halts.slice(gone)].map((by) => ({
+    by,
+    stops: [from, ...by, back],
+  }));
+  const clear = ways.filter(({ stops }) => !crosses(input, stops));
+  const straight = clear.find(({ by }) => by.length === 0);
+  const [way] = straight
+    ? [straight]
+    : clear.length > 0
+      ? clear.sort((a, b) => long(a.stops) - long(b.stops))
+      : ways;
+  return {
+    names: way.by.map(({ name }) => name),
+    overLand: clear.length === 0,
+    input: {
+      ...input,
+      shed: { ...shed, places: [...shed.places, from] },
+      trip: {
+        ...trip,
+        launch: HERE,
+        return: back.id,
+        // The last leg ends where one lands; a halt of no minutes there lets a way without halts be one.
+        halts: (way.by.length > 0 ? way.by : [back]).map(({ id }) => ({ place: id, minutes: 0 })),
+      },
+    },
+  };
+}
+
+const long = (stops: Place[]): number =>
+  stops.slice(1).reduce((sum, to, i) => sum + distance(stops[i].position, to.position).metres, 0);
+
+const crosses = ({ trip, shed }: AssessInput, stops: Place[]): boolean =>
+  overLand(
+    shed.waters.find(({ id }) => id === trip.water),
+    reachesOf(stops),
+  ).length > 0;
