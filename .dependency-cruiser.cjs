@@ -83,6 +83,7 @@ const APP = [
   'features/deeds/',
   'features/trip/',
   'features/boat/',
+  'features/limits/',
   'features/strip/',
   'features/shed/',
   'features/packs/',

@@ -5,12 +5,14 @@ import { Figures } from '../trip/figure-view';
 import { later } from '../../ui/later';
 import { useTrip } from '../trip/use-trip';
 import { TripForm } from '../trip/trip-form';
+import { LIMITS } from '../limits/words';
 import { OneWorse } from './one-worse';
 
+const LimitsTable = later(() => import('../limits/limits-table').then((m) => m.LimitsTable));
 const ForecastBlock = later(() => import('../typed/forecast-block').then((m) => m.ForecastBlock));
 
 export function DaySection() {
-  const { trip, shed } = useTrip();
+  const { trip, shed, reader } = useTrip();
   const drive = shed.boats.find((boat) => boat.id === trip.boat)?.propulsion[0]?.kind;
   return (
     <View style={{ gap: 18 }}>
@@ -22,6 +24,7 @@ export function DaySection() {
         fields={['leave', 'speed', ...stores(trip, drive), 'homeBy', 'driveMinutes', 'checkInMinutes']}
       />
       <TripForm fields={['limits']} />
+      <LimitsTable name={LIMITS.title} limits={trip.limits} reader={reader} />
       <ForecastBlock />
       <OneWorse />
     </View>

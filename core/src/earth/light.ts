@@ -35,6 +35,15 @@ export function sunAltitude({ lat, lon }: LatLon, at: number): number {
   return altitude(new Observer(lat, lon, 0), new Date(at));
 }
 
+/** Where the sun's centre stands, degrees: altitude without refraction, azimuth from true north. */
+export function sunAt({ lat, lon }: LatLon, at: number): { altitude: number; azimuth: number } {
+  const observer = new Observer(lat, lon, 0);
+  const date = new Date(at);
+  const equator = Equator(Body.Sun, date, observer, true, true);
+  const { altitude: height, azimuth } = Horizon(date, observer, equator.ra, equator.dec);
+  return { altitude: height, azimuth };
+}
+
 function altitude(observer: Observer, at: Date): number {
   const equator = Equator(Body.Sun, at, observer, true, true);
   return Horizon(at, observer, equator.ra, equator.dec).altitude;

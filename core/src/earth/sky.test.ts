@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { getMoonIllumination, getMoonPosition, getMoonTimes, getPosition, getTimes } from 'suncalc';
 import { check } from '../../test/check';
-import { dayLight, moonAltitude, moonLit, moonUp, skyAt, solarNoon, sunAltitude } from '.';
+import { dayLight, moonAltitude, moonLit, moonUp, skyAt, solarNoon, sunAltitude, sunAt } from '.';
 
 const DAY = 86_400_000;
 const SUNCALC = { title: 'suncalc 2.0.2' };
@@ -107,5 +107,19 @@ describe('the moon', () => {
     expect(moonUp(place, from, from + 1)).toEqual(
       moonAltitude(place, from) > -0.825 ? [{ from, until: from + 1 }] : [],
     );
+  });
+});
+
+describe('where the sun stands', () => {
+  check('run here', SUNCALC, 'its bearing each three hours through the year, to half a degree', () => {
+    for (const [lat, lon] of PLACES)
+      for (const month of MONTHS)
+        for (let at = month; at < month + DAY; at += DAY / 8) {
+          const theirs = getPosition(new Date(at), lat, lon).azimuth;
+          const { altitude, azimuth } = sunAt({ lat, lon }, at);
+          const off = ((azimuth - theirs + 540) % 360) - 180;
+          // Near the zenith a bearing means little.
+          expect(Math.abs(off) * Math.cos((altitude * Math.PI) / 180)).toBeLessThan(0.5);
+        }
   });
 });

@@ -102,6 +102,14 @@ export const HAZARDS = {
   other: 'Something else',
 } as const;
 export type Hazard = keyof typeof HAZARDS;
+/** Who else goes where there is traffic. */
+export const TRAFFIC = {
+  ships: 'Ships in a channel',
+  ferry: 'Ferry',
+  fast: 'Fast boats',
+  race: 'Race or regatta',
+  fishing: 'Fishing boats at work',
+} as const;
 /** Those that kill who comes near, whether or not anybody said how far to keep off. */
 export const DEADLY: ReadonlySet<Hazard> = new Set<Hazard>([
   'bar',

@@ -25,6 +25,7 @@ import {
   SHORES,
   SIDES,
   SURFACES,
+  TRAFFIC,
   WATERS,
 } from './lists';
 
@@ -89,6 +90,18 @@ export const Place = z.strictObject({
   ).optional(),
   hazard: choice('What lies there', HAZARDS).optional(),
   reach: measure('length', 'Keep off by', 5, 20_000, 'How far around it one does not want to be.').optional(),
+  busy: titled(
+    z
+      .strictObject({
+        what: choice('Who goes there', TRAFFIC),
+        from: titled(WallTime.optional(), 'From'),
+        until: titled(WallTime.optional(), 'Until'),
+        on: titled(CivilDate.optional(), 'On this day only', { help: 'Left out: on every day.' }),
+      })
+      .optional(),
+    'Traffic there',
+    { help: 'Ships, a ferry, a regatta: who they are, and in which hours.' },
+  ),
   clearance: measure(
     'height',
     'Clear height under it',

@@ -3,7 +3,6 @@ import type { Finding, Leg, Person, Place, Schedule } from '../model';
 import { phrase } from '../say';
 import { asPrinted, MS } from '../units';
 import { goTo } from '../verdict';
-import { leansOnForecast } from '../water';
 import { PASSAGE } from './limits';
 import type { Outing } from './outing';
 import type { Stuck } from './route';
@@ -59,14 +58,14 @@ function slowestOf({ boat, people }: Omit<Pacing, 'places'>): { who: string; mak
 
 /** Where the stream is faster than she goes no hours can be told; where only a wind holds her up, a calm's are. */
 export function stuckFinding(pacing: Pacing, { stuck }: Stuck): Finding {
-  const { trip, speed, forecast } = pacing;
+  const { trip, speed } = pacing;
   const { at, flow, wind } = stuck;
   const mend = toTime(pacing);
   const leg = legNames(pacing, stuck);
   if (wind !== undefined) {
     return PASSAGE.finding('way/wind', 'none', trip.id, {
       title: phrase('way.wind.none.title'),
-      because: [leansOnForecast(forecast, phrase('way.wind.none', { ...leg, at, wind }))],
+      because: [phrase('way.wind.none', { ...leg, at, wind })],
       assumed: [phrase('way.wind.model'), phrase('way.wind.calm')],
       mend,
     });
@@ -83,7 +82,7 @@ const WORTH = PASSAGE.at('way/wind', 'slower');
 
 /** Which leg the wind lengthens most for who is moved by arms, and what that makes of the hour at home. */
 export function windFindings(pacing: Pacing, { legs, home }: Schedule): Finding[] {
-  const { trip, forecast } = pacing;
+  const { trip } = pacing;
   const [worst] = legs.filter((leg) => lost(leg) > WORTH * MS.second).sort((a, b) => lost(b) - lost(a));
   if (!worst || home === undefined) return [];
   const { departs, arrives, soonest = arrives } = worst;
@@ -96,7 +95,7 @@ export function windFindings(pacing: Pacing, { legs, home }: Schedule): Finding[
     PASSAGE.finding('way/wind', 'slower', trip.id, {
       title: phrase('way.wind.title'),
       because: [
-        leansOnForecast(forecast, said),
+        said,
         phrase('way.wind.home', { home, soonest: home - legs.reduce((sum, leg) => sum + lost(leg), 0) }),
       ],
       assumed: [phrase('way.wind.model')],

@@ -34,8 +34,8 @@ function fuelFinding(on: Storing, stores: Stores, figures: Figures): Finding {
     const lacks = held === undefined ? 'held' : 'rate';
     return PASSAGE.finding('day/fuel', 'unknown', boat.id, {
       title: phrase(`${kind}.unknown.title`, { boat: boat.name }),
-      because: [phrase(`${kind}.no-${lacks}`, { boat: boat.name })],
-      mend: toDrive(boat, LACKS[kind][lacks]),
+      because: [phrase(LACKS[kind][lacks].why, { boat: boat.name })],
+      mend: toDrive(boat, LACKS[kind][lacks].field),
     });
   }
   const quantity = kind === 'fuel' ? ('volume' as const) : ('energy' as const);
@@ -100,7 +100,7 @@ function doubtsOf(
   { trip }: Storing,
   { boat, said: where, rate, full, kind, guessed: guess }: Stores,
 ): Doubt[] {
-  const toRate = toDrive(boat, LACKS[kind].rate);
+  const toRate = toDrive(boat, LACKS[kind].rate.field);
   const pointer = `${where}/${kind}` as `/${typeof kind}` | `/company/${string}`;
   const toFull = { label: phrase('fuel.say'), ...goTo.trip(trip.id, pointer) };
   const known = rate?.known ?? 'said';
@@ -114,8 +114,14 @@ function doubtsOf(
 }
 
 const LACKS = {
-  fuel: { held: 'tank', rate: 'burn' },
-  charge: { held: 'battery', rate: 'draw' },
+  fuel: {
+    held: { field: 'tank', why: 'fuel.no-held' },
+    rate: { field: 'burn', why: 'fuel.no-rate' },
+  },
+  charge: {
+    held: { field: 'battery', why: 'charge.no-held' },
+    rate: { field: 'draw', why: 'charge.no-rate' },
+  },
 } as const;
 const toDrive = (boat: Boat, field: 'tank' | 'burn' | 'battery' | 'draw'): Mend => ({
   label: phrase('fuel.mend'),

@@ -6,6 +6,7 @@ import { goTo, guessed } from '../verdict';
 import { densityOf, heightsAt } from '../water';
 import { draughtOf, type Draught } from './draught';
 import { seaFindings, type OnSea } from './find-sea';
+import { sightFindings } from './find-sight';
 import { PASSAGE } from './limits';
 import {
   legGone,
@@ -25,6 +26,7 @@ export interface OnWay extends OnSea {
   back?: Place;
   /** All places of the shed. */
   places: Place[];
+  zone?: string;
 }
 
 const toWay = (label: 'way.land.mend' | 'way.shallow.mend' | 'way.chart.mend') => ({
@@ -40,7 +42,8 @@ const legOf = ({ from, to }: Reach) => ({ from: from.name, to: to.name });
 export function routeFindings(on: OnWay): { standing: Finding[]; at: (schedule: Schedule) => Finding[] } {
   const reaches = reachesOn(on);
   const shallows = shallowFinder(on, reaches),
-    sea = seaFindings(on, reaches);
+    sea = seaFindings(on, reaches),
+    sight = sightFindings(on, reaches);
   return {
     standing: [
       ...chartFindings(on, reaches),
@@ -48,7 +51,7 @@ export function routeFindings(on: OnWay): { standing: Finding[]; at: (schedule: 
       ...hazardFindings(on, reaches),
       ...carFindings(on),
     ],
-    at: (schedule) => [...shallows(schedule), ...sea(schedule)],
+    at: (schedule) => [...shallows(schedule), ...sea(schedule), ...sight(schedule)],
   };
 }
 
@@ -95,7 +98,9 @@ function landFindings({ trip, water }: OnWay, reaches: Reach[]): Finding[] {
 
 function hazardFindings(on: OnWay, reaches: Reach[]): Finding[] {
   const hazards = on.places.filter(
-    ({ kind, water }) => kind === 'hazard' && (water === undefined || water === on.trip.water),
+    // Traffic comes and goes: it is told with its hours.
+    ({ kind, hazard, water }) =>
+      kind === 'hazard' && hazard !== 'traffic' && (water === undefined || water === on.trip.water),
   );
   return passed(hazards, reaches).flatMap((close) => [hazardFinding(close), ...mastFindings(on, close)]);
 }

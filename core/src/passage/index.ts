@@ -17,4 +17,5 @@ export { openFindings, placeFindings } from './find-place';
 export { routeFindings } from './find-way';
 export { drinkFindings, fuelFindings } from './find-stores';
 export { motored, storesOn, type Stores } from './stores';
+export { withinReach } from './find-sight';
 export { overLand, reachesOf, type Reach } from './way';

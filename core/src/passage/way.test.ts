@@ -140,7 +140,7 @@ describe('hazards on the way', () => {
   test('what was said is to be mended; what was not is taken, and only what kills is as grave', () => {
     expect(by(near({ reach: 150 }), 'way/hazard')[0].level).toBe('fix');
     expect(by(near({ reach: 90 }), 'way/hazard')).toEqual([]);
-    const usual = by(near({ hazard: 'traffic' }), 'way/hazard')[0];
+    const usual = by(near({ hazard: 'wreck', position: { lat: 50.0003, lon: -5.1 } }), 'way/hazard')[0];
     expect([usual.level, usual.open]).toEqual(['know', true]);
     expect(said(usual)).toContain('Nobody said how far');
     const weir = by(near({ hazard: 'weir' }), 'way/hazard')[0];

@@ -272,7 +272,9 @@ function onClock(
   if (leave === undefined || !route || isLong(route)) return {};
   const clocked = (windAt?: Meets['windAt']) =>
     scheduleOf(route, leave, trip.graceMinutes, trip.checkInMinutes, { streamAt: stream?.at, windAt });
-  const timed = clocked(forecast && ((at) => weatherAt(forecast, at)));
+  // Weather that was made up for show moves no hour that somebody ashore is told.
+  const blows = forecast && !forecast.invented ? forecast : undefined;
+  const timed = clocked(blows && ((at) => weatherAt(blows, at)));
   if (!isStuck(timed)) return { timed };
   if (timed.stuck.wind === undefined) return { stuck: timed };
   const calm = clocked();

@@ -1,7 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
-import { inputOf, NOW, steady } from '../../test/demo';
+import { aPerson, inputOf, NOW, steady } from '../../test/demo';
 import { skiff, world } from '../../test/afloat';
-import { aPerson } from '../../test/demo';
 import { lineOf } from '../chart';
 import { distance } from '../earth';
 import type { Forecast, Trip } from '../model';

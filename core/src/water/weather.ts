@@ -25,7 +25,10 @@ export interface SortedForecast {
   hours: Hour[];
   /** Invented by a stand-in, for show. */
   invented: boolean;
+  /** Spans over which each quantity is told, no two hours of it further apart than may be. */
+  told: Record<Told, { from: number; until: number }[]>;
 }
+export type Told = 'wind' | 'water' | 'visibility' | 'thunder' | 'waves';
 
 /** Hours of a forecast further apart than this leave what lies between them open, ms. */
 export const MOST_APART = WATER.limit('hours-apart') * MS.second;
@@ -50,7 +53,30 @@ function sort(forecast: Forecast): SortedForecast | undefined {
     last = hours.at(-1);
   if (!first || !last) return undefined;
   const invented = forecast.invented === true;
-  return { issuedAt: Date.parse(forecast.issuedAt), from: first.ms, until: last.ms, hours, invented };
+  return {
+    issuedAt: Date.parse(forecast.issuedAt),
+    from: first.ms,
+    until: last.ms,
+    hours,
+    invented,
+    told: {
+      wind: spansOf(hours),
+      water: spansOf(hours.filter((h) => h.water !== undefined)),
+      visibility: spansOf(hours.filter((h) => h.visibility !== undefined)),
+      thunder: spansOf(hours.filter((h) => h.thunder !== undefined)),
+      waves: spansOf(hours.filter((h) => h.waves !== undefined)),
+    },
+  };
+}
+
+function spansOf(hours: readonly Hour[]): { from: number; until: number }[] {
+  const spans: { from: number; until: number }[] = [];
+  for (const { ms } of hours) {
+    const last = spans.at(-1);
+    if (last && ms - last.until <= MOST_APART) last.until = ms;
+    else spans.push({ from: ms, until: ms });
+  }
+  return spans;
 }
 
 /**
@@ -97,14 +123,26 @@ export interface Worst {
   thunder?: AtHour;
   highest?: AtHour;
   /** Which quantities are forecast over the whole span, from its first instant to its last. */
-  whole: Record<'wind' | 'water' | 'visibility' | 'thunder' | 'waves', boolean>;
+  whole: Record<Told, boolean>;
 }
+
+/** The span that was last asked of a forecast: several rooms ask for the same. */
+const asked = new WeakMap<SortedForecast, { from: number; until: number; worst: Worst | undefined }>();
 
 /**
  * Worst of what is forecast within a span (epoch ms): the strongest hour of wind and of gust, the coldest water, the least
  * visibility, the first thunder, the highest waves. What is forecast for part of the span only counts where it is bad, never where it is good.
  */
 export function worstWithin(forecast: SortedForecast, from: number, until: number): Worst | undefined {
+  const last = asked.get(forecast);
+  if (last && last.from === from && last.until === until) return last.worst;
+  const worst = worstOver(forecast, from, until);
+  asked.set(forecast, { from, until, worst });
+  return worst;
+}
+
+function worstOver(forecast: SortedForecast, from: number, until: number): Worst | undefined {
+  const told = (name: Told) => forecast.told[name].some((span) => span.from <= from && until <= span.until);
   const edges = [from, until].flatMap((ms): AtHour[] => {
     const w = weatherAt(forecast, ms);
     return w ? [{ ...w, ms }] : [];
@@ -131,26 +169,11 @@ export function worstWithin(forecast: SortedForecast, from: number, until: numbe
     ...(thunder ? { thunder } : {}),
     ...(highest ? { highest } : {}),
     whole: {
-      wind: covered(forecast, from, until, () => true),
-      water: covered(forecast, from, until, (h) => h.water !== undefined),
-      visibility: covered(forecast, from, until, (h) => h.visibility !== undefined),
-      thunder: covered(forecast, from, until, (h) => h.thunder !== undefined),
-      waves: covered(forecast, from, until, (h) => h.waves !== undefined),
+      wind: told('wind'),
+      water: told('water'),
+      visibility: told('visibility'),
+      thunder: told('thunder'),
+      waves: told('waves'),
     },
   };
-}
-
-/** Do hours that say it stand around and within the span, none further from the next than may be? */
-function covered(
-  { hours }: SortedForecast,
-  from: number,
-  until: number,
-  says: (h: Hour) => boolean,
-): boolean {
-  const told = hours.filter(says);
-  const first = told.findLastIndex((h) => h.ms <= from),
-    last = told.findIndex((h) => h.ms >= until);
-  if (first < 0 || last < 0) return false;
-  for (let i = first; i < last; i += 1) if (told[i + 1].ms - told[i].ms > MOST_APART) return false;
-  return true;
 }

@@ -46,6 +46,30 @@ export const WAY_WORDS = {
   'way.wind.model':
     'A paddler gives 30 to 50 watts; what the wind pushes on is a guess for such a boat. Nobody has measured yours.',
   'way.wind.calm': 'The hours shown are those of a calm.',
+  'way.traffic.title': 'You cross {place}',
+  'way.traffic.quiet.title': '{place} is quiet as you cross',
+  'way.traffic.at':
+    'From {from} to {to} you are in {place} from {begins:clock} to {ends:clock}: {what} go there.',
+  'way.traffic.quiet':
+    'From {from} to {to} you are in {place} from {begins:clock} to {ends:clock}, outside the hours in which {what} go there.',
+  'way.traffic.dark': 'It is dark then: without lights nobody sees you.',
+  'way.traffic.fog': 'It is too thick then for them to see you.',
+  'way.traffic.busy': 'That is within their hours.',
+  'way.traffic.how':
+    'Cross at right angles and all together, keep out of their way, have something loud in the hand.',
+  'way.traffic.hours': 'Say when it is busy',
+  'traffic.ships': 'ships',
+  'traffic.ferry': 'ferries',
+  'traffic.fast': 'fast boats',
+  'traffic.race': 'boats of a race',
+  'traffic.fishing': 'fishing boats at work',
+  'way.glare.title': 'You look into the sun',
+  'way.glare.astern.title': 'The sun stands behind you',
+  'way.glare.ahead':
+    'From {from} to {to}, {begins:clock} to {ends:clock}: it stands ahead, {height}° high. Rocks, pots and swimmers are seen late.',
+  'way.glare.astern':
+    'From {from} to {to}, {begins:clock} to {ends:clock}: who comes towards you looks into it, {height}° high, and sees you late.',
+  'way.glare.clear': 'If the sky is clear: no forecast here tells of clouds.',
   'way.car.title': 'You land elsewhere',
   'way.car.why': 'You leave from {launch} and land at {back}. Who brings you back to the car?',
   'way.car.trailer': 'Her trailer stands at {launch} as well.',

@@ -1,0 +1,115 @@
+import { useMemo } from 'react';
+import { View } from 'react-native';
+import type { LimitName, Limits } from '@escale/core/model';
+import type { Reader } from '@escale/core/say';
+import { heldAgainst, keptDays, LIMIT_NAMES, type HeldAgainst } from '@escale/core/trip';
+import { format, spanText, type Quantity } from '@escale/core/units';
+import { T } from '../../ui/text';
+import { usePalette } from '../../ui/theme';
+import { useKind } from '../../data/hooks';
+import { plainly } from '../../data/settings';
+import { LIMIT_LABELS, LIMITS } from './words';
+
+const QUANTITY: Record<Exclude<LimitName, 'hours'>, Quantity> = {
+  wind: 'speed',
+  gust: 'speed',
+  waves: 'height',
+  waterTemperature: 'temperature',
+  off: 'distance',
+};
+const written = (name: LimitName, value: number, { units }: Reader): string =>
+  name === 'hours' ? spanText(value) : format(value, QUANTITY[name], units);
+
+/** The days of the forecasts that stand on this household's trips. */
+export function useKeptDays() {
+  const trips = useKind('trip'),
+    waters = useKind('water');
+  return useMemo(
+    () =>
+      keptDays(
+        trips.map(({ doc }) => doc),
+        waters.map(({ doc }) => doc),
+      ),
+    [trips, waters],
+  );
+}
+
+/** Limits beside what is usual, and on how many of the days that are kept each would have said no. */
+export function LimitsTable({
+  name,
+  limits,
+  usual,
+  reader,
+}: {
+  /** Whose, for who hears it. */
+  name: string;
+  limits: Limits;
+  usual?: Record<LimitName, number>;
+  reader: Reader;
+}) {
+  const p = usePalette();
+  const days = useKeptDays();
+  const mine = heldAgainst(limits, days),
+    theirs = heldAgainst(usual ?? {}, days);
+  const rows = LIMIT_NAMES.filter((each) => usual !== undefined || limits[each] !== undefined);
+  if (rows.length === 0) return null;
+  const cell = { flex: 1, paddingVertical: 4, paddingRight: 6 } as const;
+  const heads = [LIMITS.what, ...(usual ? [LIMITS.usual] : []), LIMITS.mine];
+  return (
+    <View style={{ gap: 6 }}>
+      <View role="table" aria-label={name}>
+        <View role="row" style={{ flexDirection: 'row', borderBottomWidth: 2, borderColor: p.ink }}>
+          {heads.map((head) => (
+            <View key={head} role="columnheader" style={cell}>
+              <T as="label">{head}</T>
+            </View>
+          ))}
+        </View>
+        {rows.map((each) => {
+          const own = limits[each];
+          return (
+            <View
+              key={each}
+              role="row"
+              style={{ flexDirection: 'row', borderBottomWidth: 1, borderColor: p.line }}
+            >
+              <View role="rowheader" style={cell}>
+                <T>{LIMIT_LABELS[each]}</T>
+              </View>
+              {usual ? (
+                <View role="cell" style={cell}>
+                  <T>{written(each, usual[each], reader)}</T>
+                  <Said held={theirs[each]} />
+                </View>
+              ) : null}
+              <View role="cell" style={cell}>
+                <T as={own === undefined ? 'soft' : 'strong'}>
+                  {own === undefined ? LIMITS.none : written(each, own, reader)}
+                </T>
+                {own !== undefined && usual && isBeyond(each, own, usual[each]) ? (
+                  <T as="soft">{LIMITS.beyond}</T>
+                ) : null}
+                <Said held={mine[each]} />
+              </View>
+            </View>
+          );
+        })}
+      </View>
+      <T as="soft">{keptWords(days.map(({ date }) => date))}</T>
+      {usual ? <T as="soft">{LIMITS.usualIs}</T> : null}
+    </View>
+  );
+}
+
+const isBeyond = (name: LimitName, own: number, usual: number): boolean =>
+  name === 'waterTemperature' ? own < usual : own > usual;
+
+function Said({ held }: { held: HeldAgainst | undefined }) {
+  return held ? <T as="soft">{plainly(LIMITS.no, { no: held.no, of: held.of })}</T> : null;
+}
+
+function keptWords(dates: string[]): string {
+  const sorted = dates.toSorted();
+  const [first, last] = [sorted[0], sorted.at(-1)];
+  return first && last ? plainly(LIMITS.days, { n: sorted.length, from: first, until: last }) : LIMITS.noDays;
+}
