@@ -103,7 +103,7 @@ function Screen() {
       {left || !open ? <HaltCheck /> : null}
       {open ? <Unsent plan={plan} /> : null}
       <NearestLanding />
-      {left || !open ? <WayHome /> : null}
+      {left || (!open && times !== undefined && now >= times.leave) ? <WayHome /> : null}
       {left || !open ? <HeardForecast /> : null}
 
       <View style={{ flex: 1, minHeight: 8 }} />

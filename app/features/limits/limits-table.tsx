@@ -34,6 +34,17 @@ export function useKeptDays() {
   );
 }
 
+/** Over how many days, and what is usual. */
+export function LimitsNotes({ usual }: { usual?: true }) {
+  const days = useKeptDays();
+  return (
+    <View>
+      <T as="soft">{keptWords(days.map(({ date }) => date))}</T>
+      {usual ? <T as="soft">{LIMITS.usualIs}</T> : null}
+    </View>
+  );
+}
+
 /** Limits beside what is usual, and on how many of the days that are kept each would have said no. */
 export function LimitsTable({
   name,
@@ -49,10 +60,12 @@ export function LimitsTable({
 }) {
   const p = usePalette();
   const days = useKeptDays();
+  // What only the limits themselves would show, stands in their fields.
+  const told = usual !== undefined || days.length > 0;
   const mine = heldAgainst(limits, days),
     theirs = heldAgainst(usual ?? {}, days);
   const rows = LIMIT_NAMES.filter((each) => usual !== undefined || limits[each] !== undefined);
-  if (rows.length === 0) return null;
+  if (rows.length === 0 || !told) return null;
   const cell = { flex: 1, paddingVertical: 4, paddingRight: 6 } as const;
   const heads = [LIMITS.what, ...(usual ? [LIMITS.usual] : []), LIMITS.mine];
   return (
@@ -95,8 +108,6 @@ export function LimitsTable({
           );
         })}
       </View>
-      <T as="soft">{keptWords(days.map(({ date }) => date))}</T>
-      {usual ? <T as="soft">{LIMITS.usualIs}</T> : null}
     </View>
   );
 }

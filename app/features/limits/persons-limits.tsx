@@ -4,18 +4,19 @@ import { usualLimits } from '@escale/core/trip';
 import { T } from '../../ui/text';
 import { plainly, useReader } from '../../data/settings';
 import type { Held } from '../../data/things';
-import { LimitsTable } from './limits-table';
+import { LimitsNotes, LimitsTable, useKeptDays } from './limits-table';
 import { LIMITS } from './words';
 
 /** Somebody's limits in each kind of boat they named, beside what is usual for one who knows it so well. */
 export function PersonsLimits({ held }: { held: Held<'person'> }) {
   const reader = useReader('UTC');
+  const days = useKeptDays();
   const skills = held.doc.skills ?? [];
   if (skills.length === 0) return null;
   return (
     <View style={{ gap: 12 }}>
       <T as="section" heading={2}>
-        {LIMITS.title}
+        {days.length > 0 ? LIMITS.title : LIMITS.plain}
       </T>
       {skills.map(({ craft, level, limits = {} }, i) => {
         const name = plainly(LIMITS.person, { craft: CRAFT[craft], level: SKILLED[level].toLowerCase() });
@@ -28,6 +29,7 @@ export function PersonsLimits({ held }: { held: Held<'person'> }) {
           </View>
         );
       })}
+      <LimitsNotes usual />
     </View>
   );
 }

@@ -9,6 +9,7 @@ import { LIMITS } from '../limits/words';
 import { OneWorse } from './one-worse';
 
 const LimitsTable = later(() => import('../limits/limits-table').then((m) => m.LimitsTable));
+const LimitsNotes = later(() => import('../limits/limits-table').then((m) => m.LimitsNotes));
 const ForecastBlock = later(() => import('../typed/forecast-block').then((m) => m.ForecastBlock));
 
 export function DaySection() {
@@ -25,6 +26,7 @@ export function DaySection() {
       />
       <TripForm fields={['limits']} />
       <LimitsTable name={LIMITS.title} limits={trip.limits} reader={reader} />
+      {Object.keys(trip.limits).length > 0 ? <LimitsNotes /> : null}
       <ForecastBlock />
       <OneWorse />
     </View>

@@ -29,10 +29,16 @@ const STEP = TRIP.limit('home-step') * MS.second,
   AHEAD = TRIP.limit('home-ahead') * MS.second;
 /** From here on a finding holds one back. */
 const HOLDS = LEVELS.indexOf('fix');
+/** What the hour changes for somebody who is out there already. */
+const SECTIONS: ReadonlySet<string> = new Set(['plan/day', 'plan/water', 'go/launch']);
+/** Little daylight left holds one back as well; when to turn at a halt is another question. */
+const SETTLED = LEVELS.at(-1);
+const LIGHT = 'day/light/',
+  TURN = 'day/turn/';
 
 /**
  * Every ten minutes from now on, the whole assessment of the way home from a position: the first departure that meets something
- * which starting at once does not is too late. What belongs to packing can't be mended on the water and is left out.
+ * which starting at once does not is too late. What can't be changed on the water any more is left out.
  */
 export function* wayHomeSteps(
   input: AssessInput,
@@ -65,8 +71,11 @@ const holding = (findings: readonly Finding[]): Map<string, Finding> =>
   new Map(
     findings
       .filter(
-        ({ varies, level, section }) =>
-          varies === 'hour' && LEVELS.indexOf(level) <= HOLDS && !section.startsWith('pack/'),
+        ({ id, varies, level, section }) =>
+          varies === 'hour' &&
+          SECTIONS.has(section) &&
+          !id.startsWith(TURN) &&
+          (LEVELS.indexOf(level) <= HOLDS || (id.startsWith(LIGHT) && level !== SETTLED)),
       )
       .map((finding) => [finding.id, finding]),
   );

@@ -108,6 +108,9 @@ const LIMITS = [
   ['wind', 'limit.wind'],
   ['gust', 'limit.gust'],
   ['waterTemperature', 'limit.water'],
+  ['waves', 'limit.waves'],
+  ['off', 'limit.off'],
+  ['hours', 'limit.hours-out'],
 ] as const;
 
 /** What the person set no limit for: nothing of it was held against anything. */
