@@ -1,6 +1,7 @@
 import { createContext, useCallback, useContext, useMemo, useState, type ReactNode } from 'react';
 import { ScrollView, View, type ViewStyle } from 'react-native';
 import { civilDate, wallTime } from '@escale/core/earth';
+import { saysTo } from '@escale/core/say';
 import { stripOf, type Departure } from '@escale/core/trip';
 import { MS } from '@escale/core/units';
 import { Button } from '../../ui/button';
@@ -15,6 +16,7 @@ import { Legend, Why } from '../strip/why';
 import { LEGEND, WHY } from '../strip/words';
 import type { TripView } from '../trip/use-trip';
 import { TRIP } from '../trip/words';
+import { STRIP_OF } from './words';
 
 /** What the pages of a trip share of its day: what each hour of leaving would give, and the way to another. */
 interface Day {
@@ -105,6 +107,7 @@ export function Strip({
   // Which hour is asked about: the planned one, or a column that was pressed.
   const [asked, setAsked] = useState<number | 'planned'>();
   const { trip, conditions } = input;
+  const says = saysTo(reader);
   const strip = useMemo(() => stripOf({ trip, shed, conditions }, axis), [trip, shed, conditions, axis]);
   const { schedule, leave } = assessment;
   const at = asked === 'planned' ? leave : asked;
@@ -114,6 +117,13 @@ export function Strip({
       {conditions.forecast?.invented ? (
         <T as="label" style={{ paddingHorizontal: 12 }}>
           Invented weather, for show: the wind below is no forecast.
+        </T>
+      ) : conditions.forecast ? (
+        <T as="label" style={{ paddingHorizontal: 12 }} numberOfLines={1}>
+          {says(STRIP_OF.from, {
+            source: conditions.forecast.source,
+            at: Date.parse(conditions.forecast.issuedAt),
+          })}
         </T>
       ) : null}
       <DayStrip

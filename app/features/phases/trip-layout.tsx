@@ -118,7 +118,8 @@ function Header({ view: { trip, shed, reader, says, assessment, input } }: { vie
     schedule?.home && says(TRIP.home, { at: schedule.home }),
   ];
   const invented = input.conditions.forecast?.invented === true;
-  const issued = input.conditions.forecast?.issuedAt;
+  const issued = input.conditions.forecast?.issuedAt,
+    source = input.conditions.forecast?.source;
   const age = issued === undefined ? undefined : (now - Date.parse(issued)) / MS.second;
   return (
     <View
@@ -143,6 +144,7 @@ function Header({ view: { trip, shed, reader, says, assessment, input } }: { vie
       {wide ? <TextLink href={`/trips/${trip.id}/go/trouble`}>{TROUBLE_TAB}</TextLink> : null}
       <T as="label" style={{ textAlign: 'right', ...(wide ? {} : { maxWidth: 68 }) }}>
         {invented ? 'invented weather' : age === undefined ? 'no forecast' : forecastAge(Math.max(0, age))}
+        {wide && source !== undefined && !invented ? `, ${source}` : ''}
       </T>
     </View>
   );

@@ -1,13 +1,13 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { View } from 'react-native';
-import Svg, { G, Line, Path, Polygon, Rect, Text as SvgText } from 'react-native-svg';
+import Svg, { Circle, G, Line, Path, Polygon, Rect, Text as SvgText } from 'react-native-svg';
 import type { Level, Schedule } from '@escale/core/model';
 import { clock, saysTo, type Reader } from '@escale/core/say';
 import type { Departure, Strip } from '@escale/core/trip';
 import { MS } from '@escale/core/units';
 import { usePalette } from '../../ui/theme';
 import { FONT, SIZE, type Palette } from '../../ui/tokens';
-import { BAND, spread, tidePaths, windPaths, windStrokes, xOf, type X } from './draw';
+import { BAND, spread, streamStrokes, tidePaths, windPaths, windStrokes, xOf, type X } from './draw';
 import { Hours, Staff, WindFigures } from './scales';
 import { STRIP } from './words';
 import { plainly } from '../../data/settings';
@@ -51,6 +51,7 @@ export function DayStrip({
   const tide = useMemo(() => tidePaths(strip.tide, x), [strip, x]);
   const wind = useMemo(() => windPaths(strip.wind, x), [strip, x]);
   const strokes = useMemo(() => windStrokes(strip.wind, x), [strip, x]);
+  const stream = useMemo(() => streamStrokes(strip.stream, x), [strip, x]);
   const box = useRef<View>(null);
   useHandle(box, { x, leave, strip, onMove, onLeave, onWhy });
 
@@ -99,6 +100,12 @@ export function DayStrip({
           ) : null}
           {strip.works.map((w) => (
             <Hatch key={w.from} x1={x(w.from)} x2={x(w.until)} color={p.water1} />
+          ))}
+          {stream.map((s) => (
+            <G key={s.key}>
+              <Circle cx={s.x1} cy={s.y1} r={2.2} fill={p.ink} />
+              <Line x1={s.x1} y1={s.y1} x2={s.x2} y2={s.y2} stroke={p.ink} strokeWidth={1.8} />
+            </G>
           ))}
           {wind ? (
             <>

@@ -53,6 +53,17 @@ export function DayTable({
     { length: Math.floor((strip.until - strip.from) / EVERY) + 1 },
     (_, i) => strip.from + i * EVERY,
   );
+  // What nothing is known of has no column.
+  const has = { stream: strip.stream.length > 0, waves: strip.waves.length > 0 };
+  const heads = [
+    'Time',
+    'Light',
+    'Tide',
+    'Wind, gust',
+    ...(has.stream ? ['Stream'] : []),
+    ...(has.waves ? ['Waves'] : []),
+    'Leaving then',
+  ];
   const cell = { flex: 1, paddingVertical: 4, paddingRight: 6 } as const;
   return (
     <View style={{ gap: 10 }}>
@@ -70,7 +81,7 @@ export function DayTable({
       </View>
       <View role="table" aria-label={says(STRIP.hours, { day: strip.from })}>
         <View role="row" style={{ flexDirection: 'row', borderBottomWidth: 2, borderColor: p.ink }}>
-          {['Time', 'Light', 'Tide', 'Wind, gust', 'Leaving then'].map((head) => (
+          {heads.map((head) => (
             <View key={head} role="columnheader" style={cell}>
               <T as="label">{head}</T>
             </View>
@@ -80,12 +91,18 @@ export function DayTable({
           const sky = strip.sky.find((s) => t >= s.from && t < s.until),
             tide = near(strip.tide, t),
             wind = near(strip.wind, t),
+            flow = near(strip.stream, t),
+            wave = near(strip.waves, t),
             leaving = departures.find((d) => Math.abs(d.leave - t) < EVERY / 8);
           const cells = [
             at(t),
             sky ? SKY[sky.sky] : '',
             tide ? format(tide.height, 'height', reader.units) : '',
             wind ? says(STRIP.wind, { wind: wind.wind, gust: wind.gust, from: Math.round(wind.from) }) : '',
+            ...(has.stream
+              ? [flow ? says(STRIP.stream, { speed: flow.speed, to: Math.round(flow.direction) }) : '']
+              : []),
+            ...(has.waves ? [wave ? format(wave.height, 'height', reader.units) : ''] : []),
             leaving ? leavingWords(leaving, reader) : '',
           ];
           return (

@@ -91,6 +91,30 @@ export function windStrokes(
   });
 }
 
+/** A stream of this speed makes a stroke this long: m/s, px; what stands still makes a dot. */
+const FULL_STREAM = 2,
+  LONGEST = 22,
+  STREAM_Y = BAND.axis - 14;
+
+/** Strokes low on the strip that point where the stream goes, north up, longer where it runs harder; each begins with a dot. */
+export function streamStrokes(
+  stream: Strip['stream'],
+  x: X,
+): { key: number; x1: number; y1: number; x2: number; y2: number }[] {
+  let last = -Infinity;
+  const long = scaleLinear().domain([0, FULL_STREAM]).range([0, LONGEST]).clamp(true);
+  return stream.flatMap(({ at, speed, direction }) => {
+    const x1 = x(at);
+    if (x1 - last < APART) return [];
+    last = x1;
+    const to = (direction * Math.PI) / 180;
+    const dx = Math.sin(to) * long(speed),
+      // What goes north or south is drawn as far as the band is high.
+      dy = -Math.cos(to) * Math.min(long(speed), BAND.axis - STREAM_Y - 2);
+    return [{ key: at, x1, y1: STREAM_Y, x2: x1 + dx, y2: STREAM_Y + dy }];
+  });
+}
+
 /** Between the words of two flags, px: whole words of wide letters are wider than their mean. */
 const GAP = 8;
 

@@ -53,7 +53,7 @@ export function Why({
 export function Legend() {
   return (
     <View role="note" style={{ paddingHorizontal: 12, gap: 2 }}>
-      {[LEGEND.trip, LEGEND.light, LEGEND.wind, LEGEND.tide, LEGEND.row].map((line) => (
+      {[LEGEND.trip, LEGEND.light, LEGEND.wind, LEGEND.tide, LEGEND.stream, LEGEND.row].map((line) => (
         <T key={line} as="small">
           {line}
         </T>

@@ -5,6 +5,7 @@ export const STRIP = {
   reach: 'Reach {place}',
   hours: '{day:day}, every two hours',
   wind: '{wind:speed}, {gust:speed} from {from}°',
+  stream: '{speed:speed} to {to}°',
   leave: 'leave {leave:clock}',
   leaveHome: 'leave {leave:clock}, home {home:clock}',
   noTime: 'no time set',
@@ -22,6 +23,8 @@ export const LEGEND = {
   light: 'Ground: night dark, twilight grey, day light.',
   wind: 'Dark ribbon: wind, thicker where it blows harder, in numbers where it changes; its strokes point where it goes. Dotted: gusts.',
   tide: 'Blue: height of tide at the launch, in metres on the staff at the left edge. Hatched on the axis: the hours in which the launch works.',
+  stream:
+    'Dots with a stroke: the stream, longer where it runs harder, pointing where it goes; a dot alone is slack.',
   row: 'Columns: every hour of leaving, as tall as the worst that it gives. Low is good. Press one and it says why.',
 } as const;
 

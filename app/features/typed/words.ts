@@ -1,4 +1,15 @@
 // Forecasts and tide tables typed in by hand.
+export const POINTS = {
+  title: 'Forecast at places on the way',
+  none: 'One point stands for all of the way. A headland or the other shore may have another wind: give it hours of its own.',
+  lead: 'Each stands for what lies nearest to it; the worst of them counts.',
+  one: '{name}: {n#hour|hours}',
+  drop: 'Take away the forecast for {name}',
+  away: 'take away',
+  add: 'A place with hours of its own',
+  at: 'Hours for {name}, beginning with those of the water',
+} as const;
+
 export const FORECAST = {
   title: 'Forecast',
   none: 'No forecast is here. Type in what you heard or read: a minute is enough.',

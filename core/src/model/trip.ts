@@ -3,6 +3,7 @@ import {
   CivilDate,
   Id,
   Note,
+  Position,
   Text,
   WallTime,
   choice,
@@ -88,7 +89,23 @@ export const Forecast = z.strictObject({
   source: Text,
   /** Made up by a stand-in, for show: every sentence that leans on it says so. */
   invented: z.boolean().optional(),
+  /** The point it stands for; absent: that of the water. */
+  position: Position.optional(),
   hours: z.array(ForecastHour).max(24 * 16),
+  /** The same at other points along the way: each stands for what lies nearest to it. */
+  points: z
+    .array(
+      z.strictObject({
+        name: Text,
+        position: Position,
+        hours: z
+          .array(ForecastHour)
+          .min(1)
+          .max(24 * 16),
+      }),
+    )
+    .max(12)
+    .optional(),
 });
 export type Forecast = z.infer<typeof Forecast>;
 

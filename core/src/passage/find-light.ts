@@ -4,7 +4,7 @@ import { phrase } from '../say';
 import { MS } from '../units';
 import { goTo, instant, leanOnPace, type Figures } from '../verdict';
 import { FIGURES } from './figures';
-import { MOST_APART, weatherAt } from '../water';
+import { MOST_APART, seriesOf, weatherAt, type SortedForecast } from '../water';
 import type { Outing } from './outing';
 import { PASSAGE } from './limits';
 
@@ -132,21 +132,29 @@ function daylightEnds({ launch, back }: Outing, { leave, home }: Schedule): numb
  * it blows so from the start (that stops by itself), and of weather that was invented for show.
  */
 function blowsFrom({ trip, forecast }: Outing, { leave }: Schedule): number | undefined {
-  const { wind, gust } = trip.limits;
   if (!forecast || forecast.invented) return undefined;
-  const over = (h: { wind: number; gust: number }) =>
-    Math.max(wind === undefined ? 0 : h.wind / wind, gust === undefined ? 0 : h.gust / gust);
-  const begin = weatherAt(forecast, leave);
-  if (!begin || over(begin) > 1) return undefined;
-  const next = forecast.hours.findIndex((h) => h.ms > leave && over(h) > 1);
+  const all = seriesOf(forecast).flatMap((series) => blowsAt(trip, series, leave) ?? []);
+  return all.length === 0 ? undefined : Math.min(...all);
+}
+
+/** The same at one of the points of a forecast. */
+function blowsAt({ limits }: Trip, series: SortedForecast, leave: number): number | undefined {
+  const held = (['wind', 'gust'] as const).flatMap((name) => {
+    const most = limits[name];
+    return most === undefined ? [] : [{ name, most }];
+  });
+  const over = (h: { wind: number; gust: number }) => held.filter(({ name, most }) => h[name] > most);
+  const begin = weatherAt(series, leave);
+  if (!begin || over(begin).length > 0) return undefined;
+  const next = series.hours.findIndex((h) => h.ms > leave && over(h).length > 0);
   if (next < 0) return undefined;
-  const b = forecast.hours[next],
-    before = forecast.hours[next - 1];
+  const b = series.hours[next],
+    before = series.hours[next - 1];
   const a = before && before.ms > leave ? before : { ...begin, ms: leave };
   // Over a hole of the forecast it may blow as soon as nothing is known.
   if (b.ms - a.ms > MOST_APART) return a.ms;
-  const part = (1 - over(a)) / (over(b) - over(a));
-  return a.ms + Math.max(0, Math.min(1, part)) * (b.ms - a.ms);
+  const parts = over(b).map(({ name, most }) => (most - a[name]) / (b[name] - a[name]));
+  return a.ms + Math.max(0, Math.min(1, ...parts)) * (b.ms - a.ms);
 }
 
 /** The latest turn that still lands with the daylight that should be left, by the time wanted at home and before it blows, epoch ms. */

@@ -132,7 +132,7 @@ const NOWHERE: Fetch = { metres: 0, open: true };
 
 function metAt(spot: Spot, schedule: Schedule, forecast: SortedForecast): Met[] {
   const at = spot.when(schedule);
-  const weather = at === undefined ? undefined : weatherAt(forecast, at);
+  const weather = at === undefined ? undefined : weatherAt(forecast, at, spot.position);
   return at !== undefined && weather ? [{ ...spot, at, weather }] : [];
 }
 

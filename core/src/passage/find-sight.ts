@@ -141,7 +141,7 @@ function trafficFindings(
     const lasts = leg.arrives - leg.departs;
     const span = { from: leg.departs + crossing.from * lasts, until: leg.departs + crossing.until * lasts };
     const middle = (span.from + span.until) / 2;
-    const seen = forecast && weatherAt(forecast, middle)?.visibility;
+    const seen = forecast && weatherAt(forecast, middle, crossing.place.position)?.visibility;
     const dark = (sun(middle)?.altitude ?? 0) < SUNSET;
     const busy = busyOn(crossing.place, span);
     const as = busy === false ? 'quiet' : dark || isPoor(seen) ? 'unseen' : busy ? 'busy' : 'cross';

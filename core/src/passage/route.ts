@@ -21,6 +21,8 @@ export interface Route {
   legs: {
     from: string;
     to: string;
+    /** Where it begins and ends. */
+    ends: [LatLon, LatLon];
     metres: number;
     bearing: number;
     seconds: number;
@@ -53,6 +55,7 @@ export function routeOf(
     return {
       from: points[i].id,
       to: point.id,
+      ends: [points[i].position, point.position] as [LatLon, LatLon],
       metres,
       bearing,
       seconds: (metres / speed) * restFactor,
@@ -99,7 +102,7 @@ export const isStuck = (timed: Schedule | Stuck): timed is Stuck => 'stuck' in t
 /** What she meets on the way, m/s and degrees true, as far as it is known: a stream goes to, a wind comes from. */
 export interface Meets {
   streamAt?: ((at: number) => Flow | undefined) | undefined;
-  windAt?: ((at: number) => { wind: number; from: number } | undefined) | undefined;
+  windAt?: ((at: number, here: LatLon) => { wind: number; from: number } | undefined) | undefined;
 }
 
 /**
@@ -151,7 +154,7 @@ type End = typeof slowed;
 
 /** When a leg is over at the earliest, where who is moved by arms goes it in a wind. */
 function soonest(leg: Route['legs'][number], route: Route, at: number, meets: Meets): { soonest?: number } {
-  if (route.arms.length === 0 || !meets.windAt?.(at)) return {};
+  if (route.arms.length === 0 || !meets.windAt?.(at, leg.ends[0])) return {};
   const seconds = throughWater(leg, route, at, meets, hardly);
   return typeof seconds === 'number' ? { soonest: Math.round(at + seconds * MS.second) } : {};
 }
@@ -176,7 +179,7 @@ function throughWater(
   for (let i = 0; i < pieces; i += 1) {
     const at = departs + gone * MS.second;
     const flow = streamAt?.(at) ?? STILL;
-    const air = blows?.(at);
+    const air = blows?.(at, between(leg.ends, i / pieces));
     const speed = air
       ? Math.min(route.speed, ...arms.map((each) => end(each, air.wind, air.from - bearing)))
       : route.speed;
@@ -190,6 +193,11 @@ function throughWater(
   return gone;
 }
 const NO_WAY = PASSAGE.limit('arms-no-way');
+/** A part of the way along a leg; over a day's leg a straight line in latitude and longitude is off by metres. */
+const between = ([a, b]: [LatLon, LatLon], part: number): LatLon => ({
+  lat: a.lat + part * (b.lat - a.lat),
+  lon: a.lon + part * (b.lon - a.lon),
+});
 const STILL: Flow = { speed: 0, direction: 0 };
 
 /**

@@ -69,7 +69,7 @@ function edge({ launch, back, tide }: AtLaunch, { leave, home }: Schedule): Phra
 }
 
 function cross({ launch, forecast }: AtLaunch, { leave }: Schedule): Phrase[] {
-  const wind = forecast && weatherAt(forecast, leave);
+  const wind = forecast && weatherAt(forecast, leave, launch?.position);
   if (launch?.faces === undefined || guessed(launch, '/faces') || !wind || wind.wind < CALM) return [];
   return [
     leansOnForecast(

@@ -274,7 +274,7 @@ function onClock(
     scheduleOf(route, leave, trip.graceMinutes, trip.checkInMinutes, { streamAt: stream?.at, windAt });
   // Weather that was made up for show moves no hour that somebody ashore is told.
   const blows = forecast && !forecast.invented ? forecast : undefined;
-  const timed = clocked(blows && ((at) => weatherAt(blows, at)));
+  const timed = clocked(blows && ((at, here) => weatherAt(blows, at, here)));
   if (!isStuck(timed)) return { timed };
   if (timed.stuck.wind === undefined) return { stuck: timed };
   const calm = clocked();

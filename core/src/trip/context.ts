@@ -82,7 +82,7 @@ export function contextOf(input: AssessInput): Context {
   const halts = trip.halts.map((halt) => find(shed.places, halt.place));
   const speed = speedOf(trip, boat, all);
   const told = conditionsFor(trip, input.conditions).forecast;
-  const forecast = told && sortForecast(told);
+  const forecast = told && sortForecast(told, water?.forecastAt ?? launch?.position);
   const tide = water?.tide && tideOf(water.tide);
   const stream = streamOf(water, tide);
   return {

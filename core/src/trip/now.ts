@@ -6,7 +6,7 @@ import type { Assessment, NowId, Phrase, PlanView } from '../model';
 import { ARRIVED, landingsFrom, plannedPosition } from '../passage';
 import { phrase } from '../say';
 import { MINUTE, MS } from '../units';
-import { heightsAt, leansOnForecast, weatherAt } from '../water';
+import { heightsAt, leansOnForecast, seriesOf, weatherAt } from '../water';
 import { contextOf, type AssessInput, type Context } from './context';
 import { TRIP } from './limits';
 
@@ -47,8 +47,8 @@ export function nowOf(asking: Asking): (id: NowId) => Phrase[] {
   const told: Record<NowId, () => Phrase[]> = {
     right: () => [],
     people: () => people(context),
-    cold: () => cold(context, asking.now),
-    wind: () => wind(context, asking.now),
+    cold: () => cold(context, asking.now, here),
+    wind: () => wind(context, asking.now, here),
     tide: () => tide(context, asking.now),
     thunder: () => thunder(context, asking.now),
     light: () => light(here, asking.now),
@@ -78,10 +78,11 @@ function people({ people: all, trip }: Context): Phrase[] {
   ];
 }
 
-const weatherNow = ({ forecast }: Context, now: number) => forecast && weatherAt(forecast, now);
+const weatherNow = ({ forecast }: Context, now: number, here?: LatLon) =>
+  forecast && weatherAt(forecast, now, here);
 
-function cold(context: Context, now: number): Phrase[] {
-  const water = weatherNow(context, now)?.water;
+function cold(context: Context, now: number, here: LatLon | undefined): Phrase[] {
+  const water = weatherNow(context, now, here)?.water;
   if (water === undefined) return [phrase('now.cold.none')];
   return coldNow(water).map((said) => leansOnForecast(context.forecast, said));
 }
@@ -89,8 +90,8 @@ function cold(context: Context, now: number): Phrase[] {
 const OPPOSITE = 180,
   ROUND = 360;
 
-function wind(context: Context, now: number): Phrase[] {
-  const told = weatherNow(context, now);
+function wind(context: Context, now: number, here: LatLon | undefined): Phrase[] {
+  const told = weatherNow(context, now, here);
   if (!told) return [phrase('now.wind.none')];
   const { wind: speed, gust, from } = told;
   return [
@@ -116,8 +117,9 @@ function tide({ tide: station, water }: Context, now: number): Phrase[] {
 }
 
 function thunder({ forecast }: Context, now: number): Phrase[] {
-  const hours = forecast?.hours.filter((h) => h.ms >= now - MS.hour && h.ms <= now + AHEAD) ?? [];
-  const first = hours.find((h) => h.thunder);
+  const all = forecast ? seriesOf(forecast).flatMap(({ hours: told }) => told) : [];
+  const hours = all.filter((h) => h.ms >= now - MS.hour && h.ms <= now + AHEAD);
+  const first = hours.filter((h) => h.thunder).sort((a, b) => a.ms - b.ms)[0];
   if (first) return [leansOnForecast(forecast, phrase('now.thunder', { at: first.ms }))];
   return [phrase(hours.some((h) => h.thunder === false) ? 'now.thunder.quiet' : 'now.thunder.none')];
 }

@@ -1,7 +1,7 @@
 import { dayLight, skySpans, type Sky } from '../earth';
 import type { Assessment } from '../model';
 import { MS } from '../units';
-import { conditionsAt, conditionsFor, sortForecast, spansAbove, tideOf } from '../water';
+import { conditionsAt, conditionsFor, sortForecast, spansAbove, streamOf, tideOf } from '../water';
 import type { AssessInput } from './context';
 
 /** Everything the day strip draws, on one axis. Instants epoch ms, heights metres, speeds m/s. */
@@ -12,6 +12,10 @@ export interface Strip {
   tide: { at: number; height: number }[];
   works: { from: number; until: number }[];
   wind: { at: number; wind: number; gust: number; from: number }[];
+  /** Where it is known: m/s and degrees true towards which it goes. */
+  stream: { at: number; speed: number; direction: number }[];
+  /** Significant heights that are forecast, m. */
+  waves: { at: number; height: number }[];
 }
 
 const TIDE_STEP = 15 * MS.minute;
@@ -46,7 +50,8 @@ export function stripOf(
   const water = shed.waters.find((w) => w.id === trip.water);
   const tide = water?.tide && tideOf(water.tide);
   const told = conditionsFor(trip, conditions).forecast;
-  const forecast = told && sortForecast(told);
+  const forecast = told && sortForecast(told, water?.forecastAt ?? launch?.position);
+  const stream = streamOf(water, tide);
   const at = conditionsAt({ ...(water ? { water } : {}), ...(forecast ? { forecast } : {}) });
   // Wind and tide are drawn where no launch is chosen yet, too: both stand for the whole water.
   const where = launch?.position ?? water?.forecastAt ?? NOWHERE;
@@ -63,6 +68,14 @@ export function stripOf(
     wind: steps(WIND_STEP).flatMap((instant) => {
       const wind = at(where, instant).wind?.value;
       return wind ? [{ at: instant, wind: wind.speed, gust: wind.gust, from: wind.direction }] : [];
+    }),
+    stream: steps(WIND_STEP).flatMap((instant) => {
+      const flow = stream?.at(instant);
+      return flow ? [{ at: instant, ...flow }] : [];
+    }),
+    waves: steps(WIND_STEP).flatMap((instant) => {
+      const wave = at(where, instant).wave?.value;
+      return wave === undefined ? [] : [{ at: instant, height: wave }];
     }),
   };
 }

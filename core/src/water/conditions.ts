@@ -4,7 +4,7 @@ import { phrase } from '../say';
 import type { SourceId } from '../sources';
 import type { Stream } from './stream';
 import type { Tide } from './tide';
-import { weatherAt, type SortedForecast } from './weather';
+import { nearestOf, weatherAt, type SortedForecast } from './weather';
 
 /** A quantity as far as it is known, with where it comes from and what was taken for granted. */
 export interface Known<T> {
@@ -58,10 +58,10 @@ export function conditionsAt({
   forecast,
 }: Knowledge): (position: LatLon, at: number) => At {
   return (position, at) => {
-    const weather = forecast && weatherAt(forecast, at);
+    const weather = forecast && weatherAt(forecast, at, position);
     const height = tide?.heightAt(at);
     const flow = stream?.at(at);
-    const point = water?.forecastAt;
+    const point = (forecast && nearestOf(forecast, position).position) ?? water?.forecastAt;
     const away = point
       ? phrase('at.forecast.away', { metres: distance(position, point).metres })
       : phrase('at.forecast.nowhere');

@@ -5,7 +5,7 @@ import { goTo, leaning, leanOnPace, type Figures } from '../verdict';
 import { FIGURES } from './figures';
 import type { OnWater } from './on-water';
 import { WATER } from './limits';
-import { leansOnForecast, type Worst } from './weather';
+import { leansOnForecast, type AtHour, type Worst } from './weather';
 
 const typeIn = (trip: string) => ({ label: phrase('forecast.type'), ...goTo.trip(trip, '/forecast') });
 const toTime = (trip: string) => ({ label: phrase('light.mend'), ...goTo.trip(trip, '/leave/time') });
@@ -71,7 +71,7 @@ function windFindings(on: OnWater, { wind, gust, whole }: Worst): Finding[] {
   const mend = toTime(trip.id);
   if (windOver) {
     const why = phrase('wind.over', { wind: wind.wind, at: wind.ms, from: Math.round(wind.from), limit });
-    const because = [leansOnForecast(forecast, why)];
+    const because = [leansOnForecast(forecast, why), ...at(wind)];
     found.push(
       WATER.finding('day/wind', 'over', trip.id, {
         title: phrase('wind.over.title'),
@@ -83,7 +83,7 @@ function windFindings(on: OnWater, { wind, gust, whole }: Worst): Finding[] {
   }
   if (tooMuch(gust.gust, gustLimit)) {
     const why = phrase('gust.over', { gust: gust.gust, at: gust.ms, limit: gustLimit });
-    const because = [leansOnForecast(forecast, why)];
+    const because = [leansOnForecast(forecast, why), ...at(gust)];
     found.push(
       WATER.finding('day/gust', 'over', trip.id, {
         title: phrase('gust.over.title'),
@@ -103,6 +103,10 @@ function windFindings(on: OnWater, { wind, gust, whole }: Worst): Finding[] {
   // Invented weather settles nothing.
   return [...found, forecast?.invented ? leaning(within, phrase('weather.show')) : leanOnPace(on, within)];
 }
+
+/** Where along the way that is forecast, if it is another point than that of the water. */
+const at = ({ point }: AtHour): Phrase[] =>
+  point === undefined ? [] : [phrase('forecast.point', { point })];
 
 const LIMITS = [
   ['wind', 'limit.wind'],

@@ -1,3 +1,4 @@
+import type { LatLon } from '../earth';
 import type { Forecast, Phrase } from '../model';
 import { phrase } from '../say';
 import { MS } from '../units';
@@ -27,6 +28,10 @@ export interface SortedForecast {
   invented: boolean;
   /** Spans over which each quantity is told, no two hours of it further apart than may be. */
   told: Record<Told, { from: number; until: number }[]>;
+  /** The point it stands for, and others along the way; the name is that of such another. */
+  position?: LatLon;
+  name?: string;
+  points: SortedForecast[];
 }
 export type Told = 'wind' | 'water' | 'visibility' | 'thunder' | 'waves';
 
@@ -38,21 +43,27 @@ export const leansOnForecast = (forecast: SortedForecast | undefined, said: Phra
   forecast?.invented ? phrase('weather.invented', { said }) : said;
 
 /** Forecasts by document: sorted once for each. */
-const sorted = new WeakMap<Forecast, { found: SortedForecast | undefined }>();
+const sorted = new WeakMap<Forecast, { at: LatLon | undefined; found: SortedForecast | undefined }>();
 
-/** A forecast ready to be asked; undefined for one without hours. */
-export function sortForecast(forecast: Forecast): SortedForecast | undefined {
-  let known = sorted.get(forecast);
-  if (!known) sorted.set(forecast, (known = { found: sort(forecast) }));
-  return known.found;
+/**
+ * A forecast ready to be asked; undefined for one without hours.
+ * @param at the point it stands for, where it does not say so itself: that of its water
+ */
+export function sortForecast(forecast: Forecast, at?: LatLon): SortedForecast | undefined {
+  const known = sorted.get(forecast);
+  if (known && known.at?.lat === at?.lat && known.at?.lon === at?.lon) return known.found;
+  const found = sort(forecast, at);
+  sorted.set(forecast, { at, found });
+  return found;
 }
 
-function sort(forecast: Forecast): SortedForecast | undefined {
+function sort(forecast: Forecast, at?: LatLon): SortedForecast | undefined {
   const hours = forecast.hours.map((h) => ({ ...h, ms: Date.parse(h.at) })).sort((a, b) => a.ms - b.ms);
   const first = hours[0],
     last = hours.at(-1);
   if (!first || !last) return undefined;
   const invented = forecast.invented === true;
+  const position = forecast.position ?? at;
   return {
     issuedAt: Date.parse(forecast.issuedAt),
     from: first.ms,
@@ -66,6 +77,12 @@ function sort(forecast: Forecast): SortedForecast | undefined {
       thunder: spansOf(hours.filter((h) => h.thunder !== undefined)),
       waves: spansOf(hours.filter((h) => h.waves !== undefined)),
     },
+    ...(position ? { position } : {}),
+    points: (forecast.points ?? []).flatMap(({ name, position: there, hours: told }) => {
+      const { points: _, ...head } = forecast;
+      const point = sort({ ...head, position: there, hours: told });
+      return point ? [{ ...point, name }] : [];
+    }),
   };
 }
 
@@ -82,8 +99,26 @@ function spansOf(hours: readonly Hour[]): { from: number; until: number }[] {
 /**
  * Weather at an instant (epoch ms), between the two hours around it: m/s, °C, metres; wind direction by its components so
  * that 350° and 10° meet at north. Undefined outside the forecast and in its gaps.
+ * @param position where one is: of several points the nearest stands for it
  */
-export function weatherAt(forecast: SortedForecast, at: number): Weather | undefined {
+export function weatherAt(forecast: SortedForecast, at: number, position?: LatLon): Weather | undefined {
+  const nearest = nearestOf(forecast, position);
+  if (nearest === forecast) return atPoint(forecast, at);
+  // What a point does not tell, that of the water does.
+  const [there, whole] = [atPoint(nearest, at), atPoint(forecast, at)];
+  if (!there) return whole;
+  const { air, water, visibility, thunder, waves } = there;
+  return {
+    ...there,
+    air: air ?? whole?.air,
+    water: water ?? whole?.water,
+    visibility: visibility ?? whole?.visibility,
+    thunder: thunder ?? whole?.thunder,
+    waves: waves ?? whole?.waves,
+  };
+}
+
+function atPoint(forecast: SortedForecast, at: number): Weather | undefined {
   if (at < forecast.from || at > forecast.until) return undefined;
   const next = forecast.hours.findIndex((h) => h.ms >= at);
   const b = forecast.hours[next],
@@ -105,13 +140,30 @@ export function weatherAt(forecast: SortedForecast, at: number): Weather | undef
   };
 }
 
+/** Of the points of a forecast the one that lies nearest to a position. */
+export function nearestOf(forecast: SortedForecast, position: LatLon | undefined): SortedForecast {
+  if (!position || forecast.points.length === 0) return forecast;
+  const east = Math.cos((position.lat * Math.PI) / 180);
+  // Only which is nearer is asked: a plane is enough, and where it is far off all of them are.
+  const far = ({ position: there }: SortedForecast) =>
+    there ? (there.lat - position.lat) ** 2 + (wrapped(there.lon - position.lon) * east) ** 2 : Infinity;
+  return seriesOf(forecast).reduce((near, each) => (far(each) < far(near) ? each : near));
+}
+const wrapped = (degrees: number) => ((degrees + 540) % 360) - 180;
+
+/** A forecast and the same at its other points. */
+export const seriesOf = (forecast: SortedForecast): SortedForecast[] => [forecast, ...forecast.points];
+
 /** A part of the shorter turn from one bearing to another, degrees. */
 function turnTowards(from: number, to: number, part: number): number {
   const turn = ((to - from + 540) % 360) - 180;
   return (from + part * turn + 360) % 360;
 }
 
-export type AtHour = Weather & { ms: number };
+export type AtHour = Weather & {
+  ms: number;
+  /** The point along the way, where it is another than the water’s. */ point?: string;
+};
 
 /** What of a span is forecast at all. A quantity that is missing for part of it is not known over it. */
 export interface Worst {
@@ -142,12 +194,16 @@ export function worstWithin(forecast: SortedForecast, from: number, until: numbe
 }
 
 function worstOver(forecast: SortedForecast, from: number, until: number): Worst | undefined {
-  const told = (name: Told) => forecast.told[name].some((span) => span.from <= from && until <= span.until);
-  const edges = [from, until].flatMap((ms): AtHour[] => {
-    const w = weatherAt(forecast, ms);
-    return w ? [{ ...w, ms }] : [];
-  });
-  const hours: AtHour[] = [...forecast.hours.filter((h) => h.ms > from && h.ms < until), ...edges];
+  const series = seriesOf(forecast);
+  const hours = series.flatMap((each) => hoursWithin(each, from, until));
+  // A point that says nothing of a quantity leaves it to the others.
+  const told = (name: Told) => {
+    const says = series.filter((each) => each.told[name].length > 0);
+    return (
+      says.length > 0 &&
+      says.every((each) => each.told[name].some((span) => span.from <= from && until <= span.until))
+    );
+  };
   if (hours.length === 0) return undefined;
   const by = (value: (h: AtHour) => number | undefined) =>
     hours.reduce<AtHour | undefined>((best, h) => {
@@ -176,4 +232,15 @@ function worstOver(forecast: SortedForecast, from: number, until: number): Worst
       waves: told('waves'),
     },
   };
+}
+
+/** Hours of one point within a span, with those of its ends. */
+function hoursWithin(forecast: SortedForecast, from: number, until: number): AtHour[] {
+  const { name } = forecast;
+  const edges = [from, until].flatMap((ms): AtHour[] => {
+    const w = atPoint(forecast, ms);
+    return w ? [{ ...w, ms }] : [];
+  });
+  const hours: AtHour[] = [...forecast.hours.filter((h) => h.ms > from && h.ms < until), ...edges];
+  return name === undefined ? hours : hours.map((hour) => ({ ...hour, point: name }));
 }

@@ -23,8 +23,19 @@ export function oneWorse(forecast: Forecast): Forecast {
   const last = hours.at(-1);
   if (!last) return forecast;
   const moved = hours.map((hour) => ({ ...stronger(hour), at: shifted(hour.at, -EARLIER) }));
-  return { ...forecast, hours: [...moved, { ...stronger(last), at: last.at }] };
+  return {
+    ...forecast,
+    hours: [...moved, { ...stronger(last), at: last.at }],
+    ...withPoints(forecast, (hours) => oneWorse({ ...forecast, points: undefined, hours }).hours),
+  };
 }
+
+/** Its other points, each with its hours changed; none where it has none. */
+const withPoints = (
+  { points }: Pick<Forecast, 'points'>,
+  changed: (hours: Hour[], name: string) => Hour[],
+): Pick<Forecast, 'points'> =>
+  points ? { points: points.map((point) => ({ ...point, hours: changed(point.hours, point.name) })) } : {};
 
 function stronger(hour: Hour): Hour {
   const wind = windOf(forceOf(hour.wind) + MORE);
@@ -90,5 +101,15 @@ export function afterHeard(
   }
   // Where hours of before still lie ahead it is as old as they are.
   const issued = before && from > now ? Math.min(Date.parse(before.issuedAt), now) : now;
-  return { issuedAt: new Date(issued).toISOString(), source, hours: [...kept, ...told] };
+  return {
+    issuedAt: new Date(issued).toISOString(),
+    source,
+    ...(before?.position ? { position: before.position } : {}),
+    hours: [...kept, ...told],
+    // What is heard is heard for all of the water.
+    ...withPoints(before ?? {}, (hours) => [
+      ...hours.filter(({ at }) => Date.parse(at) < from),
+      ...told.map((hour) => ({ ...hour })),
+    ]),
+  };
 }

@@ -4,11 +4,12 @@ import {
   evolve,
   SHELF,
   type Conditions,
+  type Place,
   type Shed,
   type ThingType,
   type Trip,
 } from '@escale/core/model';
-import { wallToInstant } from '@escale/core/earth';
+import { distance, wallToInstant, type LatLon } from '@escale/core/earth';
 import { MS } from '@escale/core/units';
 import { thing, tripConditions } from '../db/schema';
 import type { Db } from '../db/open';
@@ -62,13 +63,35 @@ export async function conditionsOf(
   // Only which days are asked for hangs on the zone; a day and a half around noon holds the day in every zone.
   const noon = wallToInstant(trip.leave.date, '12:00', water?.zone ?? 'UTC');
   if ('gap' in noon) return {};
-  const forecast = await weather.forecast(
-    at,
-    noon.at - AROUND,
-    noon.at + AROUND + (days - 1) * MS.day,
-    clock.now(),
+  const ask = (position: LatLon) =>
+    weather.forecast(position, noon.at - AROUND, noon.at + AROUND + (days - 1) * MS.day, clock.now());
+  const forecast = await ask(at);
+  if (!forecast) return {};
+  const points = await Promise.all(
+    pointsAlong(trip, shed, at).map(async ({ name, position }) => {
+      const told = await ask(position);
+      return told && told.hours.length > 0 ? [{ name, position, hours: told.hours }] : [];
+    }),
   );
-  return forecast ? { forecast } : {};
+  const all = points.flat();
+  return { forecast: { ...forecast, position: at, ...(all.length > 0 ? { points: all } : {}) } };
+}
+
+/** Nearer than this a forecast has no other point, m: its grid is no finer. */
+const APART = 10_000,
+  MOST_POINTS = 12;
+
+/** Places of the way that lie far enough from the point of the water, and from each other, to have weather of their own. */
+function pointsAlong(trip: Trip, shed: Shed, at: LatLon): Place[] {
+  const places = [trip.launch, ...trip.halts.map(({ place }) => place), trip.return].flatMap(
+    (id) => shed.places.find((place) => place.id === id) ?? [],
+  );
+  return places
+    .reduce<Place[]>((far, place) => {
+      const others = [at, ...far.map(({ position }) => position)];
+      return others.every((other) => distance(other, place.position).metres > APART) ? [...far, place] : far;
+    }, [])
+    .slice(0, MOST_POINTS);
 }
 
 type Asked = Pick<Services, 'weather' | 'clock'> & { db?: Db };

@@ -55,6 +55,7 @@ export const STORE_WORDS = {
     'At {at:clock} the water stands {by:height} higher than when you leave. How far up that is hangs on the slope: {least:distance} at one in twenty, {most:distance} at one in a hundred. Car and trailer stand above that.',
   'edge.slope': 'Enter the slope',
   'edge.over': 'Seen until overdue, not only until home.',
+  'forecast.point': 'That is forecast for {point}.',
   'limit.waves': 'waves',
   'limit.off': 'how far off',
   'limit.hours-out': 'how long',
