@@ -6,7 +6,6 @@ import { render } from '@escale/core/say';
 import { typedForecast, type Faults, type ForecastRow } from '@escale/core/water/typed';
 import { forecastRows } from '@escale/core/water/typed-rows';
 import { Button, Row } from '../../ui/button';
-import { Choice } from '../../ui/choice';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
 import { useTrip } from '../trip/use-trip';
@@ -62,12 +61,13 @@ export function ForecastPoints({
           }}
         />
       ) : left.length > 0 ? (
-        <Choice
-          label={POINTS.add}
-          options={left.map(({ id, name }) => ({ value: id, label: name }))}
-          value={undefined}
-          onChange={(id) => setOpen(left.find((place) => place.id === id))}
-        />
+        <Row>
+          {left.map((place) => (
+            <Button key={place.id} onPress={() => setOpen(place)}>
+              {says(POINTS.add, { name: place.name })}
+            </Button>
+          ))}
+        </Row>
       ) : null}
     </View>
   );

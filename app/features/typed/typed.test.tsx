@@ -62,6 +62,33 @@ describe('a forecast by hand', () => {
   });
 });
 
+test('at a place on the way: hours of its own, begun with those of the water, kept with them and taken away', async () => {
+  const hour = { wind: 5, gust: 7, from: 220 };
+  Object.assign(doc(TRIP), {
+    forecast: {
+      issuedAt: '2026-05-11T12:00:00Z',
+      source: 'Radio',
+      hours: [6, 9].map((h) => ({ at: `2026-05-12T0${h}:00:00Z`, ...hour })),
+    },
+  });
+  show(<ForecastBlock />, { trip: TRIP });
+  await user.click(await screen.findByRole('button', { name: 'Hours for Tern Holm' }));
+  expect((screen.getByLabelText('From, row 2') as HTMLInputElement).value).toBe('220');
+  await write('Wind, row 2', '20');
+  await user.click(screen.getByRole('button', { name: 'Keep it' }));
+  expect((await screen.findByRole('alert')).textContent).toMatch(/gust/i);
+  await write('Gust, row 2', '26');
+  await user.click(screen.getByRole('button', { name: 'Keep it' }));
+  const points = () =>
+    (doc(TRIP).forecast as { points?: { name: string; hours: { wind: number }[] }[] }).points;
+  await waitFor(() => expect(points()?.[0].name).toBe('Tern Holm'));
+  expect(points()![0].hours[1].wind).toBeCloseTo(20 * KNOT, 6);
+  expect(await screen.findByText('Tern Holm: 2 hours')).toBeTruthy();
+  expect(screen.queryByRole('button', { name: 'Hours for Tern Holm' })).toBeNull();
+  await user.click(screen.getByRole('button', { name: 'Take away the forecast for Tern Holm' }));
+  await waitFor(() => expect(points()).toBeUndefined());
+});
+
 test('on the strip: an hour chosen, added and changed by steps, and kept', async () => {
   show(<ForecastBlock />, { trip: TRIP });
   await user.click(await screen.findByRole('button', { name: 'Type it in' }));

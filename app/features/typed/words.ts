@@ -6,7 +6,7 @@ export const POINTS = {
   one: '{name}: {n#hour|hours}',
   drop: 'Take away the forecast for {name}',
   away: 'take away',
-  add: 'A place with hours of its own',
+  add: 'Hours for {name}',
   at: 'Hours for {name}, beginning with those of the water',
 } as const;
 
