@@ -7,7 +7,7 @@ module.exports = {
   testMatch: ['**/*.test.ts', '**/*.test.tsx'],
   setupFiles: ['<rootDir>/test/setup.js'],
   transformIgnorePatterns: [
-    '/node_modules/(?!(.pnpm|@?react-native|react-native|@expo|expo|standard-navigation|color|comlink|@neaps|@photostructure|geodesy|temporal-polyfill|@noble|uuid|geographiclib-geodesic|swr|idb|@escale|d3-|internmap|d3|temporal-utils|temporal-spec|flatbush|flatqueue|react-leaflet|@react-leaflet|pmtiles|fflate)[^/]*)',
+    '/node_modules/(?!(.pnpm|@?react-native|react-native|@expo|expo|standard-navigation|color|comlink|@neaps|@photostructure|geodesy|temporal-polyfill|@noble|uuid|geographiclib-geodesic|swr|idb|@escale|d3-|internmap|d3|temporal-utils|temporal-spec|flatbush|flatqueue|react-leaflet|@react-leaflet|pmtiles|fflate|polylabel|tinyqueue)[^/]*)',
   ],
   // Some packages come as .mjs only.
   transform: { ...preset.transform, '\\.mjs$': preset.transform['\\.[jt]sx?$'] },

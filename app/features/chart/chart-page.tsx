@@ -1,7 +1,6 @@
-import { useCallback, useMemo, useRef, useState, type RefObject } from 'react';
+import { useCallback, useMemo, useRef, useState } from 'react';
 import { View, useWindowDimensions } from 'react-native';
 import { useLocalSearchParams } from 'expo-router';
-import { readPosition } from '@escale/core/earth/read-position';
 import type { LatLon } from '@escale/core/earth';
 import type { NamedPoint } from '@escale/core/formats/drawing';
 import type { Place, Water } from '@escale/core/model';
@@ -15,17 +14,16 @@ import { later } from '../../ui/later';
 import { Empty, Page, useWide } from '../../ui/page';
 import { TextLink } from '../../ui/press';
 import { T } from '../../ui/text';
-import { useHere } from '../../data/here';
-import { useBackdrop, useKind, useNow, useThings } from '../../data/hooks';
+import { useKind, useNow, useThings } from '../../data/hooks';
 import { change } from '../../data/outbox';
 import { plainly, useReader } from '../../data/settings';
 import { sectionHref, thingHref } from '../../data/where';
 import { Halts } from '../plan/halts';
-import { WhereField } from '../where/where-field';
 import { useUndo } from '../mishap/undo';
 import { useTrip, type TripView } from '../trip/use-trip';
 import { fitting, MOST_HALTS, type Brought } from './brought';
 import { PlaceCard, SpotCard } from './cards';
+import { Backdrop, GoTo, Hands } from './hands';
 import { LegList, Numbers, PlaceList } from './lists';
 import { LoadDrawing } from './load';
 import type { Hand, Picked } from './map';
@@ -126,6 +124,11 @@ function Desk({
         for (const one of back) await one();
       });
   };
+  const lead = (leg: number, to: LatLon) => {
+    const point = make(pointName(places), 'waypoint', to);
+    way?.through(point, stops[leg + 1]);
+    setPicked({ is: 'place', id: point.id });
+  };
   const card = (
     <Chosen
       picked={picked}
@@ -151,6 +154,7 @@ function Desk({
         picked={picked}
         onPick={setPicked}
         onMove={move}
+        onLead={way && !way.full ? lead : undefined}
         onHand={takeHand}
         tall={Math.max(LEAST, wide ? height - ABOVE : height * SHARE)}
       />
@@ -208,50 +212,6 @@ function Desk({
         </>
       )}
     </Page>
-  );
-}
-
-/** What a map does by gesture, by button. */
-function Hands({ hand }: { hand: RefObject<Hand | null> }) {
-  const { said, ask } = useHere();
-  return (
-    <>
-      <Row>
-        <Button onPress={() => hand.current?.nearer()}>{CHART.nearer}</Button>
-        <Button onPress={() => hand.current?.further()}>{CHART.further}</Button>
-        <Button label={CHART.allSaid} onPress={() => hand.current?.all()}>
-          {CHART.all}
-        </Button>
-        <Button label={CHART.meSaid} onPress={() => ask((at) => hand.current?.show(at))}>
-          {CHART.me}
-        </Button>
-      </Row>
-      {said ? <T role="status">{said}</T> : null}
-    </>
-  );
-}
-
-function Backdrop() {
-  const backdrop = useBackdrop();
-  if (backdrop.kind === 'none') return null;
-  const name = backdrop.kind === 'pmtiles' ? backdrop.name : CHART.tiles;
-  return <T as="small">{plainly(CHART.backdrop, { name })}</T>;
-}
-
-function GoTo({ show }: { show: (at: LatLon) => void }) {
-  const [text, setText] = useState('');
-  const at = readPosition(text);
-  return (
-    <Fold title={CHART.position}>
-      <View style={{ gap: 8, paddingVertical: 10 }}>
-        <WhereField label={CHART.where} text={text} onText={setText} />
-        <Row>
-          <Button cant={at ? false : CHART.noPosition} onPress={() => at && show(at)}>
-            {CHART.show}
-          </Button>
-        </Row>
-      </View>
-    </Fold>
   );
 }
 

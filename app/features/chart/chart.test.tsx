@@ -101,10 +101,14 @@ describe('the chart of a trip', () => {
     await open();
     await user.click(await screen.findByRole('button', { name: CHART.way }));
     expect(await screen.findByText('Gannow ramp to Tern Holm')).toBeTruthy();
-    expect(screen.getAllByText(/^06:20 to 07:3\d · 3.1 nm on 11\d° true$/)).toHaveLength(1);
+    expect(screen.getAllByText(/^06:20 to 07:3\d · 3.1 nm on 11\d° true, 12\d° by compass$/)).toHaveLength(1);
     expect(
       screen.getAllByText(/Farthest from a landing: 1.[56] nm, nearest (Gannow ramp|Tern Holm), \d+ min/),
     ).toHaveLength(2);
+    expect(screen.getAllByText(/^\d\d:\d\d to .* true, \d+° by compass$/).length).toBeGreaterThan(0);
+    expect(screen.getAllByText(/^Makes \d\.\d kn over the ground, rests included\./).length).toBeGreaterThan(
+      0,
+    );
   });
   test('numbers to ring stand as links with the day on which somebody tried them', async () => {
     await open();

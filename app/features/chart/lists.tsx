@@ -1,6 +1,8 @@
 import { View } from 'react-native';
 import { slowOf } from '@escale/core/boat';
-import { farthestFrom } from '@escale/core/passage';
+import { farthestFrom, motored, storesOn } from '@escale/core/passage';
+import { MS } from '@escale/core/units';
+import { figureNamed } from '@escale/core/verdict';
 import { heightsAt, tideOf } from '@escale/core/water';
 import type { Place, Water } from '@escale/core/model';
 import { PLACE_KINDS } from '@escale/core/model/lists';
@@ -11,6 +13,7 @@ import { usePalette } from '../../ui/theme';
 import { TOUCH } from '../../ui/tokens';
 import { plainly } from '../../data/settings';
 import { thingHref } from '../../data/where';
+import { compassWords } from '../where/compass';
 import type { TripView } from '../trip/use-trip';
 import { CHART } from './words';
 
@@ -72,14 +75,23 @@ export function LegList({ view: { trip, shed, assessment, says } }: { view: Trip
     ...(speed ? { speed } : {}),
     tideAt: heightsAt(water?.tide && tideOf(water.tide)),
   };
+  // What is in her tank as each leg ends.
+  const pace = figureNamed(assessment.figures, 'passage/speed')?.value;
+  const own = motored(trip, shed.boats).find(({ boat }) => boat.id === trip.boat);
+  const stores = own && pace && assessment.schedule ? storesOn(own, pace, assessment.schedule) : undefined;
+  const leftAt = (arrives: number) => {
+    const leg = stores?.legs[legs.findIndex((each) => each.arrives === arrives)];
+    return stores && leg?.left !== undefined ? { kind: stores.kind, left: Math.max(0, leg.left) } : undefined;
+  };
   return (
     <View style={{ gap: 8 }}>
       {legs
         .filter(({ metres }) => metres > 0)
-        .map(({ from, to, departs, arrives, metres, bearing }) => {
+        .map(({ from, to, departs, arrives, metres, bearing, soonest }) => {
           const [a, b] = [place(from), place(to)];
           if (!a || !b) return null;
           const far = farthestFrom(a.position, b.position, shed.places, { ...seeking, departs, arrives });
+          const left = leftAt(arrives);
           const values = far && { far: far.metres, name: far.place.name };
           return (
             <View key={departs}>
@@ -88,6 +100,15 @@ export function LegList({ view: { trip, shed, assessment, says } }: { view: Trip
                 {says(CHART.legAt, { depart: departs, arrive: arrives })}
                 {' · '}
                 {says(CHART.legFar, { far: metres, bearing })}
+                {', '}
+                {compassWords(bearing, a.position, departs)}
+              </T>
+              <T as="small">
+                {says(CHART.legMade, { made: metres / ((arrives - departs) / MS.second) })}
+                {soonest !== undefined && arrives - soonest >= MS.minute
+                  ? says(CHART.legSoonest, { soonest })
+                  : ''}
+                {left === undefined ? '' : says(left.kind === 'fuel' ? CHART.legFuel : CHART.legCharge, left)}
               </T>
               {values ? (
                 <T as="small">

@@ -1,16 +1,17 @@
 import 'leaflet/dist/leaflet.css';
-import { useEffect, useMemo, useState } from 'react';
+import { useEffect, useMemo } from 'react';
 import L from 'leaflet';
 import { MapContainer, Marker, Polygon, Polyline, TileLayer, useMap, useMapEvents } from 'react-leaflet';
 import type { LatLon } from '@escale/core/earth';
 import type { Chart, Place } from '@escale/core/model';
 import { useBackdrop } from '../../data/hooks';
 import { usePalette } from '../../ui/theme';
-import { FONT, SIZE, type Palette } from '../../ui/tokens';
+import type { Palette } from '../../ui/tokens';
 import { cornerOf, drawn, middleOf, type Corner } from '../sketch/drawn';
 import { formOf, MARK_SIZE, pictureOf, type Form } from '../sketch/marks';
-import { placed, type Box } from '../sketch/names';
-import { wordsOf, type Stop } from '../sketch/stops';
+import type { Stop } from '../sketch/stops';
+import { handlesOf, plain, Way } from './map-way';
+import { Names } from './map-words';
 
 /** What is chosen on the chart. */
 export type Picked =
@@ -33,6 +34,8 @@ interface Props {
   picked: Picked | undefined;
   onPick: (picked: Picked) => void;
   onMove: (place: Place, to: LatLon) => void;
+  /** The middle of a leg was dragged there; absent where the way can’t be led on. */
+  onLead?: ((leg: number, to: LatLon) => void) | undefined;
   onHand: (hand: Hand) => void;
   tall: number;
 }
@@ -40,14 +43,28 @@ interface Props {
 /** How near one looks at a single place, and at nothing. */
 const CLOSE = 14,
   FAR = 2;
+const NONE: Corner[] = [];
 const PAD: [number, number] = [36, 36];
 
 /** The chart as it is worked on: shore and depths below, the way over them, places on top. */
-export function ChartMap({ label, chart, places, stops, picked, onPick, onMove, onHand, tall }: Props) {
+export function ChartMap({
+  label,
+  chart,
+  places,
+  stops,
+  picked,
+  onPick,
+  onMove,
+  onLead,
+  onHand,
+  tall,
+}: Props) {
   const p = usePalette();
   const middle = middleOf(chart, places);
   const lines = useMemo(() => drawn(chart, middle), [chart, middle]);
   const way = useMemo(() => stops.map(({ place }) => cornerOf(place.position, middle)), [stops, middle]);
+  const leads = onLead !== undefined;
+  const handles = useMemo(() => (leads ? handlesOf(way) : NONE), [way, leads]);
   const bounds = useMemo(() => boundsOf(way, places, lines, middle), [way, places, lines, middle]);
   return (
     <div role="region" aria-label={label} style={{ height: tall, position: 'relative', zIndex: 0 }}>
@@ -61,7 +78,7 @@ export function ChartMap({ label, chart, places, stops, picked, onPick, onMove, 
       >
         <Behind />
         <Ground lines={lines} palette={p} />
-        <Way way={way} palette={p} onPick={onPick} />
+        <Way way={way} handles={handles} palette={p} onPick={onPick} onLead={onLead} />
         {places.map((place) => (
           <Mark
             key={place.id}
@@ -72,7 +89,14 @@ export function ChartMap({ label, chart, places, stops, picked, onPick, onMove, 
             onMove={onMove}
           />
         ))}
-        <Names stops={stops} places={places} middle={middle} palette={p} />
+        <Names
+          stops={stops}
+          places={places}
+          depths={lines.depths}
+          handles={handles}
+          middle={middle}
+          palette={p}
+        />
         {picked && picked.is !== 'place' ? <Cross at={cornerOf(picked.at, middle)} palette={p} /> : null}
         <Listen onPick={onPick} onHand={onHand} bounds={bounds} />
       </MapContainer>
@@ -174,49 +198,6 @@ function Ground({ lines, palette: p }: { lines: ReturnType<typeof drawn>; palett
   );
 }
 
-/** How broad a leg is to a finger, px. */
-const BROAD = 28;
-
-function Way({
-  way,
-  palette: p,
-  onPick,
-}: {
-  way: Corner[];
-  palette: Palette;
-  onPick: (picked: Picked) => void;
-}) {
-  return (
-    <>
-      {way.slice(1).map((to, leg) => {
-        const line = [way[leg], to];
-        return (
-          <Polyline
-            key={leg}
-            positions={line}
-            pathOptions={{ color: p.ink, weight: 3 }}
-            interactive={false}
-          />
-        );
-      })}
-      {way.slice(1).map((to, leg) => (
-        <Polyline
-          key={leg}
-          positions={[way[leg], to]}
-          pathOptions={{ color: p.ink, weight: BROAD, opacity: 0 }}
-          bubblingMouseEvents={false}
-          eventHandlers={{ click: ({ latlng }) => onPick({ is: 'leg', leg, at: plain(latlng) }) }}
-        />
-      ))}
-    </>
-  );
-}
-
-const plain = (at: L.LatLng): LatLon => {
-  const { lat, lng } = at.wrap();
-  return { lat: Math.max(-90, Math.min(90, lat)), lon: lng };
-};
-
 function Mark({
   place,
   at,
@@ -262,64 +243,6 @@ const iconOf = (form: Form, p: Palette, chosen: boolean) =>
     iconSize: [MARK_SIZE, MARK_SIZE],
     iconAnchor: [MARK_SIZE / 2, MARK_SIZE / 2],
   });
-
-/** Names beside their marks, where there is room for them: those of the way first, then what one must know. */
-function Names({
-  stops,
-  places,
-  middle,
-  palette: p,
-}: {
-  stops: Props['stops'];
-  places: Place[];
-  middle: number;
-  palette: Palette;
-}) {
-  const map = useMap();
-  const [seen, setSeen] = useState(() => seenOn(map));
-  const look = () => setSeen(seenOn(map));
-  useMapEvents({ moveend: look, zoomend: look, resize: look });
-  const words = useMemo(() => {
-    const wanted = wordsOf(stops, places, ({ position }) =>
-      map.project(cornerOf(position, middle), seen.zoom),
-    );
-    return placed(wanted, seen.view);
-  }, [map, stops, places, middle, seen]);
-  return words.map(({ id, text, dx, dy }) => {
-    const place = places.find((one) => one.id === id);
-    if (!place) return null;
-    // Text goes in as text: a name is anybody's.
-    const element = document.createElement('span');
-    element.textContent = text;
-    Object.assign(element.style, {
-      fontFamily: FONT.narrow,
-      fontSize: String(SIZE.label).concat('px'),
-      fontWeight: '600',
-      color: p.ink,
-      whiteSpace: 'nowrap',
-      pointerEvents: 'none',
-    });
-    element.setAttribute('aria-hidden', 'true');
-    const icon = L.divIcon({ className: '', html: element, iconSize: [0, 0], iconAnchor: [-dx, -dy] });
-    return (
-      <Marker
-        key={id}
-        position={cornerOf(place.position, middle)}
-        icon={icon}
-        interactive={false}
-        keyboard={false}
-      />
-    );
-  });
-}
-
-/** The zoom, and what is looked at, in the pixels of that zoom. */
-function seenOn(map: L.Map): { zoom: number; view: Box } {
-  const { min, max } = map.getPixelBounds();
-  const view = min && max ? { left: min.x, top: min.y, right: max.x, bottom: max.y } : NO_VIEW;
-  return { zoom: map.getZoom(), view };
-}
-const NO_VIEW: Box = { left: 0, top: 0, right: 0, bottom: 0 };
 
 function Listen({
   onPick,

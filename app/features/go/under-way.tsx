@@ -18,6 +18,7 @@ import { FineButton } from '../deeds/fine-button';
 import { LeftButton } from '../deeds/left-button';
 import { Unsent } from '../deeds/unsent';
 import { HeardForecast } from '../typed/heard';
+import { compassWords } from '../where/compass';
 import { HaltCheck } from './halt-check';
 import { OnWater } from './on-water';
 import { Panel } from './panel';
@@ -230,6 +231,7 @@ function NearestLanding() {
   return (
     <Panel title={best.doubts.length > 0 ? 'Nearest landing, not sure' : 'Nearest landing'}>
       <T as="figure">{way(best, reader)}</T>
+      {here && best.metres >= ARRIVED ? <T>{compassWords(best.bearing, here, now)}</T> : null}
       <T as="soft">
         {slow && best.metres >= ARRIVED
           ? says(best.doubts.length > 0 ? LANDING.doubtTired : LANDING.tired, {

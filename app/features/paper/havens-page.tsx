@@ -10,6 +10,7 @@ import { Button, Row } from '../../ui/button';
 import { Themed } from '../../ui/theme';
 import { plainly } from '../../data/settings';
 import { useTrip } from '../trip/use-trip';
+import { variationWords } from '../where/compass';
 import { SHEET } from './sheet';
 import { HAVENS } from './words';
 
@@ -70,6 +71,7 @@ export function HavensPage() {
                 ? says(HAVENS.speedsTwo, { usual, flooded: floodedSpeed({ usual }) })
                 : says(HAVENS.speeds, { usual, slow, flooded: floodedSpeed({ usual, tired: slow }) })}
           </p>
+          <p style={{ margin: '0 0 8px' }}>{variationWords(rows[0].position, rows[0].at)}</p>
           <Table rows={rows} tired={slow !== undefined} />
         </>
       )}
@@ -81,7 +83,14 @@ export function HavensPage() {
 function Table({ rows, tired }: { rows: CardRow[]; tired: boolean }) {
   const { reader, says } = useTrip();
   return (
-    <table style={{ borderCollapse: 'collapse', width: '100%' }}>
+    <table
+      style={{
+        borderCollapse: 'collapse',
+        width: '100%',
+        // A long trip stays on one page.
+        ...(rows.length > MANY ? { fontSize: 11, lineHeight: 1.15 } : {}),
+      }}
+    >
       <thead>
         <tr>
           <Head>{HAVENS.at}</Head>
@@ -91,10 +100,10 @@ function Table({ rows, tired }: { rows: CardRow[]; tired: boolean }) {
         </tr>
       </thead>
       <tbody>
-        {rows.map(({ at, usual, tired: slow, flooded }) => (
+        {stays(rows).map(({ at, until, usual, tired: slow, flooded }) => (
           <tr key={at} style={{ breakInside: 'avoid' }}>
             <th scope="row" style={{ ...CELL, fontWeight: 700 }}>
-              {clock(at, reader)}
+              {until === at ? clock(at, reader) : says(HAVENS.span, { at, until })}
             </th>
             <td style={CELL}>{said(usual)}</td>
             {tired ? <td style={CELL}>{said(slow, usual)}</td> : null}
@@ -115,6 +124,19 @@ function Table({ rows, tired }: { rows: CardRow[]; tired: boolean }) {
     const line = says(HAVENS.to, { name: place.name, kind, metres, bearing, seconds });
     return doubts.length > 0 ? plainly(HAVENS.doubt, { line }) : line;
   }
+}
+
+/** So many half hours find room on a page at the usual size. */
+const MANY = 16;
+
+/** Half hours at one place, side by side, are one row. */
+function stays(rows: CardRow[]): (CardRow & { until: number })[] {
+  const there = ({ usual }: CardRow) => (usual && usual.metres < ARRIVED ? usual.place.id : undefined);
+  return rows.reduce<(CardRow & { until: number })[]>((all, row) => {
+    const last = all.at(-1);
+    const same = last !== undefined && there(last) !== undefined && there(last) === there(row);
+    return same ? [...all.slice(0, -1), { ...last, until: row.at }] : [...all, { ...row, until: row.at }];
+  }, []);
 }
 
 function Head({ children }: { children: ReactNode }) {

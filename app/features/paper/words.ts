@@ -32,6 +32,7 @@ export const HAVENS = {
   speedsTwo:
     'At {usual:speed} as planned and {flooded:speed} full of water, which is a guess of ours. Bearings are true. In still water, from where the plan has you then.',
   at: 'At',
+  span: '{at:clock} to {until:clock}',
   go: 'As planned',
   tired: 'Tired',
   flooded: 'Full of water',

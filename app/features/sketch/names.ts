@@ -25,22 +25,24 @@ export interface Box {
   right: number;
   bottom: number;
 }
-const meet = (a: Box, b: Box) => a.left < b.right && b.left < a.right && a.top < b.bottom && b.top < a.bottom;
+export const meet = (a: Box, b: Box) =>
+  a.left < b.right && b.left < a.right && a.top < b.bottom && b.top < a.bottom;
 
 const within = (box: Box, view: Box) =>
   box.left >= view.left && box.right <= view.right && box.top >= view.top && box.bottom <= view.bottom;
 
 /**
  * Where words stand so that none lies over another nor over a mark: each tries right, left, above and below of its spot, those
- * that stand first in the list first. One that finds no room is left out: its mark still says its name.
+ * that stand first in the list first; what else takes room there is kept free. One that finds no room is left out: its mark still says its name.
  */
-export function placed(wanted: readonly Wanted[], view: Box): Placed[] {
-  const taken: Box[] = wanted.map(({ x, y }) => ({
+export function placed(wanted: readonly Wanted[], view: Box, others: readonly Box[] = []): Placed[] {
+  const marks = wanted.map(({ x, y }) => ({
     left: x - MARK,
     right: x + MARK,
     top: y - MARK,
     bottom: y + MARK,
   }));
+  const taken: Box[] = [...marks, ...others];
   const standing = (one: Wanted, text: string): Placed | undefined => {
     const wide = text.length * LETTER;
     const sides = [
@@ -63,3 +65,15 @@ export function placed(wanted: readonly Wanted[], view: Box): Placed[] {
     (one) => standing(one, one.text) ?? (one.short ? standing(one, one.short) : undefined) ?? [],
   );
 }
+
+/** The room that words take which stand in the middle of a spot, px. */
+export const boxAround = (x: number, y: number, text: string): Box => {
+  const wide = text.length * LETTER;
+  return { left: x - wide / 2, right: x + wide / 2, top: y - LINE / 2, bottom: y + LINE / 2 };
+};
+
+/** The room that a word takes that was placed, and its mark with it. */
+export const boxesOf = ({ x, y, dx, dy, text }: Placed): Box[] => [
+  { left: x + dx, right: x + dx + text.length * LETTER, top: y + dy, bottom: y + dy + LINE },
+  { left: x - MARK, right: x + MARK, top: y - MARK, bottom: y + MARK },
+];

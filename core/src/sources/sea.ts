@@ -50,6 +50,11 @@ export const SEA = {
     verified: true,
     noted: '2026-11-27',
   },
+  wmm: recalled(
+    'World Magnetic Model 2025: the earth’s main field, and with it the variation of a compass',
+    'NOAA and the British Geological Survey',
+    '2025',
+  ),
   'beach-run': {
     title: 'The edge of the water on a slope: change of height over the slope',
     publisher: 'Geometry',

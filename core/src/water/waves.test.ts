@@ -4,19 +4,8 @@ import { check } from '../../test/check';
 import { lineOf, shoreOf } from '../chart';
 import { onward } from '../earth';
 import { fetchesAt, fetchOf } from './fetch';
-import {
-  cem,
-  jonswap,
-  onStream,
-  seaOf,
-  smb,
-  spm,
-  spmDuration,
-  spmShallow,
-  steepness,
-  wilson,
-  windAt,
-} from './waves';
+import { windAtHeight } from './air';
+import { cem, jonswap, onStream, seaOf, smb, spm, spmDuration, spmShallow, steepness, wilson } from './waves';
 
 /** To the last figure that was written down. */
 const near = (value: number, told: number, digits: number) =>
@@ -171,8 +160,8 @@ describe('waves on a stream', () => {
 });
 
 check('recalled', 'drag-flat', 'wind at 0.7 m is three quarters, at 2 m five sixths of that at 10 m', () => {
-  expect(windAt(10, 0.7)).toBeCloseTo(7.5, 1);
-  expect(windAt(10, 2)).toBeCloseTo(8.4, 1);
+  expect(windAtHeight(10, 0.7)).toBeCloseTo(7.5, 1);
+  expect(windAtHeight(10, 2)).toBeCloseTo(8.4, 1);
 });
 
 describe('fetch over a shore', () => {

@@ -143,6 +143,3 @@ export function onStream(period: number, stream: number): OnStream | undefined {
 
 /** Height over length; in deep water a wave breaks at 0.142 (Miche). Length g·T²/2π. */
 export const steepness = (height: number, period: number) => height / (celerity(period) * period);
-
-/** Wind at a height over the water from that at 10 m, by a power of 0.11; source `drag-flat`. Heights m, above 0. */
-export const windAt = (wind: number, height: number) => wind * (height / 10) ** 0.11;
