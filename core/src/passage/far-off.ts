@@ -2,7 +2,7 @@ import { metresAt, spotOf } from '../chart';
 import type { Place, Schedule, Water } from '../model';
 import { asPrinted } from '../units';
 import { landsAt } from './haven';
-import { legGone, type Reach } from './way';
+import type { Reach } from './way';
 
 /** Where on a way the nearest landing is farthest, and when. */
 export interface FarOff {
@@ -63,9 +63,10 @@ export function farOff(
     return height === undefined || asPrinted(height, 'height') < asPrinted(place.works, 'height');
   };
   return (schedule) => {
+    const legs = schedule.legs.filter(({ metres }) => metres > 0);
     let far: FarOff | undefined;
     for (const { reach, leg, share, sorted } of looks) {
-      const gone = legGone(schedule, leg);
+      const gone = legs[leg];
       if (!gone) return 'unknown';
       const at = gone.departs + share * (gone.arrives - gone.departs);
       const nearest = sorted.find(({ place, surely }) => surely && !dry(place, at));

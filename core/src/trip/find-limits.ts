@@ -11,12 +11,16 @@ import { LIMIT_NAMES, usualOf, type Usual } from './own-limits';
 /** How far off and how long, held against limits; and all that goes beyond what is usual for those who said no limit of their own. */
 export function limitFinder(context: Context): (schedule: Schedule, worst: Worst | undefined) => Finding[] {
   const far = farOffOn(context);
+  const usual = LIMIT_NAMES.flatMap((name) => {
+    const found = usualOf(name, context.trip, context.crewed);
+    return found ? [{ name, usual: found }] : [];
+  });
   return (schedule, worst) => {
     const off = far(schedule);
     return [
       ...offFindings(context, off),
       ...hoursFindings(context, schedule),
-      ...usualFindings(context, actualsOf(context, schedule, worst, off)),
+      ...usualFindings(context, usual, actualsOf(context, schedule, worst, off)),
     ];
   };
 }
@@ -123,11 +127,14 @@ function actualsOf(
 }
 
 /** What goes beyond the usual of somebody who said no limit of their own; where the trip has one, somebody went beyond it knowingly. */
-function usualFindings({ trip, crewed }: Context, actuals: Partial<Record<LimitName, Actual>>): Finding[] {
-  const beyond = LIMIT_NAMES.flatMap((name) => {
-    const actual = actuals[name],
-      usual = usualOf(name, trip, crewed);
-    if (!actual || !usual) return [];
+function usualFindings(
+  { trip }: Context,
+  all: { name: LimitName; usual: Usual }[],
+  actuals: Partial<Record<LimitName, Actual>>,
+): Finding[] {
+  const beyond = all.flatMap(({ name, usual }) => {
+    const actual = actuals[name];
+    if (!actual) return [];
     const over = name === 'waterTemperature' ? actual.value < usual.limit : actual.value > usual.limit;
     return over ? [{ name, usual, said: actual.say(usual) }] : [];
   });
