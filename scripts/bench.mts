@@ -1,6 +1,7 @@
 // `npm run bench`: our work against a reference in the same run; this kind of machine swings 1.8 times, so ratios are what counts.
 import { parseGPXWithCustomParser } from '@we-gold/gpxjs';
 import { DOMParser } from '@xmldom/xmldom';
+import { createTidePredictor } from '@neaps/tide-predictor';
 import { LogicEngine } from 'json-logic-engine';
 import { Engine } from 'json-rules-engine';
 import { getTimes } from 'suncalc';
@@ -10,12 +11,14 @@ import { demoBundle } from '../core/src/formats';
 import { readGpx } from '../core/src/formats/gpx';
 import { afloat, holesOf, hullOf, leak, placed, spaceOf, FLOODING } from '../core/src/boat';
 import { matchKit, CATALOGUE } from '../core/src/kit';
-import type { Capability, Condition, GearItem, RulePack } from '../core/src/model';
+import type { Capability, Condition, GearItem, RulePack, TideConstants } from '../core/src/model';
 import { proceduresFor } from '../core/src/procedure';
 import { PROCEDURES } from '../core/src/procedure/library';
 import { applyPacks, evaluate, packsFor } from '../core/src/rules';
 import { assess, prepare, sweep, type AssessInput } from '../core/src/trip';
+import { windowSteps } from '../core/src/trip/windows';
 import { fetchOf, tideOf } from '../core/src/water';
+import { findStations, stationOf } from '../core/src/water/stations';
 import { conditionsOf } from '../server/src/things/shed';
 import { simulatedWeather } from '../server/src/standins/weather';
 
@@ -206,6 +209,50 @@ bench(
     },
   },
 );
+
+const reference = stationOf(
+  findStations('', position, 50).find(({ by }) => by === 'constants')!.id,
+) as TideConstants;
+const YEAR = Array.from({ length: 6 * 24 * 365 }, (_, i) => Date.UTC(2026, 0, 1) + i * 600_000);
+bench(
+  'a year of tide at ten minutes, a station with its own constants',
+  6,
+  () => {
+    // Another document each time: nothing of the last year is kept.
+    const fresh = tideOf({ ...reference });
+    for (const instant of YEAR) sink += fresh.heightAt(instant) ?? 0;
+  },
+  {
+    name: '@neaps/tide-predictor, its own row of heights',
+    work: () => {
+      const predictor = createTidePredictor(reference.constituents, { nodeCorrections: 'schureman' });
+      sink += predictor.getTimelinePrediction({
+        start: new Date(YEAR[0]),
+        end: new Date(YEAR[YEAR.length - 1]),
+        timeFidelity: 600,
+      }).length;
+    },
+  },
+);
+const KEYS = ['p', 'po', 'por', 'port', 'bay', 'new', 'san f', 'island'];
+let key = 0;
+bench('tide stations at a key', 80, () => findStations(KEYS[(key += 1) % KEYS.length], position, 12));
+
+let longest = 0,
+  first = 0;
+bench('windows: 1,008 departures of a week', 3, () => {
+  const from = performance.now();
+  first = 0;
+  const steps = windowSteps(input, NOW, NOW + 7 * 864e5 - 600_000);
+  for (;;) {
+    const one = performance.now();
+    const next = steps.next();
+    longest = Math.max(longest, performance.now() - one);
+    if (next.done) break;
+    if (first === 0 && 'windows' in next.value) first = performance.now() - from;
+  }
+});
+console.log(`windows: first of them after ${first.toFixed(0)} ms, the longest step ${longest.toFixed(1)} ms`);
 
 const RULES: Condition[] = Array.from({ length: 300 }, (_, i) => ({
   all: [

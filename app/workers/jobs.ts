@@ -9,15 +9,13 @@ import { packsOn } from '@escale/core/rules';
 import {
   sweepDays,
   sweepSteps,
-  windowSteps,
   type AssessInput,
   type Departure,
   type Progress,
   type Span,
-  type LeavingWindow,
-  type WayHome,
-  wayHomeSteps,
 } from '@escale/core/trip';
+import { wayHomeSteps, type WayHome } from '@escale/core/trip/way-home';
+import { windowSteps, type LeavingWindow } from '@escale/core/trip/windows';
 
 /** A piece of what a job gives, and how far it is. */
 export interface Piece<P> extends Progress {

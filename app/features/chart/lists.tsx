@@ -13,7 +13,7 @@ import { usePalette } from '../../ui/theme';
 import { TOUCH } from '../../ui/tokens';
 import { plainly } from '../../data/settings';
 import { thingHref } from '../../data/where';
-import { compassWords } from '../where/compass';
+import { useCompass } from '../where/compass';
 import type { TripView } from '../trip/use-trip';
 import { CHART } from './words';
 
@@ -67,6 +67,7 @@ export function PlaceList({
 /** Legs with their hours, and where on each a landing is farthest. */
 export function LegList({ view: { trip, shed, assessment, says } }: { view: TripView }) {
   const legs = assessment.schedule?.legs ?? [];
+  const compass = useCompass();
   const place = (id: string) => shed.places.find((one) => one.id === id);
   const water = shed.waters.find(({ id }) => id === trip.water);
   const speed = slowOf(shed.boats.find(({ id }) => id === trip.boat));
@@ -91,6 +92,7 @@ export function LegList({ view: { trip, shed, assessment, says } }: { view: Trip
           const [a, b] = [place(from), place(to)];
           if (!a || !b) return null;
           const far = farthestFrom(a.position, b.position, shed.places, { ...seeking, departs, arrives });
+          const shown = compass(bearing, a.position, departs);
           const left = leftAt(arrives);
           const values = far && { far: far.metres, name: far.place.name };
           return (
@@ -100,8 +102,8 @@ export function LegList({ view: { trip, shed, assessment, says } }: { view: Trip
                 {says(CHART.legAt, { depart: departs, arrive: arrives })}
                 {' · '}
                 {says(CHART.legFar, { far: metres, bearing })}
-                {', '}
-                {compassWords(bearing, a.position, departs)}
+                {shown ? ', ' : ''}
+                {shown}
               </T>
               <T as="small">
                 {says(CHART.legMade, { made: metres / ((arrives - departs) / MS.second) })}

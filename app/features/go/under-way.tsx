@@ -18,7 +18,7 @@ import { FineButton } from '../deeds/fine-button';
 import { LeftButton } from '../deeds/left-button';
 import { Unsent } from '../deeds/unsent';
 import { HeardForecast } from '../typed/heard';
-import { compassWords } from '../where/compass';
+import { useCompass } from '../where/compass';
 import { HaltCheck } from './halt-check';
 import { OnWater } from './on-water';
 import { Panel } from './panel';
@@ -106,6 +106,7 @@ function Screen() {
       <NearestLanding />
       {left || (!open && times !== undefined && now >= times.leave) ? <WayHome /> : null}
       {left || !open ? <HeardForecast /> : null}
+      <ByWhom />
 
       <View style={{ flex: 1, minHeight: 8 }} />
       <Row>
@@ -125,6 +126,18 @@ function Screen() {
         Trouble
       </Button>
     </Alone>
+  );
+}
+
+/** Whose forecast all of this leans on, and how old it is. */
+function ByWhom() {
+  const now = useNow(MS.minute);
+  const { input, says } = useTrip();
+  const { forecast } = input.conditions;
+  if (!forecast) return <T as="soft">{GO.noForecast}</T>;
+  const age = Math.max(0, now - Date.parse(forecast.issuedAt)) / MS.second;
+  return (
+    <T as="soft">{forecast.invented ? GO.invented : says(GO.forecast, { source: forecast.source, age })}</T>
   );
 }
 
@@ -206,6 +219,7 @@ function NearestLanding() {
   const boat = shed.boats.find((b) => b.id === trip.boat);
   const water = shed.waters.find((w) => w.id === trip.water);
   const slow = slowOf(boat);
+  const compass = useCompass();
   const here = schedule && trip.launch ? plannedPosition(schedule, trip.launch, shed.places, now) : undefined;
   const tide = useMemo(() => water?.tide && tideOf(water.tide), [water]);
   const found =
@@ -231,7 +245,7 @@ function NearestLanding() {
   return (
     <Panel title={best.doubts.length > 0 ? 'Nearest landing, not sure' : 'Nearest landing'}>
       <T as="figure">{way(best, reader)}</T>
-      {here && best.metres >= ARRIVED ? <T>{compassWords(best.bearing, here, now)}</T> : null}
+      {here && best.metres >= ARRIVED ? <T>{compass(best.bearing, here, now)}</T> : null}
       <T as="soft">
         {slow && best.metres >= ARRIVED
           ? says(best.doubts.length > 0 ? LANDING.doubtTired : LANDING.tired, {

@@ -3,7 +3,7 @@ import { plannedPosition } from '@escale/core/passage';
 import { clock } from '@escale/core/say';
 import { MS } from '@escale/core/units';
 import { conditionsFor } from '@escale/core/water';
-import type { WayHome as Found } from '@escale/core/trip';
+import type { WayHome as Found } from '@escale/core/trip/way-home';
 import { Button, Row } from '../../ui/button';
 import { T } from '../../ui/text';
 import { useHere } from '../../data/here';
@@ -57,7 +57,7 @@ export function WayHome() {
 
 function Told({ found, now }: { found: Found; now: number }) {
   const { says, reader } = useTrip();
-  const { by, then, home, already, until, byWay, overLand } = found;
+  const { by, then, home, already, better, until, byWay, overLand } = found;
   return (
     <>
       <T as="figure">
@@ -70,6 +70,7 @@ function Told({ found, now }: { found: Found; now: number }) {
       )}
       {home === undefined ? <T>{HOMEWARD.noHome}</T> : <T>{says(HOMEWARD.home, { home })}</T>}
       {already.length > 0 ? <T>{says(HOMEWARD.already, { what: already })}</T> : null}
+      {better ? <T>{says(HOMEWARD.better, { at: better.at, what: better.gone })}</T> : null}
       {byWay.length > 0 ? <T as="soft">{says(HOMEWARD.byWay, { places: byWay })}</T> : null}
       {overLand ? <T as="soft">{HOMEWARD.overLand}</T> : null}
     </>

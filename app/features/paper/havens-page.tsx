@@ -2,7 +2,8 @@ import { useMemo, type ReactNode } from 'react';
 import { useRouter } from 'expo-router';
 import { slowOf } from '@escale/core/boat';
 import { SHORES } from '@escale/core/model/lists';
-import { ARRIVED, floodedSpeed, havenCard, type CardRow, type Landing } from '@escale/core/passage';
+import { ARRIVED, type Landing } from '@escale/core/passage';
+import { floodedSpeed, havenCard, type CardRow } from '@escale/core/passage/haven-card';
 import { clock } from '@escale/core/say';
 import { figureNamed } from '@escale/core/verdict';
 import { heightsAt, tideOf } from '@escale/core/water';
@@ -10,7 +11,7 @@ import { Button, Row } from '../../ui/button';
 import { Themed } from '../../ui/theme';
 import { plainly } from '../../data/settings';
 import { useTrip } from '../trip/use-trip';
-import { variationWords } from '../where/compass';
+import { useVariation } from '../where/compass';
 import { SHEET } from './sheet';
 import { HAVENS } from './words';
 
@@ -26,6 +27,7 @@ export function HavensPage() {
   const router = useRouter();
   const { trip, shed, assessment, says } = useTrip();
   const { schedule } = assessment;
+  const variation = useVariation();
   const boat = shed.boats.find(({ id }) => id === trip.boat);
   const water = shed.waters.find(({ id }) => id === trip.water);
   // The speed by which the hours of the trip are told: that of the slowest.
@@ -71,7 +73,7 @@ export function HavensPage() {
                 ? says(HAVENS.speedsTwo, { usual, flooded: floodedSpeed({ usual }) })
                 : says(HAVENS.speeds, { usual, slow, flooded: floodedSpeed({ usual, tired: slow }) })}
           </p>
-          <p style={{ margin: '0 0 8px' }}>{variationWords(rows[0].position, rows[0].at)}</p>
+          <p style={{ margin: '0 0 8px' }}>{variation(rows[0].position, rows[0].at)}</p>
           <Table rows={rows} tired={slow !== undefined} />
         </>
       )}

@@ -15,6 +15,7 @@ import { useGoes } from '../pack/goes';
 import { gearState, placeWord } from '../shed/gear-note';
 import { SketchChart } from '../sketch/sketch-chart';
 import { useTrip } from '../trip/use-trip';
+import { DayOnPaper } from './day-part';
 import { SHEET } from './sheet';
 import { PAPER } from './words';
 import { procedures } from '../../data/procedures';
@@ -51,6 +52,11 @@ export function PaperPage() {
       <p style={{ margin: 0 }}>{says(PAPER.lead, { at: now })}</p>
       <TheSheet />
       <Numbers />
+      {view.assessment.leave === undefined ? null : (
+        <Part title={PAPER.day}>
+          <DayOnPaper />
+        </Part>
+      )}
       {view.assessment.schedule ? (
         <Part title={PAPER.chart}>
           <SketchChart paper />

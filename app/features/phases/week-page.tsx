@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { civilDate, plusDays, wallToInstant } from '@escale/core/earth';
-import { bestWindows, WINDOW_STEP, type LeavingWindow } from '@escale/core/trip';
+import { bestWindows, WINDOW_STEP, type LeavingWindow } from '@escale/core/trip/windows';
 import { MS } from '@escale/core/units';
 import { conditionsFor } from '@escale/core/water';
 import { Button, Row } from '../../ui/button';

@@ -3,7 +3,7 @@ import { View } from 'react-native';
 import Svg, { Line, Rect, Text as SvgText } from 'react-native-svg';
 import { civilDate, plusDays, wallToInstant } from '@escale/core/earth';
 import { LEVELS } from '@escale/core/model/lists';
-import { WINDOW_STEP, type LeavingWindow } from '@escale/core/trip';
+import { WINDOW_STEP, type LeavingWindow } from '@escale/core/trip/windows';
 import { MS } from '@escale/core/units';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';

@@ -54,7 +54,11 @@ export function DayTable({
     (_, i) => strip.from + i * EVERY,
   );
   // What nothing is known of has no column.
-  const has = { stream: strip.stream.length > 0, waves: strip.waves.length > 0 };
+  const has = {
+    stream: strip.stream.length > 0,
+    waves: strip.waves.length > 0,
+    leaving: departures.length > 0,
+  };
   const heads = [
     'Time',
     'Light',
@@ -62,7 +66,7 @@ export function DayTable({
     'Wind, gust',
     ...(has.stream ? ['Stream'] : []),
     ...(has.waves ? ['Waves'] : []),
-    'Leaving then',
+    ...(has.leaving ? ['Leaving then'] : []),
   ];
   const cell = { flex: 1, paddingVertical: 4, paddingRight: 6 } as const;
   return (
@@ -103,7 +107,7 @@ export function DayTable({
               ? [flow ? says(STRIP.stream, { speed: flow.speed, to: Math.round(flow.direction) }) : '']
               : []),
             ...(has.waves ? [wave ? format(wave.height, 'height', reader.units) : ''] : []),
-            leaving ? leavingWords(leaving, reader) : '',
+            ...(has.leaving ? [leaving ? leavingWords(leaving, reader) : ''] : []),
           ];
           return (
             <View

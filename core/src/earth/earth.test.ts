@@ -19,6 +19,7 @@ import {
   wallTime,
   nextAt,
   wallToInstant,
+  partWay,
 } from '.';
 
 const DAY = 86_400_000;
@@ -197,5 +198,16 @@ describe('wall time', () => {
     expect(ageRange('2014-05', '2026-05-12')).toEqual([11, 12]);
     expect(ageRange('2014-04', '2026-05-12')).toEqual([12, 12]);
     expect(ageRange('2026', '2026-05-12')).toEqual([0, 0]);
+  });
+});
+
+describe('a part of the way', () => {
+  test.each([
+    [{ lat: 50, lon: -5 }, { lat: 50.2, lon: -5.4 }, 0.25, { lat: 50.05, lon: -5.1 }],
+    [{ lat: -17, lon: 179.9 }, { lat: -17, lon: -179.9 }, 0.25, { lat: -17, lon: 179.95 }],
+    [{ lat: -17, lon: -179.9 }, { lat: -17, lon: 179.9 }, 0.75, { lat: -17, lon: 179.95 }],
+  ])('from %j to %j, %f of it', (from, to, part, at) => {
+    const { lat, lon } = partWay(from, to, part);
+    expect([lat, lon]).toEqual([expect.closeTo(at.lat, 9), expect.closeTo(at.lon, 9)]);
   });
 });

@@ -19,6 +19,16 @@ export function distance(from: LatLon, to: LatLon): { metres: number; bearing: n
 }
 
 /**
+ * A part of the way from one position to another, along a straight line in latitude and longitude, by the shorter way round the date
+ * line: on the legs of a day that is off by metres. @param part 0 to 1
+ */
+export function partWay(from: LatLon, to: LatLon, part: number): LatLon {
+  const turn = ((to.lon - from.lon + 540) % 360) - 180;
+  const lon = from.lon + part * turn;
+  return { lat: from.lat + part * (to.lat - from.lat), lon: ((lon + 540) % 360) - 180 };
+}
+
+/**
  * Where one comes to on the ellipsoid from a position, on a bearing (degrees true) and so many metres on.
  * @example onward({lat: 50.06632, lon: -5.71475}, 9.141877, 969_954.166).lat // 58.64402
  */

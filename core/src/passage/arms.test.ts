@@ -192,6 +192,24 @@ describe('in the whole of a trip', () => {
       expect.stringMatching(/^Bo makes/),
     ]);
   });
+  test('of a boat in company whose speed nobody said it is told that she may be slower', () => {
+    const [fellow, known] = [
+      aBoat({ kind: 'canoe', name: 'Dab', propulsion: [{ kind: 'paddle' }] }),
+      aBoat({ kind: 'canoe', propulsion: [{ kind: 'paddle', cruise: 1.2 }] }),
+    ];
+    const of = (boat: typeof fellow, trip = {}) =>
+      world(kayak, [aPerson()], {
+        boats: [boat],
+        trip: { company: [{ boat: boat.id, people: [] }], ...trip },
+      });
+    expect(of(fellow).find('boat/speed/')).toMatchObject({
+      level: 'know',
+      open: true,
+      mend: { go: { type: 'boat', id: fellow.id } },
+    });
+    expect(of(fellow, { speed: 1.3 }).find('boat/speed/')).toBeUndefined();
+    expect(of(known).find('boat/speed/')).toBeUndefined();
+  });
   test('weather that was made up for show moves no hour', () => {
     const at = (invented: boolean, wind: number) =>
       assess(inputOf(0, { forecast: { ...steady({ wind, from: 0 }), ...(invented ? { invented } : {}) } }));

@@ -1,5 +1,5 @@
 import { drives } from '../boat';
-import type { Finding, Leg, Person, Place, Schedule } from '../model';
+import type { Boat, Finding, Leg, Person, Place, Schedule } from '../model';
 import { phrase } from '../say';
 import { asPrinted, MS } from '../units';
 import { goTo } from '../verdict';
@@ -10,6 +10,8 @@ import type { Stuck } from './route';
 /** How fast they go, who is slower than that, and where they make no way. */
 export interface Pacing extends Outing {
   people: Person[];
+  /** The boats that go together, the trip's own first. */
+  crewed: { boat: Boat }[];
   /** All places of the shed. */
   places: Place[];
 }
@@ -33,15 +35,31 @@ export function paceFindings(pacing: Omit<Pacing, 'places'>): Finding[] {
       }),
     ];
   }
+  const unknown = unknownFindings(pacing, speed.value);
   const slowest = slowestOf(pacing);
-  if (!slowest || asPrinted(slowest.makes, 'speed') >= asPrinted(speed.value, 'speed')) return [];
+  if (!slowest || asPrinted(slowest.makes, 'speed') >= asPrinted(speed.value, 'speed')) return unknown;
   return [
+    ...unknown,
     PASSAGE.finding('day/pace', 'slower', trip.id, {
       title: phrase('company.pace.title'),
       because: [phrase('pace.person', { ...slowest, plan: speed.value })],
       mend: toSpeed(pacing),
     }),
   ];
+}
+
+/** Of a boat in company nobody said how fast she goes: she may be the slowest. */
+function unknownFindings({ trip, boat, crewed }: Omit<Pacing, 'places'>, plan: number): Finding[] {
+  if (trip.speed !== undefined) return [];
+  return crewed
+    .filter((one) => one.boat.id !== boat?.id && one.boat.propulsion[0]?.cruise === undefined)
+    .map((one) =>
+      PASSAGE.finding('boat/speed', 'company', one.boat.id, {
+        title: phrase('pace.unknown.title', { boat: one.boat.name }),
+        because: [phrase('pace.unknown', { plan })],
+        mend: { label: phrase('speed.none.mend'), ...goTo.boat(one.boat.id, '/propulsion') },
+      }),
+    );
 }
 
 /** Who of those in a boat that arms move is slowest in such a one, as far as it was said. */

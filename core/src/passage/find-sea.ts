@@ -1,5 +1,5 @@
 import { depthsOf, shoreOf, type Shore } from '../chart';
-import type { LatLon } from '../earth';
+import { partWay, type LatLon } from '../earth';
 import { drives } from '../boat';
 import type { Boat, Finding, Phrase, Place, Schedule, Trip, Water } from '../model';
 import { phrase } from '../say';
@@ -92,20 +92,14 @@ function spotsOf(
   });
   const onLegs = reaches.flatMap(({ from, to }, n) =>
     SHARES.map((share) =>
-      spot(
-        {
-          lat: from.position.lat + share * (to.position.lat - from.position.lat),
-          lon: from.position.lon + share * (to.position.lon - from.position.lon),
+      spot(partWay(from.position, to.position, share), {
+        where: phrase('sea.leg', { from: from.name, to: to.name }),
+        place: to,
+        when: (schedule) => {
+          const leg = legGone(schedule, n);
+          return leg && leg.departs + share * (leg.arrives - leg.departs);
         },
-        {
-          where: phrase('sea.leg', { from: from.name, to: to.name }),
-          place: to,
-          when: (schedule) => {
-            const leg = legGone(schedule, n);
-            return leg && leg.departs + share * (leg.arrives - leg.departs);
-          },
-        },
-      ),
+      }),
     ),
   );
   const atHalts = halts.flatMap((place, n) =>

@@ -148,7 +148,7 @@ export function drinkFindings({ trip, boat, people, speed }: Storing, schedule: 
   const found = PASSAGE.finding('day/water', as, trip.id, {
     title: phrase(`drink.${as}.title`),
     because: [phrase(`drink.${as}`, values), phrase('drink.food', { longer })],
-    assumed: [phrase('drink.rule')],
+    assumed: [phrase('drink.rule'), ...((trip.company ?? []).length > 0 ? [phrase('drink.others')] : [])],
     ...(as === 'enough' ? {} : { mend }),
   });
   if (as !== 'enough') return [found];

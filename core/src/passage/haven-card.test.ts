@@ -3,7 +3,8 @@ import { check } from '../../test/check';
 import { inputOf } from '../../test/demo';
 import { distance } from '../earth';
 import { assess } from '../trip';
-import { floodedSpeed, havenCard, plannedPosition } from '.';
+import { plannedPosition } from '.';
+import { floodedSpeed, havenCard } from './haven-card';
 
 const HALF = 1_800_000;
 const input = inputOf(0);

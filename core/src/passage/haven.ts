@@ -1,4 +1,4 @@
-import { distance, type LatLon } from '../earth';
+import { distance, partWay, type LatLon } from '../earth';
 import { LANDABLE } from '../model/lists';
 import type { Phrase, Place, Schedule } from '../model';
 import { phrase } from '../say';
@@ -24,7 +24,7 @@ export function plannedPosition(
     to = position(leg.to);
   if (!from || !to) return undefined;
   const part = (at - leg.departs) / Math.max(1, leg.arrives - leg.departs);
-  return { lat: from.lat + part * (to.lat - from.lat), lon: from.lon + part * (to.lon - from.lon) };
+  return partWay(from, to, part);
 }
 
 export interface Landing {
@@ -101,7 +101,7 @@ export function farthestFrom(
   const { departs, arrives, ...more } = seeking;
   const found = Array.from({ length: LOOKS }, (_, i) => {
     const part = i / (LOOKS - 1);
-    const here = { lat: from.lat + part * (to.lat - from.lat), lon: from.lon + part * (to.lon - from.lon) };
+    const here = partWay(from, to, part);
     return landingsFrom(here, places, { ...more, now: departs + part * (arrives - departs) })[0];
   });
   if (found.some((landing) => landing === undefined)) return undefined;

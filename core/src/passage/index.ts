@@ -7,7 +7,6 @@ export * from './route';
 export * from './ready';
 export * from './far-off';
 export * from './haven';
-export * from './haven-card';
 export { boundFindings, leaveFindings, passageFindings } from './findings';
 export { paceFindings, stuckFinding, windFindings } from './find-pace';
 export type { Outing } from './outing';

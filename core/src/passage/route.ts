@@ -1,4 +1,4 @@
-import { distance, type LatLon } from '../earth';
+import { distance, partWay, type LatLon } from '../earth';
 import type { Leg, Schedule } from '../model';
 import { HOUR, MS } from '../units';
 import type { Flow } from '../water';
@@ -179,7 +179,7 @@ function throughWater(
   for (let i = 0; i < pieces; i += 1) {
     const at = departs + gone * MS.second;
     const flow = streamAt?.(at) ?? STILL;
-    const air = blows?.(at, between(leg.ends, i / pieces));
+    const air = blows?.(at, partWay(...leg.ends, i / pieces));
     const speed = air
       ? Math.min(route.speed, ...arms.map((each) => end(each, air.wind, air.from - bearing)))
       : route.speed;
@@ -193,11 +193,6 @@ function throughWater(
   return gone;
 }
 const NO_WAY = PASSAGE.limit('arms-no-way');
-/** A part of the way along a leg; over a day's leg a straight line in latitude and longitude is off by metres. */
-const between = ([a, b]: [LatLon, LatLon], part: number): LatLon => ({
-  lat: a.lat + part * (b.lat - a.lat),
-  lon: a.lon + part * (b.lon - a.lon),
-});
 const STILL: Flow = { speed: 0, direction: 0 };
 
 /**

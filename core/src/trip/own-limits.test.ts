@@ -6,7 +6,8 @@ import type { Forecast, Limits, Person, Place, Trip } from '../model';
 import { CRAFT, type Craft } from '../model/lists';
 import { render } from '../say';
 import { KNOT } from '../units';
-import { assess, heldAgainst, keptDays, LIMIT_NAMES, usualLimits } from '.';
+import { assess, LIMIT_NAMES, usualLimits } from '.';
+import { heldAgainst, keptDays } from './kept-forecasts';
 
 const kayak = aBoat({ kind: 'sit-on-top', propulsion: [{ kind: 'paddle', cruise: 1.5 }] });
 const skilled = (more: object, name = 'Ash'): Person =>

@@ -5,7 +5,8 @@ import { lineOf } from '../chart';
 import { distance } from '../earth';
 import type { Forecast, Trip } from '../model';
 import { render } from '../say';
-import { assess, wayHomeSteps, type AssessInput, type WayHome } from '.';
+import { assess, type AssessInput } from '.';
+import { wayHomeSteps, type WayHome } from './way-home';
 
 const MIN = 60_000,
   HOUR = 60 * MIN,
@@ -61,6 +62,18 @@ describe('when one must start for home', () => {
   test('what stands against starting at once is said, and is no reason to wait', () => {
     const gale = found(on({ limits: { wind: 8 } }, steady({ wind: 12, gust: 15 })));
     expect(gale.already.map((p) => render(p, reader)).join(' ')).toMatch(/wind/i);
+  });
+  test('what is over later is said with its hour: then waiting is better', () => {
+    const eases = steady({ wind: 2, gust: 3 });
+    const hours = eases.hours.map((h) =>
+      Date.parse(h.at) <= NOON + HOUR ? { ...h, wind: 12, gust: 15 } : h,
+    );
+    const { better, already } = found(on({ limits: { wind: 8 } }, { ...eases, hours }));
+    expect(already.map((p) => render(p, reader)).join(' ')).toMatch(/wind/i);
+    // From 12 at one to 2 at two: 8 is passed at 13:24, and the first ten minutes after it are 13:30.
+    expect(better!.at).toBe(NOON + 1.5 * HOUR);
+    expect(better!.gone.map((p) => render(p, reader)).join(' ')).toMatch(/wind/i);
+    expect(found(on()).better).toBeUndefined();
   });
   test('late already for the hour wanted: that is said, not taken for the next day', () => {
     const late = found(on({ homeBy: '11:00' }));

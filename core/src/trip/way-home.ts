@@ -16,8 +16,10 @@ export interface WayHome {
   by?: number;
   /** What is worse then, and why. */
   then?: Pick<Finding, 'title' | 'because'>;
-  /** What stands whenever one starts, and at once. */
+  /** What stands when one starts at once. */
   already: Phrase[];
+  /** The first departure at which some of that no longer stands and nothing is worse, and what is gone then. */
+  better?: { at: number; gone: Phrase[] };
   /** Up to when it was looked. */
   until: number;
   /** By way of these places, where the straight way leads over land; and whether that does as well. */
@@ -58,13 +60,20 @@ export function* wayHomeSteps(
   const home = first.schedule?.home;
   const all = { ...told, already, ...(home === undefined ? {} : { home }) };
   const leaves = Math.floor(AHEAD / STEP);
+  let better: WayHome['better'];
   for (let i = 1; i <= leaves; i += 1) {
-    const worse = firstNew(base, holding(prepared.at(now + i * STEP).findings));
-    if (worse)
-      return { ...all, by: now + (i - 1) * STEP, then: { title: worse.title, because: worse.because } };
+    const at = now + i * STEP;
+    const found = holding(prepared.at(at).findings);
+    const worse = firstNew(base, found);
+    if (worse) {
+      const then = { title: worse.title, because: worse.because };
+      return { ...all, ...(better ? { better } : {}), by: at - STEP, then };
+    }
+    const gone = [...base.values()].filter(({ id }) => !found.has(id)).map(({ title }) => title);
+    if (!better && gone.length > 0) better = { at, gone };
     yield { done: i, of: leaves };
   }
-  return all;
+  return { ...all, ...(better ? { better } : {}) };
 }
 
 const holding = (findings: readonly Finding[]): Map<string, Finding> =>

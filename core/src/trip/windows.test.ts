@@ -1,15 +1,15 @@
 import { describe, expect, test } from '@jest/globals';
 import { inputOf, NOW, steady } from '../../test/demo';
 import { render } from '../say';
+import { prepare } from '.';
 import {
   bestWindows,
   inWindowOrder,
-  prepare,
   windowsOf,
   windowSteps,
   WINDOW_STEP,
   type LeavingWindow,
-} from '.';
+} from './windows';
 
 const HOUR = 3_600_000;
 const reader = { units: 'metric', zone: 'UTC', locale: 'en-GB' } as const;

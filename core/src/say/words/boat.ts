@@ -221,6 +221,8 @@ export const BOAT_WORDS = {
   'company.count.title': 'In company',
   'company.count.why': '{people#head|heads} in {boats#boat|boats}. Count them at every halt.',
   'company.pace.title': 'The slowest sets the pace',
+  'pace.unknown.title': 'How fast {boat} goes is not known',
+  'pace.unknown': 'The plan reckons with {plan:speed}, the slowest that is known. She may be slower.',
   'pace.person': '{who} makes {makes:speed} in such a boat; the plan reckons with {plan:speed}.',
   'company.pace.why': '{boat} makes {slow:speed}; the plan reckons with {plan:speed}.',
   'company.pairs.title': 'Boats without a pair',

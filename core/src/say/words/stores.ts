@@ -40,6 +40,7 @@ export const STORE_WORDS = {
   'drink.enough': '{has:volume} for {n:count} is enough for {longer:span}; {planned:span} are planned.',
   'drink.food': 'Food for {longer:span} as well.',
   'drink.rule': 'Half a litre an hour for each: common practice. Heat and hard work take more.',
+  'drink.others': 'Of this boat alone: what the others carry is not counted.',
   'drink.mend': 'Enter what there is to drink',
   'edge.lower.title': 'A long carry when you come back',
   'edge.back.title': 'The edge of the water when you come back',

@@ -42,7 +42,7 @@ export const WAY_WORDS = {
   'way.wind.home': 'The plan is made by the longer: home at {home:clock}, at the earliest {soonest:clock}.',
   'way.wind.none.title': 'You may make no way against the wind',
   'way.wind.none':
-    'From {from} to {to} at {at:clock} it blows {wind:speed}: somebody who paddles easily may not get ahead at all.',
+    'From {from} to {to} at {at:clock} it blows {wind:speed}: at an easy pace one may not get ahead at all.',
   'way.wind.model':
     'A paddler gives 30 to 50 watts; what the wind pushes on is a guess for such a boat. Nobody has measured yours.',
   'way.wind.calm': 'The hours shown are those of a calm.',
