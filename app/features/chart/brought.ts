@@ -1,5 +1,5 @@
 import { lineOf } from '@escale/core/chart';
-import { wayOf, type Drawing, type NamedPoint } from '@escale/core/formats/drawing';
+import { shaping, type Drawing, type NamedPoint } from '@escale/core/formats/drawing';
 import { THINGS, type Chart, type Place } from '@escale/core/model';
 import { plainly } from '../../data/settings';
 import { CHART } from './words';
@@ -31,17 +31,6 @@ export interface Ways {
   of: number;
   points: NamedPoint[];
 }
-/** As few of them as a way has halts; each keeps its name. */
-function fewEnough(points: NamedPoint[]): NamedPoint[] {
-  const kept = new Set(
-    wayOf(
-      points.map(({ position }) => position),
-      MOST_HALTS,
-    ),
-  );
-  return points.filter(({ position }) => kept.has(position));
-}
-
 export function waysOf({ routes, tracks }: Drawing): Ways[] {
   const ways = (
     said: typeof CHART.route | typeof CHART.track,
@@ -53,7 +42,7 @@ export function waysOf({ routes, tracks }: Drawing): Ways[] {
       .map(({ name, points, of = points.length }) => ({
         said: plainly(said, { name: name ?? CHART.unnamedWay, n: of }),
         of,
-        points: fewEnough(points),
+        points: shaping(points, MOST_HALTS),
       }));
   const plain = tracks.map((track) => ({ ...track, points: track.points.map((position) => ({ position })) }));
   return [...ways(CHART.route, routes, 1), ...ways(CHART.track, plain, 2)];

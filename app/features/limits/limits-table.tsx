@@ -2,7 +2,7 @@ import { useMemo } from 'react';
 import { View } from 'react-native';
 import type { LimitName, Limits } from '@escale/core/model';
 import type { Reader } from '@escale/core/say';
-import { LIMIT_NAMES } from '@escale/core/trip';
+import { goesBeyond, LIMIT_NAMES } from '@escale/core/trip';
 import { heldAgainst, keptDays, type HeldAgainst } from '@escale/core/trip/kept-forecasts';
 import { format, spanText, type Quantity } from '@escale/core/units';
 import { T } from '../../ui/text';
@@ -100,7 +100,7 @@ export function LimitsTable({
                 <T as={own === undefined ? 'soft' : 'strong'}>
                   {own === undefined ? LIMITS.none : written(each, own, reader)}
                 </T>
-                {own !== undefined && usual && isBeyond(each, own, usual[each]) ? (
+                {own !== undefined && usual && goesBeyond(each, own, usual[each]) ? (
                   <T as="soft">{LIMITS.beyond}</T>
                 ) : null}
                 <Said held={mine[each]} />
@@ -112,9 +112,6 @@ export function LimitsTable({
     </View>
   );
 }
-
-const isBeyond = (name: LimitName, own: number, usual: number): boolean =>
-  name === 'waterTemperature' ? own < usual : own > usual;
 
 function Said({ held }: { held: HeldAgainst | undefined }) {
   return held ? <T as="soft">{plainly(LIMITS.no, { no: held.no, of: held.of })}</T> : null;

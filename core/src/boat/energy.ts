@@ -79,7 +79,7 @@ export function storeOf(
 }
 
 /** Speeds nearer than this are one, as a share. */
-const ALIKE = 0.05;
+const ALIKE = BOAT.limit('speeds-alike');
 
 function rateAt(drive: Boat['propulsion'][number], name: 'burn' | 'draw', speed: number): Rate | undefined {
   const usual = drive[name];

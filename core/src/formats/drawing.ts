@@ -98,7 +98,7 @@ export function lightened(drawing: Drawing): Drawing {
     routes: drawing.routes.map((route) => ({
       ...route,
       of: route.points.length,
-      points: shaping(route.points),
+      points: shaping(route.points, OF_WAY),
     })),
     tracks: drawing.tracks.map((track) => ({
       ...track,
@@ -110,12 +110,12 @@ export function lightened(drawing: Drawing): Drawing {
   };
 }
 
-/** Of a long route the points that shape it; each keeps its name. */
-function shaping(points: NamedPoint[]): NamedPoint[] {
+/** Of a long route no more than so many points, those that shape it; each keeps its name. */
+export function shaping(points: NamedPoint[], most: number): NamedPoint[] {
   const kept = new Set(
     wayOf(
       points.map(({ position }) => position),
-      OF_WAY,
+      most,
     ),
   );
   return points.filter(({ position }) => kept.has(position));

@@ -38,7 +38,7 @@ export function armsOf(boat: Boat, people: number, still: number): Arms | undefi
 /** Nothing is paddled faster, m/s. */
 const FASTEST = PASSAGE.limit('arms-fastest');
 /** Of what she pushes in a calm the air holds no more than this. */
-const AIR_SHARE = 0.5;
+const AIR_SHARE = PASSAGE.limit('air-share');
 
 /**
  * Speed through the water of who paddles in a wind: P = v·(a·v² + b·|r|·r_along), where r is the wind felt aboard, b half the

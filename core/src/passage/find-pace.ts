@@ -9,9 +9,8 @@ import type { Stuck } from './route';
 
 /** How fast they go, who is slower than that, and where they make no way. */
 export interface Pacing extends Outing {
-  people: Person[];
-  /** The boats that go together, the trip's own first. */
-  crewed: { boat: Boat }[];
+  /** The boats that go together with who is in them, the trip's own first. */
+  crewed: { boat: Boat; people: Person[] }[];
   /** All places of the shed. */
   places: Place[];
 }
@@ -62,13 +61,15 @@ function unknownFindings({ trip, boat, crewed }: Omit<Pacing, 'places'>, plan: n
     );
 }
 
-/** Who of those in a boat that arms move is slowest in such a one, as far as it was said. */
-function slowestOf({ boat, people }: Omit<Pacing, 'places'>): { who: string; makes: number } | undefined {
-  if (!boat || drives(boat).human !== true) return undefined;
-  return people
-    .flatMap(({ name: who, skills = [] }) =>
-      skills.flatMap(({ craft, speed: makes }) =>
-        craft === boat.kind && makes !== undefined ? [{ who, makes }] : [],
+/** Who of those in boats that arms move is slowest in such a one, as far as it was said. */
+function slowestOf({ crewed }: Omit<Pacing, 'places'>): { who: string; makes: number } | undefined {
+  return crewed
+    .filter(({ boat }) => drives(boat).human === true)
+    .flatMap(({ boat, people }) =>
+      people.flatMap(({ name: who, skills = [] }) =>
+        skills.flatMap(({ craft, speed: makes }) =>
+          craft === boat.kind && makes !== undefined ? [{ who, makes }] : [],
+        ),
       ),
     )
     .sort((a, b) => a.makes - b.makes)[0];

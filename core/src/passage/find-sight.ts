@@ -161,7 +161,7 @@ function trafficFindings(
       ...(as === 'quiet' ? [] : [phrase('way.traffic.how')]),
     ];
     return [
-      PASSAGE.finding('way/traffic', as, `${place.id}-${crossing.leg}`, {
+      PASSAGE.finding('way/traffic', as, `${place.id}-${reach.from.id}-${reach.to.id}`, {
         title: phrase(as === 'quiet' ? 'way.traffic.quiet.title' : 'way.traffic.title', {
           place: place.name,
         }),

@@ -3,6 +3,7 @@ import type {
   Catalogue,
   Conditions,
   GearKind,
+  Limits,
   Person,
   Place,
   RulePack,
@@ -10,7 +11,7 @@ import type {
   Trip,
   Water,
 } from '../model';
-import { drives } from '../boat';
+import { drives, fellows } from '../boat';
 import type { FiledPlan } from '../floatplan';
 import { indexCatalogue } from '../kit';
 import { armsOf, routeOf, REST_FACTOR, type Route } from '../passage';
@@ -57,6 +58,8 @@ export interface Context extends AssessInput {
   speed?: Pace;
   /** The boats that go together with who is in them, the trip's own first. */
   crewed: Crewed[];
+  /** The limits that were set for the trip itself; `trip.limits` are the strictest of these and of everyone's own. */
+  ownLimits: Limits;
   /** Whose limits those of the trip are, where they are somebody's own. */
   whose: Whose;
   tide?: Tide;
@@ -89,6 +92,7 @@ export function contextOf(input: AssessInput): Context {
     ...input,
     trip,
     crewed: all,
+    ownLimits: input.trip.limits,
     whose,
     boat,
     water,
@@ -109,15 +113,9 @@ export function contextOf(input: AssessInput): Context {
 
 /** The boats that go together, as far as they are in the shed. */
 function crewedOf(trip: Trip, boat: Boat | undefined, { boats, people }: Shed): Crewed[] {
-  const known = (ids: string[]) => people.filter((p) => ids.includes(p.id));
-  const own = boat ? [{ boat, people: known(trip.crew.map((c) => c.person)) }] : [];
-  return [
-    ...own,
-    ...(trip.company ?? []).flatMap((c): Crewed[] => {
-      const other = boats.find((b) => b.id === c.boat && b.id !== boat?.id);
-      return other ? [{ boat: other, people: known(c.people) }] : [];
-    }),
-  ];
+  return fellows(trip, boats, boat && { boat })
+    .filter((fellow, i) => i === 0 || fellow.boat.id !== boat?.id)
+    .map((fellow) => ({ boat: fellow.boat, people: people.filter(({ id }) => fellow.people.includes(id)) }));
 }
 
 /** The speed of the day as stated; otherwise that of the slowest boat, and in a boat that arms move of the slowest of her people. */

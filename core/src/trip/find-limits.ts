@@ -6,7 +6,7 @@ import { goTo, leanOnPace } from '../verdict';
 import { heightsAt, leansOnForecast, type Worst } from '../water';
 import type { Context } from './context';
 import { TRIP } from './limits';
-import { LIMIT_NAMES, usualOf, type Usual } from './own-limits';
+import { goesBeyond, LIMIT_NAMES, usualOf, type Usual } from './own-limits';
 
 /** How far off and how long, held against limits; and all that goes beyond what is usual for those who said no limit of their own. */
 export function limitFinder(context: Context): (schedule: Schedule, worst: Worst | undefined) => Finding[] {
@@ -128,19 +128,18 @@ function actualsOf(
 
 /** What goes beyond the usual of somebody who said no limit of their own; where the trip has one, somebody went beyond it knowingly. */
 function usualFindings(
-  { trip }: Context,
+  { trip, ownLimits }: Context,
   all: { name: LimitName; usual: Usual }[],
   actuals: Partial<Record<LimitName, Actual>>,
 ): Finding[] {
   const beyond = all.flatMap(({ name, usual }) => {
     const actual = actuals[name];
     if (!actual) return [];
-    const over = name === 'waterTemperature' ? actual.value < usual.limit : actual.value > usual.limit;
-    return over ? [{ name, usual, said: actual.say(usual) }] : [];
+    return goesBeyond(name, actual.value, usual.limit) ? [{ name, usual, said: actual.say(usual) }] : [];
   });
   const [first] = beyond;
   if (!first) return [];
-  const unset = beyond.find(({ name }) => trip.limits[name] === undefined);
+  const unset = beyond.find(({ name }) => ownLimits[name] === undefined);
   const { person } = (unset ?? first).usual;
   return [
     TRIP.finding('trip/usual', unset ? 'beyond' : 'knowingly', trip.id, {

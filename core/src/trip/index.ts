@@ -6,7 +6,7 @@ export * from './assess';
 export type { AssessInput } from './context';
 export * from './strip';
 export * from './sweep';
-export { LIMIT_NAMES, usualLimits } from './own-limits';
+export { goesBeyond, LIMIT_NAMES, usualLimits } from './own-limits';
 export * from './changes';
 export * from './answer';
 export * from './next';

@@ -3,6 +3,7 @@ import type { LimitName, Limits, Trip, Water } from '../model';
 import { HOUR } from '../units';
 import { sortForecast, worstWithin } from '../water';
 import { TRIP } from './limits';
+import { goesBeyond } from './own-limits';
 
 /** The worst of a day, by the last forecast that this household kept for it; what it does not tell is absent. */
 export interface KeptDay {
@@ -67,7 +68,7 @@ export function heldAgainst(
     const limit = limits[name];
     const told = days.flatMap((day) => day.limits[name] ?? []);
     if (limit === undefined || told.length === 0) continue;
-    const no = told.filter((value) => (name === 'waterTemperature' ? value < limit : value > limit)).length;
+    const no = told.filter((value) => goesBeyond(name, value, limit)).length;
     held[name] = { no, of: told.length };
   }
   return held;

@@ -1,6 +1,6 @@
 import table from '../../data/trip/usual-limits.json';
 import { drives } from '../boat';
-import type { Boat, Finding, LimitName, Limits, Person, Trip } from '../model';
+import type { Boat, Finding, LimitName, Limits, Person, PhraseValue, Trip } from '../model';
 import { limitInSI } from '../units';
 
 /** A boat of the trip and who is in her. */
@@ -18,6 +18,10 @@ export type Whose = Partial<Record<LimitName, string>>;
 /** Of the water it is the least that counts, of all else the most. */
 const LEAST: ReadonlySet<LimitName> = new Set(['waterTemperature']);
 const stricter = (name: LimitName, a: number, b: number): boolean => (LEAST.has(name) ? a > b : a < b);
+
+/** Does a value go beyond a limit? */
+export const goesBeyond = (name: LimitName, value: number, limit: number): boolean =>
+  stricter(name, limit, value);
 
 /** How well somebody knows a kind of boat, and what they said of themselves in it. */
 const skillIn = (person: Person, { kind }: Pick<Boat, 'kind'>) =>
@@ -100,6 +104,12 @@ const KINDS: Record<string, LimitName> = {
   'trip/hours': 'hours',
 };
 
+/** Does a sentence, or one within it, name a limit? */
+const speaksOfLimit = (value: PhraseValue): boolean =>
+  typeof value === 'object' &&
+  !Array.isArray(value) &&
+  Object.entries(value.with ?? {}).some(([name, inner]) => name === 'limit' || speaksOfLimit(inner));
+
 /** Findings about a limit that is somebody's own, with whose it is. */
 export function withWhose(
   findings: Finding[],
@@ -109,6 +119,8 @@ export function withWhose(
   return findings.map((finding) => {
     const name = KINDS[finding.id.slice(0, finding.id.lastIndexOf('/'))];
     const who = name && whose[name];
-    return who ? { ...finding, because: [...finding.because, said(who)] } : finding;
+    return who && finding.because.some(speaksOfLimit)
+      ? { ...finding, because: [...finding.because, said(who)] }
+      : finding;
   });
 }

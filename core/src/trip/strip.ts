@@ -57,6 +57,7 @@ export function stripOf(
   const where = launch?.position ?? water?.forecastAt ?? NOWHERE;
   const steps = (step: number) =>
     Array.from({ length: Math.floor((axis.until - axis.from) / step) + 1 }, (_, i) => axis.from + i * step);
+  const known = steps(WIND_STEP).map((instant) => ({ instant, ...at(where, instant) }));
   return {
     ...axis,
     sky: launch ? skySpans(launch.position, axis.from, axis.until) : [],
@@ -65,18 +66,16 @@ export function stripOf(
       return height === undefined ? [] : [{ at: instant, height }];
     }),
     works: tide && launch?.works !== undefined ? spansAbove(tide, launch.works, axis.from, axis.until) : [],
-    wind: steps(WIND_STEP).flatMap((instant) => {
-      const wind = at(where, instant).wind?.value;
-      return wind ? [{ at: instant, wind: wind.speed, gust: wind.gust, from: wind.direction }] : [];
-    }),
+    wind: known.flatMap(({ instant, wind }) =>
+      wind
+        ? [{ at: instant, wind: wind.value.speed, gust: wind.value.gust, from: wind.value.direction }]
+        : [],
+    ),
     stream: steps(WIND_STEP).flatMap((instant) => {
       const flow = stream?.at(instant);
       return flow ? [{ at: instant, ...flow }] : [];
     }),
-    waves: steps(WIND_STEP).flatMap((instant) => {
-      const wave = at(where, instant).wave?.value;
-      return wave === undefined ? [] : [{ at: instant, height: wave }];
-    }),
+    waves: known.flatMap(({ instant, wave }) => (wave ? [{ at: instant, height: wave.value }] : [])),
   };
 }
 const NOWHERE = { lat: 0, lon: 0 };

@@ -5,6 +5,7 @@ export * from './air';
 export * from './conditions';
 export * from './density';
 export * from './fetch';
+export * from './places';
 export * from './stream';
 export * from './tide';
 export * from './typed';

@@ -33,9 +33,9 @@ export function oneWorse(forecast: Forecast): Forecast {
 /** Its other points, each with its hours changed; none where it has none. */
 const withPoints = (
   { points }: Pick<Forecast, 'points'>,
-  changed: (hours: Hour[], name: string) => Hour[],
+  changed: (hours: Hour[]) => Hour[],
 ): Pick<Forecast, 'points'> =>
-  points ? { points: points.map((point) => ({ ...point, hours: changed(point.hours, point.name) })) } : {};
+  points ? { points: points.map((point) => ({ ...point, hours: changed(point.hours) })) } : {};
 
 function stronger(hour: Hour): Hour {
   const wind = windOf(forceOf(hour.wind) + MORE);

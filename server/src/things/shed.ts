@@ -4,12 +4,12 @@ import {
   evolve,
   SHELF,
   type Conditions,
-  type Place,
   type Shed,
   type ThingType,
   type Trip,
 } from '@escale/core/model';
-import { distance, wallToInstant, type LatLon } from '@escale/core/earth';
+import { wallToInstant, type LatLon } from '@escale/core/earth';
+import { forecastPlaces } from '@escale/core/water';
 import { MS } from '@escale/core/units';
 import { thing, tripConditions } from '../db/schema';
 import type { Db } from '../db/open';
@@ -68,30 +68,13 @@ export async function conditionsOf(
   const forecast = await ask(at);
   if (!forecast) return {};
   const points = await Promise.all(
-    pointsAlong(trip, shed, at).map(async ({ name, position }) => {
+    forecastPlaces(trip, shed.places, at).map(async ({ name, position }) => {
       const told = await ask(position);
       return told && told.hours.length > 0 ? [{ name, position, hours: told.hours }] : [];
     }),
   );
   const all = points.flat();
   return { forecast: { ...forecast, position: at, ...(all.length > 0 ? { points: all } : {}) } };
-}
-
-/** Nearer than this a forecast has no other point, m: its grid is no finer. */
-const APART = 10_000,
-  MOST_POINTS = 12;
-
-/** Places of the way that lie far enough from the point of the water, and from each other, to have weather of their own. */
-function pointsAlong(trip: Trip, shed: Shed, at: LatLon): Place[] {
-  const places = [trip.launch, ...trip.halts.map(({ place }) => place), trip.return].flatMap(
-    (id) => shed.places.find((place) => place.id === id) ?? [],
-  );
-  return places
-    .reduce<Place[]>((far, place) => {
-      const others = [at, ...far.map(({ position }) => position)];
-      return others.every((other) => distance(other, place.position).metres > APART) ? [...far, place] : far;
-    }, [])
-    .slice(0, MOST_POINTS);
 }
 
 type Asked = Pick<Services, 'weather' | 'clock'> & { db?: Db };
