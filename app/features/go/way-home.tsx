@@ -65,7 +65,7 @@ function Told({ found, now }: { found: Found; now: number }) {
       </T>
       {then ? (
         <T>{says(HOMEWARD.later, { title: then.title, why: then.because })}</T>
-      ) : (
+      ) : home === undefined ? null : (
         <T>{says(HOMEWARD.clear, { until })}</T>
       )}
       {home === undefined ? <T>{HOMEWARD.noHome}</T> : <T>{says(HOMEWARD.home, { home })}</T>}

@@ -84,7 +84,7 @@ export const HOMEWARD = {
   looking: 'Looking at the hours …',
   failed: 'It could not be reckoned here. Go by the time to turn back.',
   nowhere: 'Where you are is not known.',
-  noHour: 'no hour found',
+  noHour: 'not set by anything known',
   atOnce: 'at once',
   later: 'Later: {title}. {why:list}',
   clear: 'Until {until:clock} nothing is worse than if you start now.',

@@ -177,6 +177,32 @@ describe('in the whole of a trip', () => {
     expect(range![0]).toBeLessThan(value);
     expect(value).toBe(fresh.schedule!.home);
   });
+  test('hours by an estimate of our own settle nothing, and stop only where both ends of it do', () => {
+    const on = (wind: number, hours: number) => {
+      const w = world(kayak, [aPerson()], { trip: { limits: { hours, wind: 20 } } });
+      const places = w.input.shed.places.map((place) =>
+        place.kind === 'ground' ? { ...place, position: { lat: 41.25, lon: -29.5 } } : place,
+      );
+      return assess({
+        ...w.input,
+        shed: { ...w.input.shed, places },
+        conditions: { forecast: steady({ wind, gust: wind + 1, from: 0 }) },
+      });
+    };
+    const level = (a: ReturnType<typeof assess>) =>
+      a.findings.find(({ id }) => id.startsWith('trip/hours/'))!.level;
+    const { schedule } = on(7, 36_000);
+    const slow = (schedule!.home! - schedule!.leave) / 1000;
+    const fast = slow - schedule!.legs.reduce((sum, leg) => sum + leg.arrives - leg.soonest!, 0) / 1000;
+    expect([level(on(0, 36_000)), level(on(7, 36_000))]).toEqual(['ready', 'know']);
+    // Over it at the slow end alone it is to be mended; over it at both it stops.
+    expect([level(on(7, (slow + fast) / 2)), level(on(7, fast * 0.8))]).toEqual(['fix', 'stop']);
+    const calm = on(24, 36_000).findings.find(({ id }) => id.startsWith('trip/hours/'))!;
+    expect([calm.level, calm.assumed.map((p) => render(p, reader)).join(' ')]).toEqual([
+      'know',
+      expect.stringMatching(/those of a calm/),
+    ]);
+  });
   test('the slowest of those who go together counts, in her own kind of boat only', () => {
     const slow = aPerson({ name: 'Bo', skills: [{ craft: 'sit-on-top', level: 'new', speed: 1 }] });
     const other = aPerson({ name: 'Cy', skills: [{ craft: 'canoe', level: 'new', speed: 0.5 }] });
@@ -208,6 +234,13 @@ describe('in the whole of a trip', () => {
       mend: { go: { type: 'boat', id: fellow.id } },
     });
     expect(of(fellow, { speed: 1.3 }).find('boat/speed/')).toBeUndefined();
+    const bo = aPerson({ name: 'Bo', skills: [{ craft: 'canoe', level: 'new', speed: 0.8 }] });
+    const inCompany = world(kayak, [aPerson(), bo], {
+      boats: [known],
+      crew: [{}],
+      trip: { speed: 1.2, crew: [], company: [{ boat: known.id, people: [bo.id] }] },
+    });
+    expect(inCompany.say('day/pace')[0]).toMatch(/^Bo makes/);
     expect(of(known).find('boat/speed/')).toBeUndefined();
   });
   test('weather that was made up for show moves no hour', () => {

@@ -56,8 +56,9 @@ describe('how far off a way leads', () => {
     }));
   test('a landing that is dry then, or of which no tide is known, is none', () => {
     const dries = [place('X', 50, -5), place('Y', 50, -4.9, { works: 1 })];
-    expect(far(A, B, dries, () => 0.5)).toMatchObject({ landing: { id: 'X' }, at: HOUR });
-    expect(far(A, B, dries)).toMatchObject({ landing: { id: 'X' } });
+    // What is known to be dry is no doubt; what is not known is one.
+    expect(far(A, B, dries, () => 0.5)).toMatchObject({ landing: { id: 'X' }, at: HOUR, sure: true });
+    expect(far(A, B, dries)).toMatchObject({ landing: { id: 'X' }, sure: false });
     expect(far(A, B, dries, () => 1.2)).toMatchObject({ at: HOUR / 2 });
   });
   test('rocks are none; a shore that nobody named may be one, and then it is not sure', () => {

@@ -57,10 +57,11 @@ export function farOff(
     });
   });
   if (looks.length === 0) return () => undefined;
-  const dry = (place: Place, at: number) => {
+  /** Undefined where the tide there is not known at that hour. */
+  const dry = (place: Place, at: number): boolean | undefined => {
     if (place.works === undefined) return false;
     const height = heightAt(at, place);
-    return height === undefined || asPrinted(height, 'height') < asPrinted(place.works, 'height');
+    return height === undefined ? undefined : asPrinted(height, 'height') < asPrinted(place.works, 'height');
   };
   return (schedule) => {
     const legs = schedule.legs.filter(({ metres }) => metres > 0);
@@ -69,10 +70,12 @@ export function farOff(
       const gone = legs[leg];
       if (!gone) return 'unknown';
       const at = gone.departs + share * (gone.arrives - gone.departs);
-      const nearest = sorted.find(({ place, surely }) => surely && !dry(place, at));
+      const first = sorted.findIndex(({ place, surely }) => surely && dry(place, at) === false);
+      const nearest = sorted[first];
       if (!nearest) return 'unknown';
-      if (!far || nearest.metres > far.metres)
-        far = { reach, landing: nearest.place, metres: nearest.metres, at, sure: nearest === sorted[0] };
+      if (far && nearest.metres <= far.metres) continue;
+      const sure = sorted.slice(0, first).every(({ place }) => dry(place, at) === true);
+      far = { reach, landing: nearest.place, metres: nearest.metres, at, sure };
     }
     return far;
   };

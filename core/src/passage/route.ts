@@ -102,6 +102,8 @@ export const isStuck = (timed: Schedule | Stuck): timed is Stuck => 'stuck' in t
 /** What she meets on the way, m/s and degrees true, as far as it is known: a stream goes to, a wind comes from. */
 export interface Meets {
   streamAt?: ((at: number) => Flow | undefined) | undefined;
+  /** Plan by the other end of the band of who is moved by arms. */
+  soonest?: boolean;
   windAt?: ((at: number, here: LatLon) => { wind: number; from: number } | undefined) | undefined;
 }
 
@@ -121,7 +123,7 @@ export function scheduleOf(
   const legs: Leg[] = [];
   const halts: Schedule['halts'] = [];
   for (const [i, leg] of route.legs.entries()) {
-    const seconds = throughWater(leg, route, at, meets, slowed);
+    const seconds = throughWater(leg, route, at, meets, meets.soonest ? hardly : slowed);
     if (typeof seconds !== 'number') return { stuck: { from: leg.from, to: leg.to, ...seconds } };
     const arrives = Math.round(at + seconds * MS.second);
     const { from, to, metres, bearing } = leg;
@@ -154,7 +156,7 @@ type End = typeof slowed;
 
 /** When a leg is over at the earliest, where who is moved by arms goes it in a wind. */
 function soonest(leg: Route['legs'][number], route: Route, at: number, meets: Meets): { soonest?: number } {
-  if (route.arms.length === 0 || !meets.windAt?.(at, leg.ends[0])) return {};
+  if (meets.soonest || route.arms.length === 0 || !meets.windAt?.(at, leg.ends[0])) return {};
   const seconds = throughWater(leg, route, at, meets, hardly);
   return typeof seconds === 'number' ? { soonest: Math.round(at + seconds * MS.second) } : {};
 }

@@ -58,6 +58,7 @@ import { missingFindings } from './findings';
 import { stepFigures } from './step-figures';
 import { limitFinder } from './find-limits';
 import { TRIP } from './limits';
+import { byEstimate, unsettled } from './in-wind';
 import { withWhose } from './own-limits';
 import { daysOf, matchParty, partiesOf, partyFindings } from './parties';
 
@@ -114,10 +115,35 @@ export function prepare(input: AssessInput): Prepared {
     return { schedule, stuck, days, boats, own: boats[0] };
   };
 
+  /** All that the hours of a schedule bring. */
+  const onHours = (schedule: Schedule, figures: Figures): Finding[] => {
+    const worst = worstOf(context, schedule);
+    return [
+      ...hourFindings(context, schedule, worst, homeBy, figures),
+      ...limits(schedule, worst),
+      ...way.at(schedule),
+      ...fuelFindings(onWay, schedule, figures),
+      ...drinkFindings(onWay, schedule),
+      ...edgeFindings(context, schedule),
+      ...rampFindings(context, needs, schedule, onRamp),
+    ];
+  };
+  /** The same, as far as they hold where a wind that nobody measured on them decides the hours. */
+  const hours = (schedule: Schedule, stuck: Stuck | undefined, figures: Figures): Finding[] => {
+    const found = onHours(schedule, figures);
+    if (stuck) return unsettled(found, phrase('way.wind.calm'));
+    const wind = windFindings(onWay, schedule);
+    if (wind.length === 0) return found;
+    const soonest = () => {
+      const { timed } = onClock(context, schedule.leave, true);
+      return timed ? onHours(withLatestTurn(context, timed, homeBy), {}) : [];
+    };
+    return [...wind, ...byEstimate(found, phrase('way.wind.model'), soonest)];
+  };
+
   const assessAt = (leave: number | undefined): Assessment => {
     const { schedule, stuck, boats, own } = reckon(leave);
     const figures: Figures = { ...fixed.figures };
-    const worst = schedule && worstOf(context, schedule);
     const ready =
       schedule && zone !== undefined
         ? readyTasks(READY, schedule.leave, zone, has(context), trip.driveMinutes)
@@ -129,14 +155,7 @@ export function prepare(input: AssessInput): Prepared {
       ...leaveFindings(context, wall, leave),
       ...(stuck ? [stuckFinding(onWay, stuck)] : []),
       ...openingFindings(context, leave),
-      ...(schedule ? hourFindings(context, schedule, worst, homeBy, figures) : []),
-      ...(schedule ? limits(schedule, worst) : []),
-      ...(schedule ? way.at(schedule) : []),
-      ...(schedule && !stuck ? windFindings(onWay, schedule) : []),
-      ...(schedule ? fuelFindings(onWay, schedule, figures) : []),
-      ...(schedule ? drinkFindings(onWay, schedule) : []),
-      ...(schedule ? edgeFindings(context, schedule) : []),
-      ...(schedule ? rampFindings(context, needs, schedule, onRamp) : []),
+      ...(schedule ? hours(schedule, stuck, figures) : []),
       ...boats.flatMap((boat) => partyFindings(boat, input)),
       ...liftFindings(trip, own.kit.jackets, own.kit.bodies),
       ...planFindings({ ...context, contacts: contactsOf(context) }, schedule),
@@ -268,10 +287,15 @@ export function assess(input: AssessInput): Assessment {
 function onClock(
   { route, trip, stream, forecast }: Context,
   leave: number | undefined,
+  soonest = false,
 ): { timed?: Schedule; stuck?: Stuck } {
   if (leave === undefined || !route || isLong(route)) return {};
   const clocked = (windAt?: Meets['windAt']) =>
-    scheduleOf(route, leave, trip.graceMinutes, trip.checkInMinutes, { streamAt: stream?.at, windAt });
+    scheduleOf(route, leave, trip.graceMinutes, trip.checkInMinutes, {
+      streamAt: stream?.at,
+      windAt,
+      soonest,
+    });
   // Weather that was made up for show moves no hour that somebody ashore is told.
   const blows = forecast && !forecast.invented ? forecast : undefined;
   const timed = clocked(blows && ((at, here) => weatherAt(blows, at, here)));

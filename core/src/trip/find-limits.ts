@@ -63,7 +63,7 @@ const offValues = ({ reach, landing, metres, at }: FarOff) => ({
   at,
 });
 
-function hoursFindings(context: Context, { leave, home }: Schedule): Finding[] {
+export function hoursFindings(context: Context, { leave, home }: Schedule): Finding[] {
   const { trip } = context;
   const limit = trip.limits.hours;
   if (limit === undefined || home === undefined) return [];

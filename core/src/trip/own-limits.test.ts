@@ -119,6 +119,13 @@ describe('what is usual for somebody', () => {
     expect(said([aPerson()], all, 7).level).toBe('know');
     expect(said([skilled({})], {}, 3).say).not.toMatch(/wind up to/);
   });
+  test('a limit of one speaks for nobody else', () => {
+    const bold = skilled({ limits: { wind: 9 } }, 'Bo');
+    expect(said([aPerson({ name: 'Ash' }), bold], { ...all, wind: undefined }, 7)).toMatchObject({
+      level: 'fix',
+      say: expect.stringMatching(/How well Ash/),
+    });
+  });
   test('who said a limit of their own is asked no more', () =>
     expect(said([skilled({ limits: all })], {}, 7).level).toBeUndefined());
   test('in a motorboat it is that of whoever drives', () => {

@@ -170,7 +170,7 @@ describe('what can go wrong', () => {
     const limits = { wind: 7.2, gust: 10.3 };
     expect(
       find(
-        assess(inputOf(0, { trip: { limits, speed: 1.5 }, forecast: steady({ wind: 7.2, gust: 10.3 }) })),
+        assess(inputOf(1, { trip: { limits, speed: 1.5 }, forecast: steady({ wind: 7.2, gust: 10.3 }) })),
         'day/wind-ok',
       )?.level,
     ).toBe('ready');

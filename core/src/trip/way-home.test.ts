@@ -111,9 +111,37 @@ describe('when one must start for home', () => {
     expect(found(input)).toMatchObject({ already: [], byWay: [] });
     expect(found(input).home).toBeUndefined();
   });
-  test('the demo, from its fishing ground', () => {
-    const input = { ...inputOf(0), now: NOW + 14 * HOUR };
+  test('how long one may be out is told from when one left; what was aboard then is not asked', () => {
+    // Left at ten, four hours: home at two, which is to start at 13:40.
+    const { by, then } = found(on({ limits: { hours: 4 * 3600 }, fuel: 0.0001 }));
+    expect(by).toBe(NOON + Math.floor((2 * HOUR - seconds * 1000) / STEP) * STEP);
+    expect(render(then!.title, reader)).toMatch(/longer than you set/);
+    expect(
+      found(on({ fuel: 0.0001 }))
+        .already.map((p) => render(p, reader))
+        .join(' '),
+    ).not.toMatch(/fuel/i);
+  });
+  test('a forecast that names no point stands for where one left', () => {
+    const cape = { lat: 41.24, lon: -29.5 };
+    const gale = steady({ wind: 12, gust: 14 }).hours;
+    const forecast = {
+      ...steady({ wind: 2, gust: 3 }),
+      points: [{ name: 'Cape', position: cape, hours: gale }],
+    };
+    const { already } = found(on({ limits: { wind: 8 } }, forecast));
+    expect(already.map((p) => render(p, reader)).join(' ')).toMatch(/wind/i);
+  });
+  test('without a speed there are no hours, and nothing is called clear', () => {
+    const input = on();
+    const boats = input.shed.boats.map((boat) => ({ ...boat, propulsion: [{ kind: 'outboard' as const }] }));
+    expect(found({ ...input, shed: { ...input.shed, boats } }).home).toBeUndefined();
+  });
+  test('the demo, from its fishing ground: by daylight, and home within it', () => {
+    const input = { ...inputOf(0, { trip: { homeBy: undefined } }), now: NOW + 20 * HOUR };
     const home = found(input, { lat: 41.21, lon: -29.52 });
-    expect(home.until).toBe(input.now + 12 * HOUR);
+    expect(home.home!).toBeGreaterThan(input.now);
+    expect(home.by!).toBeGreaterThan(input.now);
+    expect(home.by!).toBeLessThan(home.until);
   });
 });

@@ -1,10 +1,11 @@
 import { distance, type LatLon } from '../earth';
-import type { Finding, Phrase, Place, Schedule } from '../model';
+import type { Finding, Forecast, Phrase, Place, Schedule } from '../model';
 import { LEVELS } from '../model/lists';
 import { overLand, reachesOf } from '../passage';
 import { MS } from '../units';
 import { prepare } from './assess';
-import type { AssessInput } from './context';
+import { contextOf, type AssessInput } from './context';
+import { hoursFindings } from './find-limits';
 import type { Progress } from './sweep';
 import { TRIP } from './limits';
 
@@ -33,10 +34,11 @@ const STEP = TRIP.limit('home-step') * MS.second,
 const HOLDS = LEVELS.indexOf('fix');
 /** What the hour changes for somebody who is out there already. */
 const SECTIONS: ReadonlySet<string> = new Set(['plan/day', 'plan/water', 'go/launch']);
-/** Little daylight left holds one back as well; when to turn at a halt is another question. */
+/** Little daylight left holds one back as well. */
 const SETTLED = LEVELS.at(-1);
-const LIGHT = 'day/light/',
-  TURN = 'day/turn/';
+const LIGHT = 'day/light/';
+/** When to turn at a halt is another question; what was aboard as one left is not what is aboard now, and one left before. */
+const OTHERWISE = ['day/turn/', 'day/fuel/', 'day/water/', 'trip/hours/', 'trip/usual/'];
 
 /**
  * Every ten minutes from now on, the whole assessment of the way home from a position: the first departure that meets something
@@ -53,23 +55,30 @@ export function* wayHomeSteps(
   const none: WayHome = { already: [], until, byWay: [], overLand: false };
   if (!way) return none;
   const prepared = prepare(way.input);
-  const first = prepared.at(now);
+  // How long one may be out is told from when one left.
+  const context = contextOf(input);
+  const found = (at: number) => {
+    const { findings, schedule: timed } = prepared.at(at);
+    const out = timed && schedule ? hoursFindings(context, { ...timed, leave: schedule.leave }) : [];
+    return { home: timed?.home, holds: new Map([...holding(findings), ...over(out)]) };
+  };
+  const first = found(now);
   const told = { byWay: way.names, overLand: way.overLand, until };
-  const base = holding(first.findings);
+  const base = first.holds;
   const already = [...base.values()].map(({ title }) => title);
-  const home = first.schedule?.home;
+  const { home } = first;
   const all = { ...told, already, ...(home === undefined ? {} : { home }) };
   const leaves = Math.floor(AHEAD / STEP);
   let better: WayHome['better'];
   for (let i = 1; i <= leaves; i += 1) {
     const at = now + i * STEP;
-    const found = holding(prepared.at(at).findings);
-    const worse = firstNew(base, found);
+    const { holds } = found(at);
+    const worse = firstNew(base, holds);
     if (worse) {
       const then = { title: worse.title, because: worse.because };
       return { ...all, ...(better ? { better } : {}), by: at - STEP, then };
     }
-    const gone = [...base.values()].filter(({ id }) => !found.has(id)).map(({ title }) => title);
+    const gone = [...base.values()].filter(({ id }) => !holds.has(id)).map(({ title }) => title);
     if (!better && gone.length > 0) better = { at, gone };
     yield { done: i, of: leaves };
   }
@@ -83,11 +92,15 @@ const holding = (findings: readonly Finding[]): Map<string, Finding> =>
         ({ id, varies, level, section }) =>
           varies === 'hour' &&
           SECTIONS.has(section) &&
-          !id.startsWith(TURN) &&
+          !OTHERWISE.some((kind) => id.startsWith(kind)) &&
           (LEVELS.indexOf(level) <= HOLDS || (id.startsWith(LIGHT) && level !== SETTLED)),
       )
       .map((finding) => [finding.id, finding]),
   );
+
+/** What is over a limit, by id. */
+const over = (findings: readonly Finding[]) =>
+  findings.filter(({ level }) => LEVELS.indexOf(level) <= HOLDS).map((f) => [f.id, f] as const);
 
 function firstNew(base: Map<string, Finding>, found: Map<string, Finding>): Finding | undefined {
   return [...found.values()].find(({ id, level }) => {
@@ -133,9 +146,11 @@ function homeward(
     overLand: clear.length === 0,
     input: {
       ...input,
+      conditions: anchored(input, input.conditions.forecast),
       shed: { ...shed, places: [...shed.places, from] },
       trip: {
         ...trip,
+        ...anchored(input, trip.forecast),
         launch: HERE,
         return: back.id,
         // The last leg ends where one lands; a halt of no minutes there lets a way without halts be one.
@@ -143,6 +158,16 @@ function homeward(
       },
     },
   };
+}
+
+/** A forecast that names no point stands for its water or for where one left, not for where one is. */
+function anchored({ trip, shed }: AssessInput, forecast: Forecast | undefined): { forecast?: Forecast } {
+  if (!forecast) return {};
+  const at =
+    forecast.position ??
+    shed.waters.find(({ id }) => id === trip.water)?.forecastAt ??
+    shed.places.find(({ id }) => id === trip.launch)?.position;
+  return { forecast: at ? { ...forecast, position: at } : forecast };
 }
 
 const long = (stops: Place[]): number =>

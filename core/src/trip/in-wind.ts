@@ -1,0 +1,31 @@
+import type { Finding, Phrase } from '../model';
+import { leaning } from '../verdict';
+
+/** What belongs to the hours on the water; kit and papers are as they are, whatever the wind. */
+const hangs = ({ varies, section }: Finding): boolean => varies === 'hour' && !section.startsWith('pack/');
+
+/** Findings about hours that may not be kept: none of them settles anything. */
+export const unsettled = (findings: Finding[], assumed: Phrase): Finding[] =>
+  findings.map((finding) => (hangs(finding) ? leaning(finding, assumed) : finding));
+
+/**
+ * Findings about hours that are told by an estimate of our own, at its slow end: none is Ready by it, and one stops only where it
+ * does at the other end as well; else it is to be mended, and open.
+ * @param soonest the findings at the other end, asked for only where something stops
+ */
+export function byEstimate(findings: Finding[], assumed: Phrase, soonest: () => Finding[]): Finding[] {
+  const stops = findings.some((finding) => hangs(finding) && finding.level === STOP);
+  const sure = new Set(
+    stops
+      ? soonest()
+          .filter(({ level }) => level === STOP)
+          .map(({ id }) => id)
+      : [],
+  );
+  return unsettled(findings, assumed).map((finding) =>
+    hangs(finding) && finding.level === STOP && !sure.has(finding.id)
+      ? { ...finding, level: 'fix', open: true, assumed: [...finding.assumed, assumed] }
+      : finding,
+  );
+}
+const STOP = 'stop';
