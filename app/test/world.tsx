@@ -152,7 +152,8 @@ export async function fresh() {
   await fetchProcedures();
   for (const sending of await outbox()) await dequeue(sending.key);
   await new Promise((settled) => setTimeout(settled, 20));
-  await mutate(() => true, undefined, { revalidate: false });
+  // Revalidating, it also forgets what is still asked: a screen that joined such a request would wait for an answer thrown away.
+  await mutate(() => true, undefined);
   return fakeServer();
 }
 

@@ -10,6 +10,7 @@ import { Bundle, Catalogue, RulePack } from '../src/model';
 import { LimitsFile } from '../src/model/limits';
 import { ProcedureRow as Procedure } from '../src/model/procedure';
 import * as shipped from '../src/model/shipped';
+import { UsualLimits, Windage } from '../src/model/shipped-way';
 import type { Condition, ProcedureRow } from '../src/model';
 import { conditionFaults, CREW, packFaults, PACKS } from '../src/rules';
 import { placeholdersOf } from '../src/say';
@@ -48,8 +49,8 @@ const SCHEMAS: [RegExp, z.ZodType][] = [
   [/^rules\/zones/, shipped.ZoneTable],
   [/^rules\/crew/, shipped.CrewRow.array()],
   [/^passage\/keep-off/, shipped.KeepOff],
-  [/^trip\/usual-limits/, shipped.UsualLimits],
-  [/^passage\/windage/, shipped.Windage],
+  [/^trip\/usual-limits/, UsualLimits],
+  [/^passage\/windage/, Windage],
   [/^passage\/ready/, shipped.ReadyRow.array()],
   [/^procedure\//, Procedure],
   [/^trip\/brief/, shipped.BriefData],

@@ -185,7 +185,7 @@ test('a field that a finding points at is in sight, also where its group is fold
   expect(screen.queryByRole('radiogroup', { name: 'Bottom' })).toBeNull();
 });
 
-test('what is said about a group leads to it, folded or not; kinds of boat are marked; how far to keep off is asked in metres', async () => {
+test('what is said about a group leads to it, folded or not; kinds of boat are marked; a distance is asked in metres', async () => {
   const place = {
     id: '01890000-0000-7000-8000-0000000000f3',
     name: 'Slip',

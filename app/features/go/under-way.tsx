@@ -13,6 +13,7 @@ import { Alone } from '../../ui/page';
 import { T } from '../../ui/text';
 import { useNow, useOutbox, useThings } from '../../data/hooks';
 import { deed, newId } from '../../data/outbox';
+import { byWhom } from '../trip/by-whom';
 import { useTrip } from '../trip/use-trip';
 import { FineButton } from '../deeds/fine-button';
 import { LeftButton } from '../deeds/left-button';
@@ -35,7 +36,7 @@ export const UnderWay = () => (
 function Screen() {
   const router = useRouter();
   const now = useNow();
-  const { trip, plan, assessment, reader, says } = useTrip();
+  const { trip, plan, input, assessment, reader, says } = useTrip();
   const { offlineSince } = useThings();
   const waiting = useOutbox().length;
   const open = plan !== undefined && isOpen(plan.state);
@@ -106,7 +107,7 @@ function Screen() {
       <NearestLanding />
       {left || (!open && times !== undefined && now >= times.leave) ? <WayHome /> : null}
       {left || !open ? <HeardForecast /> : null}
-      <ByWhom />
+      <T as="soft">{byWhom(input.conditions.forecast, says)}</T>
 
       <View style={{ flex: 1, minHeight: 8 }} />
       <Row>
@@ -126,18 +127,6 @@ function Screen() {
         Trouble
       </Button>
     </Alone>
-  );
-}
-
-/** Whose forecast all of this leans on, and how old it is. */
-function ByWhom() {
-  const now = useNow(MS.minute);
-  const { input, says } = useTrip();
-  const { forecast } = input.conditions;
-  if (!forecast) return <T as="soft">{GO.noForecast}</T>;
-  const age = Math.max(0, now - Date.parse(forecast.issuedAt)) / MS.second;
-  return (
-    <T as="soft">{forecast.invented ? GO.invented : says(GO.forecast, { source: forecast.source, age })}</T>
   );
 }
 

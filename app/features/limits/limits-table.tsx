@@ -1,25 +1,23 @@
 import { useMemo } from 'react';
 import { View } from 'react-native';
-import type { LimitName, Limits } from '@escale/core/model';
+import { Limits, type LimitName } from '@escale/core/model';
 import type { Reader } from '@escale/core/say';
 import { goesBeyond, LIMIT_NAMES } from '@escale/core/trip';
 import { heldAgainst, keptDays, type HeldAgainst } from '@escale/core/trip/kept-forecasts';
-import { format, spanText, type Quantity } from '@escale/core/units';
+import { format, spanText } from '@escale/core/units';
+import { CELL, TableHead } from '../../ui/table-head';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
 import { useKind } from '../../data/hooks';
 import { plainly } from '../../data/settings';
+import { shapeOf } from '../forms/schema';
 import { LIMIT_LABELS, LIMITS } from './words';
 
-const QUANTITY: Record<Exclude<LimitName, 'hours'>, Quantity> = {
-  wind: 'speed',
-  gust: 'speed',
-  waves: 'height',
-  waterTemperature: 'temperature',
-  off: 'distance',
-};
-const written = (name: LimitName, value: number, { units }: Reader): string =>
-  name === 'hours' ? spanText(value) : format(value, QUANTITY[name], units);
+/** A value in the unit of its own field; a duration as hours and minutes. */
+function written(name: LimitName, value: number, { units }: Reader): string {
+  const { quantity = 'count' } = shapeOf(Limits.shape[name]).meta;
+  return quantity === 'duration' ? spanText(value) : format(value, quantity, units);
+}
 
 /** The days of the forecasts that stand on this household's trips. */
 export function useKeptDays() {
@@ -67,18 +65,12 @@ export function LimitsTable({
     theirs = heldAgainst(usual ?? {}, days);
   const rows = LIMIT_NAMES.filter((each) => usual !== undefined || limits[each] !== undefined);
   if (rows.length === 0 || !told) return null;
-  const cell = { flex: 1, paddingVertical: 4, paddingRight: 6 } as const;
   const heads = [LIMITS.what, ...(usual ? [LIMITS.usual] : []), LIMITS.mine];
   return (
     <View style={{ gap: 6 }}>
+      {usual ? null : <T as="label">{name}</T>}
       <View role="table" aria-label={name}>
-        <View role="row" style={{ flexDirection: 'row', borderBottomWidth: 2, borderColor: p.ink }}>
-          {heads.map((head) => (
-            <View key={head} role="columnheader" style={cell}>
-              <T as="label">{head}</T>
-            </View>
-          ))}
-        </View>
+        <TableHead heads={heads} />
         {rows.map((each) => {
           const own = limits[each];
           return (
@@ -87,16 +79,16 @@ export function LimitsTable({
               role="row"
               style={{ flexDirection: 'row', borderBottomWidth: 1, borderColor: p.line }}
             >
-              <View role="rowheader" style={cell}>
+              <View role="rowheader" style={CELL}>
                 <T>{LIMIT_LABELS[each]}</T>
               </View>
               {usual ? (
-                <View role="cell" style={cell}>
+                <View role="cell" style={CELL}>
                   <T>{written(each, usual[each], reader)}</T>
                   <Said held={theirs[each]} />
                 </View>
               ) : null}
-              <View role="cell" style={cell}>
+              <View role="cell" style={CELL}>
                 <T as={own === undefined ? 'soft' : 'strong'}>
                   {own === undefined ? LIMITS.none : written(each, own, reader)}
                 </T>

@@ -1,6 +1,7 @@
 import { ScrollView, View } from 'react-native';
 import { STOWAGE, type Stowage } from '@escale/core/model/lists';
 import { TextLink } from '../../ui/press';
+import { TableHead } from '../../ui/table-head';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
 import { thingHref } from '../../data/where';
@@ -30,13 +31,7 @@ export function KitTable() {
         {KIT.travels}
       </T>
       <View role="table" aria-label={KIT.travels}>
-        <View role="row" style={{ flexDirection: 'row', borderBottomWidth: 2, borderColor: p.ink }}>
-          {HEADS.map((head) => (
-            <View key={head} role="columnheader" style={cell}>
-              <T as="label">{head}</T>
-            </View>
-          ))}
-        </View>
+        <TableHead heads={HEADS} cell={cell} />
         {goes.map(({ key, title, count, place, item, forgottenOn }) => (
           <View
             key={key}

@@ -3,7 +3,7 @@ import { useRouter } from 'expo-router';
 import { slowOf } from '@escale/core/boat';
 import { SHORES } from '@escale/core/model/lists';
 import { ARRIVED, type Landing } from '@escale/core/passage';
-import { floodedSpeed, havenCard, type CardRow } from '@escale/core/passage/haven-card';
+import { floodedSpeed, havenCard, stays, type CardRow } from '@escale/core/passage/haven-card';
 import { clock } from '@escale/core/say';
 import { figureNamed } from '@escale/core/verdict';
 import { heightsAt, tideOf } from '@escale/core/water';
@@ -130,16 +130,6 @@ function Table({ rows, tired }: { rows: CardRow[]; tired: boolean }) {
 
 /** So many half hours find room on a page at the usual size. */
 const MANY = 16;
-
-/** Half hours at one place, side by side, are one row. */
-function stays(rows: CardRow[]): (CardRow & { until: number })[] {
-  const there = ({ usual }: CardRow) => (usual && usual.metres < ARRIVED ? usual.place.id : undefined);
-  return rows.reduce<(CardRow & { until: number })[]>((all, row) => {
-    const last = all.at(-1);
-    const same = last !== undefined && there(last) !== undefined && there(last) === there(row);
-    return same ? [...all.slice(0, -1), { ...last, until: row.at }] : [...all, { ...row, until: row.at }];
-  }, []);
-}
 
 function Head({ children }: { children: ReactNode }) {
   return (

@@ -1,9 +1,6 @@
 // What stands on paper with figures in it.
 export const PAPER = {
   day: 'The day, hour by hour',
-  forecast: 'Wind and waves by {source}, {at:day} {at:clock}.',
-  invented: 'The weather here is invented, for show: it is no forecast.',
-  noForecast: 'No forecast is here.',
   chart: 'The way, on a sketch of the water',
   cards: 'If it goes wrong: the first ten seconds',
   print: 'Print',

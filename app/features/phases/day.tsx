@@ -14,9 +14,9 @@ import { DayStrip } from '../strip/day-strip';
 import { DayTable } from '../strip/day-table';
 import { Legend, Why } from '../strip/why';
 import { LEGEND, WHY } from '../strip/words';
+import { byWhom } from '../trip/by-whom';
 import type { TripView } from '../trip/use-trip';
 import { TRIP } from '../trip/words';
-import { STRIP_OF } from './words';
 
 /** What the pages of a trip share of its day: what each hour of leaving would give, and the way to another. */
 interface Day {
@@ -114,18 +114,9 @@ export function Strip({
   const about = at === undefined || departures.length === 0 ? undefined : nearest(departures, at);
   return (
     <View>
-      {conditions.forecast?.invented ? (
-        <T as="label" style={{ paddingHorizontal: 12 }}>
-          Invented weather, for show: the wind below is no forecast.
-        </T>
-      ) : conditions.forecast ? (
-        <T as="label" style={{ paddingHorizontal: 12 }} numberOfLines={1}>
-          {says(STRIP_OF.from, {
-            source: conditions.forecast.source,
-            at: Date.parse(conditions.forecast.issuedAt),
-          })}
-        </T>
-      ) : null}
+      <T as="label" style={{ paddingHorizontal: 12 }}>
+        {byWhom(conditions.forecast, says)}
+      </T>
       <DayStrip
         strip={strip}
         schedule={schedule}

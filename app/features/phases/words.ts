@@ -1,7 +1,4 @@
 // What the pages of a trip say with figures in them.
-/** Whose forecast the strip draws, and of when. */
-export const STRIP_OF = { from: 'Wind by {source}, {at:day} {at:clock}' } as const;
-
 /** Other hours and days that do better. */
 export const BETTER = {
   title: 'Another hour does better',

@@ -33,7 +33,8 @@ const within = (box: Box, view: Box) =>
 
 /**
  * Where words stand so that none lies over another nor over a mark: each tries right, left, above and below of its spot, those
- * that stand first in the list first; what else takes room there is kept free. One that finds no room is left out: its mark still says its name.
+ * that stand first in the list first; what else takes room there is kept free. One that finds no room
+ * is left out: its mark still says its name.
  */
 export function placed(wanted: readonly Wanted[], view: Box, others: readonly Box[] = []): Placed[] {
   const marks = wanted.map(({ x, y }) => ({

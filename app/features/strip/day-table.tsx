@@ -3,6 +3,7 @@ import type { Schedule } from '@escale/core/model';
 import { clock, phrase, render, saysTo, type Reader } from '@escale/core/say';
 import type { Departure, Strip } from '@escale/core/trip';
 import { format, MS } from '@escale/core/units';
+import { CELL, TableHead } from '../../ui/table-head';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
 import { LEVEL_WORD } from '../trip/finding-card';
@@ -68,7 +69,6 @@ export function DayTable({
     ...(has.waves ? ['Waves'] : []),
     ...(has.leaving ? ['Leaving then'] : []),
   ];
-  const cell = { flex: 1, paddingVertical: 4, paddingRight: 6 } as const;
   return (
     <View style={{ gap: 10 }}>
       <View role="list" aria-label="Marks of the day">
@@ -84,13 +84,7 @@ export function DayTable({
         ))}
       </View>
       <View role="table" aria-label={says(STRIP.hours, { day: strip.from })}>
-        <View role="row" style={{ flexDirection: 'row', borderBottomWidth: 2, borderColor: p.ink }}>
-          {heads.map((head) => (
-            <View key={head} role="columnheader" style={cell}>
-              <T as="label">{head}</T>
-            </View>
-          ))}
-        </View>
+        <TableHead heads={heads} />
         {hours.map((t) => {
           const sky = strip.sky.find((s) => t >= s.from && t < s.until),
             tide = near(strip.tide, t),
@@ -116,7 +110,7 @@ export function DayTable({
               style={{ flexDirection: 'row', borderBottomWidth: 1, borderColor: p.line }}
             >
               {cells.map((text, i) => (
-                <View key={i} role="cell" style={cell}>
+                <View key={i} role="cell" style={CELL}>
                   <T as="small">{text}</T>
                 </View>
               ))}

@@ -46,3 +46,10 @@ export const REPEAT = {
   plan: 'Plan it',
   dayFirst: 'First choose a day.',
 } as const;
+
+/** Whose forecast all of it leans on. */
+export const BY_WHOM = {
+  from: 'Forecast by {source}, {at:day} {at:clock}.',
+  invented: 'Invented weather, for show: it is no forecast.',
+  none: 'No forecast is here.',
+} as const;

@@ -16,6 +16,7 @@ import { DayStrip } from '../strip/day-strip';
 import { useTripView, type TripView } from '../trip/use-trip';
 import { OPENS } from './opens';
 import { RepeatButton } from '../trip/repeat-button';
+import { byWhom } from '../trip/by-whom';
 import { TRIPS } from './words';
 
 /** The trip that comes next, as one wants it in the morning: when, whether, what the day does, and who watches. */
@@ -114,7 +115,7 @@ function Countdown({ view: { says, assessment } }: { view: TripView }) {
 }
 
 /** The day in a strip that is only looked at. */
-function Glance({ view: { input, assessment, axis, reader } }: { view: TripView }) {
+function Glance({ view: { input, assessment, axis, reader, says } }: { view: TripView }) {
   const { trip, shed, conditions } = input;
   const strip = useMemo(
     () => axis && stripOf({ trip, shed, conditions }, axis),
@@ -123,11 +124,9 @@ function Glance({ view: { input, assessment, axis, reader } }: { view: TripView 
   if (!strip) return null;
   return (
     <View>
-      {conditions.forecast?.invented ? (
-        <T as="label" style={{ paddingHorizontal: 12 }}>
-          {TRIPS.invented}
-        </T>
-      ) : null}
+      <T as="label" style={{ paddingHorizontal: 12 }}>
+        {byWhom(conditions.forecast, says)}
+      </T>
       <DayStrip
         small
         strip={strip}

@@ -21,7 +21,6 @@ export const TRIPS = {
   home: 'home',
   at: '{at:clock}',
   noHour: '–',
-  invented: 'Invented weather, for show: the wind below is no forecast.',
   notFiled: 'No float plan is filed: nobody is watching the clock.',
   openTrip: 'Open the trip',
   under: 'Under way',

@@ -213,36 +213,6 @@ export const KeepOff = z.strictObject({
 });
 export type KeepOff = z.infer<typeof KeepOff>;
 
-const LimitRow = z.strictObject({
-  wind: z.number(),
-  gust: z.number(),
-  waves: z.number(),
-  waterTemperature: z.number(),
-  off: z.number(),
-  hours: z.number(),
-});
-/** Cautious limits by craft and skill (`trip/usual-limits.json`), in the units named. */
-export const UsualLimits = z.strictObject({
-  source: z.string().max(60),
-  confidence: z.enum(CONFIDENCE),
-  note: z.string().max(400),
-  units: z.record(LimitRow.keyof(), z.string().max(4)),
-  rows: z.array(
-    z.strictObject({ craft: z.array(z.enum(kinds)).min(1), new: LimitRow, some: LimitRow, sure: LimitRow }),
-  ),
-});
-
-/** What the wind ahead pushes on (`passage/windage.json`), m² by kind of boat, from least to most. */
-export const Windage = z.strictObject({
-  source: z.string().max(60),
-  confidence: z.enum(CONFIDENCE),
-  note: z.string().max(300),
-  metres2: z.record(
-    z.enum(Object.keys(CRAFT) as [Craft, ...Craft[]]),
-    z.tuple([z.number().positive(), z.number().positive()]),
-  ),
-});
-
 /** A task of getting ready (`passage/ready.json`). */
 export const ReadyRow = z.strictObject({
   id: z.string().max(40),

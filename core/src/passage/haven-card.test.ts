@@ -4,7 +4,7 @@ import { inputOf } from '../../test/demo';
 import { distance } from '../earth';
 import { assess } from '../trip';
 import { plannedPosition } from '.';
-import { floodedSpeed, havenCard } from './haven-card';
+import { floodedSpeed, havenCard, stays } from './haven-card';
 
 const HALF = 1_800_000;
 const input = inputOf(0);
@@ -61,5 +61,32 @@ describe('the haven card', () => {
       shed.places.map((p) => (p.kind === 'haven' ? { ...p, shore: 'cliff' as const } : { ...p, works: 9 })),
     );
     expect(bare.every(({ usual }) => usual === undefined)).toBe(true);
+  });
+  test('half hours at one landing are one stay until its last; the way between stands row by row', () => {
+    const rows = card();
+    const at = (name: string) => shed.places.find((place) => place.name === name)!;
+    const there = (hour: number, name: string, metres = 0) => ({
+      ...rows[0],
+      at: hour,
+      usual: { ...rows[0].usual!, place: at(name), metres },
+    });
+    const [a, b] = ['Gannow ramp', 'Tern Holm'];
+    const told = stays([
+      there(1, a),
+      there(2, a),
+      there(3, a, 900),
+      there(4, a, 800),
+      there(5, b),
+      there(6, b),
+    ]);
+    expect(told.map((row) => [row.at, row.until])).toEqual([
+      [1, 2],
+      [3, 3],
+      [4, 4],
+      [5, 6],
+    ]);
+    const { usual: _, ...bare } = rows[0];
+    expect(stays([bare, bare])).toHaveLength(2);
+    expect(stays([])).toEqual([]);
   });
 });

@@ -1,7 +1,7 @@
 import type { LatLon } from '../earth';
 import type { Place, Schedule } from '../model';
 import { MS } from '../units';
-import { landingsFrom, plannedPosition, type Landing, type Seeking } from './haven';
+import { ARRIVED, landingsFrom, plannedPosition, type Landing, type Seeking } from './haven';
 import { PASSAGE } from './limits';
 
 /** A row of the card: where the plan has one at an instant, and where one would land from there. */
@@ -57,4 +57,14 @@ export function havenCard(
     });
   }
   return rows;
+}
+
+/** Rows in which one stays at one landing, side by side, as one with its last hour. */
+export function stays(rows: readonly CardRow[]): (CardRow & { until: number })[] {
+  const there = ({ usual }: CardRow) => (usual && usual.metres < ARRIVED ? usual.place.id : undefined);
+  return rows.reduce<(CardRow & { until: number })[]>((all, row) => {
+    const last = all.at(-1);
+    const same = last !== undefined && there(last) !== undefined && there(last) === there(row);
+    return same ? [...all.slice(0, -1), { ...last, until: row.at }] : [...all, { ...row, until: row.at }];
+  }, []);
 }

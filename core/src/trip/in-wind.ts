@@ -1,5 +1,5 @@
 import type { Finding, Phrase } from '../model';
-import { leaning } from '../verdict';
+import { estimated, leaning } from '../verdict';
 
 /** What belongs to the hours on the water; kit and papers are as they are, whatever the wind. */
 const hangs = ({ varies, section }: Finding): boolean => varies === 'hour' && !section.startsWith('pack/');
@@ -23,9 +23,7 @@ export function byEstimate(findings: Finding[], assumed: Phrase, soonest: () => 
       : [],
   );
   return unsettled(findings, assumed).map((finding) =>
-    hangs(finding) && finding.level === STOP && !sure.has(finding.id)
-      ? { ...finding, level: 'fix', open: true, assumed: [...finding.assumed, assumed] }
-      : finding,
+    hangs(finding) && finding.level === STOP && !sure.has(finding.id) ? estimated(finding, assumed) : finding,
   );
 }
 const STOP = 'stop';

@@ -39,6 +39,17 @@ export function leaning(found: Finding, assumed: Phrase, mend?: Mend): Finding {
   };
 }
 
+/** The worst that a finding can be which leans on an estimate of our own. */
+const ESTIMATE = verdict.kinds['verdict/leans'].cases.estimate.level as Level;
+
+/** A finding that would stop, and does so by an estimate of our own: it is to be mended, no more, and says what it leans on. */
+export const estimated = (found: Finding, assumed: Phrase): Finding => ({
+  ...found,
+  level: ESTIMATE,
+  open: true,
+  assumed: [...found.assumed, assumed],
+});
+
 /** The speed of a plan, m/s, and whether somebody only guessed it. */
 export interface Pace {
   value: number;

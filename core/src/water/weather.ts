@@ -183,7 +183,8 @@ const asked = new WeakMap<SortedForecast, { from: number; until: number; worst: 
 
 /**
  * Worst of what is forecast within a span (epoch ms): the strongest hour of wind and of gust, the coldest water, the least
- * visibility, the first thunder, the highest waves. What is forecast for part of the span only counts where it is bad, never where it is good.
+ * visibility, the first thunder, the highest waves. What is forecast for part of the span only counts where it is bad, never where
+ * it is good.
  */
 export function worstWithin(forecast: SortedForecast, from: number, until: number): Worst | undefined {
   const last = asked.get(forecast);
