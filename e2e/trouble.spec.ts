@@ -2,8 +2,11 @@ import { type Page } from '@playwright/test';
 import { expect, Server, test, TRIP } from './server';
 
 const LAMP = '/trips/01890000-0000-7000-8000-000000000056';
-/** From a tap to the first word of trouble, ms, on a slow phone; a busy machine is given twice as much. */
-const AIM = 200;
+/**
+ * From a tap to the first word of trouble on a slow phone, in rounds of plain work on the same page: the aim of 200 ms is thirty of
+ * them on a quiet machine, and a busy one is given twice as many.
+ */
+const ROUNDS = 60;
 const CAT = '/trips/01890000-0000-7000-8000-000000000062';
 
 /** The application is on the device: pages that were never opened stand there without a signal. */
@@ -14,6 +17,18 @@ async function onDevice(page: Page): Promise<void> {
     await new Promise((done) => navigator.serviceWorker.addEventListener('controllerchange', done));
   });
 }
+
+/** What a round of plain work takes there, ms: the middle one of twenty. */
+const plainWork = (page: Page): Promise<number> =>
+  page.evaluate(() => {
+    const rounds = Array.from({ length: 20 }, () => {
+      const from = performance.now();
+      const things = Array.from({ length: 2000 }, (_, i) => ({ id: `${i}`, at: i / 7, open: true }));
+      JSON.parse(JSON.stringify(things));
+      return performance.now() - from;
+    });
+    return rounds.sort((a, b) => a - b)[10];
+  });
 
 /** Presses what is named, as somebody does it. */
 type Press = (page: Page, name: RegExp) => Promise<void>;
@@ -94,7 +109,7 @@ test.describe('without a signal', () => {
     });
 });
 
-test('the first word of trouble, four times slowed, comes within twice its aim of 200 ms', async ({
+test('the first word of trouble, four times slowed, comes within a fixed number of rounds of plain work', async ({
   go,
   page,
   context,
@@ -124,14 +139,17 @@ test('the first word of trouble, four times slowed, comes within twice its aim o
       words,
     );
   };
+  const before = await plainWork(page);
   const all = await first('Trouble', 'People before gear.');
   await expect(page.getByRole('link', { name: 'Fog' })).toBeVisible();
   const card = await first('Fog', 'Together. Mark where you are. Slow.');
+  const round = Math.max(before, await plainWork(page));
   console.warn(
-    `first word of trouble after ${Math.round(all)} ms, of a card after ${Math.round(card)} ms, at 4 times slowdown`,
+    `first word of trouble after ${Math.round(all)} ms, of a card after ${Math.round(card)} ms, at 4 times slowdown;` +
+      ` a round of plain work ${round.toFixed(1)} ms`,
   );
   await devtools.send('Emulation.setCPUThrottlingRate', { rate: 1 });
-  expect(Math.max(all, card)).toBeLessThan(2 * AIM);
+  expect(Math.max(all, card) / round).toBeLessThan(ROUNDS);
 });
 
 test('a catamaran: what one changes is reckoned at once', async ({ go, page }) => {
