@@ -5,7 +5,9 @@ import { defineConfig } from '@playwright/test';
 export default defineConfig({
   testDir: '.',
   outputDir: fileURLToPath(new URL('../test-results', import.meta.url)),
-  workers: 1,
+  // Each worker has a server of its own; files that tell one story are in order by themselves.
+  workers: 2,
+  fullyParallel: true,
   timeout: 60_000,
   expect: { timeout: 10_000 },
   retries: 0,
