@@ -220,7 +220,7 @@ function NearestLanding() {
       tideAt: heightsAt(tide),
     });
   const best = found?.[0];
-  if (!found || !best)
+  if (!here || !found || !best)
     return (
       <Panel title="Nearest landing">
         <T as="soft">
@@ -229,23 +229,21 @@ function NearestLanding() {
         </T>
       </Panel>
     );
+  const there = best.metres < ARRIVED;
   // A doubtful shore that is much nearer is worth a look all the same.
   const nearer = found.find((l) => l.doubts.length > 0 && l.metres < best.metres);
   return (
     <Panel title={best.doubts.length > 0 ? 'Nearest landing, not sure' : 'Nearest landing'}>
       <T as="figure">{way(best, reader)}</T>
-      {here && best.metres >= ARRIVED ? <T>{compass(best.bearing, here, now)}</T> : null}
+      {there ? null : <T>{compass(best.bearing, here, now)}</T>}
       <T as="soft">
-        {slow && best.metres >= ARRIVED
-          ? says(best.doubts.length > 0 ? LANDING.doubtTired : LANDING.tired, {
-              place: best.place.name,
-              doubts: doubtsOf(best, reader),
-              speed: slow,
-            })
-          : says(best.doubts.length > 0 ? LANDING.doubtFrom : LANDING.from, {
-              place: best.place.name,
-              doubts: doubtsOf(best, reader),
-            })}
+        {[
+          best.doubts.length > 0
+            ? says(LANDING.doubted, { place: best.place.name, doubts: doubtsOf(best, reader) })
+            : says(LANDING.sure, { place: best.place.name }),
+          slow && !there ? says(LANDING.tired, { speed: slow }) : LANDING.from,
+          ...(there ? [] : [LANDING.bearing]),
+        ].join(' ')}
       </T>
       {nearer ? (
         <T as="soft">

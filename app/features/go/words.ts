@@ -107,10 +107,10 @@ export const TURN = {
 /** The landing that is nearest: where, how far, and what is doubtful about it. */
 export const LANDING = {
   here: 'here, by the plan',
-  from: '{place}. From where the plan has you now. The bearing is true.',
-  tired: '{place}. From where the plan has you now, at {speed:speed} when tired. The bearing is true.',
-  doubtFrom: '{place}: {doubts}. From where the plan has you now. The bearing is true.',
-  doubtTired:
-    '{place}: {doubts}. From where the plan has you now, at {speed:speed} when tired. The bearing is true.',
+  sure: '{place}.',
+  doubted: '{place}: {doubts}.',
+  from: 'From where the plan has you now.',
+  tired: 'From where the plan has you now, at {speed:speed} when tired.',
+  bearing: 'The bearing is true.',
   nearer: 'Nearer: {place}, {way}; {doubts}.',
 } as const;

@@ -1,16 +1,16 @@
 import { View } from 'react-native';
 import type { Schedule } from '@escale/core/model';
-import { clock, phrase, render, saysTo, type Reader } from '@escale/core/say';
-import type { Departure, Strip } from '@escale/core/trip';
+import { clock, phrase, render, saysTo, type Reader, type Says } from '@escale/core/say';
+import { marksOf, type Departure, type Mark, type Strip } from '@escale/core/trip';
 import { format, MS } from '@escale/core/units';
 import { CELL, TableHead } from '../../ui/table-head';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
 import { LEVEL_WORD } from '../trip/finding-card';
-import { STRIP } from './words';
+import { MARK, STRIP } from './words';
 
 const SKY = { night: 'Night', twilight: 'Twilight', day: 'Day' } as const;
-const EVERY = 2 * MS.hour;
+const EVERY = MS.hour;
 
 /** How grave it is to leave then, and the first thing that makes it so. */
 function leavingWords({ worst, reason }: Departure, reader: Reader): string {
@@ -18,6 +18,18 @@ function leavingWords({ worst, reason }: Departure, reader: Reader): string {
   return worst === 'ready' || !reason
     ? level
     : render(phrase('strip.leaving', { level, why: reason.title }), reader);
+}
+
+function markWords(mark: Mark, name: (place: string) => string, says: Says): string {
+  switch (mark.kind) {
+    case 'reach':
+      return says(MARK.reach, { place: name(mark.place) });
+    case 'high':
+    case 'low':
+      return says(MARK[mark.kind], { height: mark.height });
+    default:
+      return says(MARK[mark.kind]);
+  }
 }
 
 /** The day strip for people who prefer to read, and for readers of screens. */
@@ -37,17 +49,6 @@ export function DayTable({
   const p = usePalette();
   const at = (t: number) => clock(t, reader);
   const says = saysTo(reader);
-  const marks = schedule
-    ? [
-        { at: schedule.leave, what: 'Leave' },
-        ...schedule.legs
-          .slice(0, -1)
-          .map((leg) => ({ at: leg.arrives, what: says(STRIP.reach, { place: name(leg.to) }) })),
-        ...(schedule.turnBack ? [{ at: schedule.turnBack, what: 'Turn back' }] : []),
-        ...(schedule.home ? [{ at: schedule.home, what: 'Home' }] : []),
-        ...(schedule.overdue ? [{ at: schedule.overdue, what: 'Overdue' }] : []),
-      ]
-    : [];
   const near = <V extends { at: number }>(list: V[], t: number) =>
     list.find((v) => Math.abs(v.at - t) <= EVERY / 4);
   const hours = Array.from(
@@ -72,14 +73,14 @@ export function DayTable({
   return (
     <View style={{ gap: 10 }}>
       <View role="list" aria-label="Marks of the day">
-        {marks.map((m) => (
+        {marksOf(strip, schedule).map((mark, i) => (
           <View
             role="listitem"
-            key={m.what}
+            key={i}
             style={{ flexDirection: 'row', borderBottomWidth: 1, borderColor: p.line }}
           >
-            <T style={{ width: 64 }}>{at(m.at)}</T>
-            <T>{m.what}</T>
+            <T style={{ width: 64 }}>{at(mark.at)}</T>
+            <T>{markWords(mark, name, says)}</T>
           </View>
         ))}
       </View>

@@ -61,8 +61,11 @@ test('the table twin has every mark of the day', () => {
     />,
   );
   const marks = screen.getByRole('list').textContent;
-  for (const word of ['Leave', 'Reach Tern Holm', 'Turn back', 'Home', 'Overdue'])
+  for (const word of ['First light', 'Sunrise', 'Leave', 'Reach Tern Holm', 'Turn back', 'Home', 'Overdue'])
     expect(marks).toContain(word);
+  expect(marks).toMatch(/High water, \d\.\d m/);
+  // Heads, and an hour each.
+  expect(screen.getAllByRole('row')).toHaveLength(2 + (strip.until - strip.from) / 3_600_000);
   expect(screen.getAllByRole('columnheader').map((h) => h.textContent)).toEqual([
     'Time',
     'Light',

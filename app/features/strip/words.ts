@@ -2,8 +2,7 @@
 export const STRIP = {
   hour: '{at:clock}',
   blows: '{wind:speed}',
-  reach: 'Reach {place}',
-  hours: '{day:day}, every two hours',
+  hours: '{day:day}, hour by hour',
   wind: '{wind:speed}, {gust:speed} from {from}°',
   stream: '{speed:speed} to {to}°',
   leave: 'leave {leave:clock}',
@@ -13,6 +12,23 @@ export const STRIP = {
   out: 'out {far:distance}',
   back: 'back {far:distance}',
   leg: '{far:distance}',
+} as const;
+
+/** What happens at an instant of the day. */
+export const MARK = {
+  dawn: 'First light',
+  sunrise: 'Sunrise',
+  sunset: 'Sunset',
+  dusk: 'Last light',
+  high: 'High water, {height:height}',
+  low: 'Low water, {height:height}',
+  works: 'The launch works from here on',
+  'works-no-more': 'The launch works no longer',
+  leave: 'Leave',
+  reach: 'Reach {place}',
+  'turn-back': 'Turn back',
+  home: 'Home',
+  overdue: 'Overdue',
 } as const;
 
 /** What is what on the strip, for who asks. */

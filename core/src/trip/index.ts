@@ -5,6 +5,7 @@
 export * from './assess';
 export type { AssessInput } from './context';
 export * from './strip';
+export * from './strip-marks';
 export * from './sweep';
 export { goesBeyond, LIMIT_NAMES, usualLimits } from './own-limits';
 export * from './changes';

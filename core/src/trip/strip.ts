@@ -1,7 +1,15 @@
 import { dayLight, skySpans, type Sky } from '../earth';
 import type { Assessment } from '../model';
 import { MS } from '../units';
-import { conditionsAt, conditionsFor, sortForecast, spansAbove, streamOf, tideOf } from '../water';
+import {
+  conditionsAt,
+  conditionsFor,
+  sortForecast,
+  spansAbove,
+  streamOf,
+  tideOf,
+  type TideExtreme,
+} from '../water';
 import type { AssessInput } from './context';
 
 /** Everything the day strip draws, on one axis. Instants epoch ms, heights metres, speeds m/s. */
@@ -10,6 +18,8 @@ export interface Strip {
   until: number;
   sky: { sky: Sky; from: number; until: number }[];
   tide: { at: number; height: number }[];
+  /** High and low waters within the axis. */
+  turns: TideExtreme[];
   works: { from: number; until: number }[];
   wind: { at: number; wind: number; gust: number; from: number }[];
   /** Where it is known: m/s and degrees true towards which it goes. */
@@ -65,6 +75,9 @@ export function stripOf(
       const height = tide?.heightAt(instant);
       return height === undefined ? [] : [{ at: instant, height }];
     }),
+    turns: (tide?.extremes(axis.from, axis.until) ?? []).filter(
+      ({ at: t }) => t >= axis.from && t <= axis.until,
+    ),
     works: tide && launch?.works !== undefined ? spansAbove(tide, launch.works, axis.from, axis.until) : [],
     wind: known.flatMap(({ instant, wind }) =>
       wind
