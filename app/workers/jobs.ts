@@ -15,7 +15,7 @@ import {
   type Span,
 } from '@escale/core/trip';
 import { wayHomeSteps, type WayHome } from '@escale/core/trip/way-home';
-import { windowSteps, type LeavingWindow } from '@escale/core/trip/windows';
+import { windowSteps, type Week } from '@escale/core/trip/windows';
 
 /** A piece of what a job gives, and how far it is. */
 export interface Piece<P> extends Progress {
@@ -60,7 +60,7 @@ export interface Jobs {
   /** Several days held against each other: a row of departures each, at the end. */
   days: { input: DaysJob; part: Departure[][] };
   /** Windows of leaving over many days: what came so far, again and again, and all of them at the end. */
-  windows: { input: SweepJob; part: LeavingWindow[] };
+  windows: { input: SweepJob; part: Week };
   /** When one must start for home from where one is. */
   home: { input: HomeJob; part: WayHome };
   /** One leak through each opening of a boat, in their order. */
@@ -108,9 +108,9 @@ export const JOBS: { [N in 'sweep' | 'days' | 'windows' | 'home' | 'leaks']: Wor
     let next = steps.next();
     let at: Progress = { done: 0, of: 0 };
     while (!next.done) {
-      const { windows, ...progress } = next.value;
+      const { week, ...progress } = next.value;
       at = progress;
-      yield windows ? { ...at, part: windows } : at;
+      yield week ? { ...at, part: week } : at;
       next = steps.next();
     }
     yield { ...at, part: next.value };

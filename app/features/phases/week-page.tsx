@@ -1,8 +1,9 @@
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { civilDate, plusDays, wallToInstant } from '@escale/core/earth';
-import { bestWindows, WINDOW_STEP, type LeavingWindow } from '@escale/core/trip/windows';
+import { bestWindows, WINDOW_STEP, type LeavingWindow, type Week as Found } from '@escale/core/trip/windows';
 import { MS } from '@escale/core/units';
+import { countLevels, worstLevel } from '@escale/core/verdict';
 import { conditionsFor } from '@escale/core/water';
 import { Button, Row } from '../../ui/button';
 import { Fold } from '../../ui/fold';
@@ -14,6 +15,7 @@ import { plainly } from '../../data/settings';
 import { useTrip } from '../trip/use-trip';
 import { TripScroll, useLeaveAt } from './day';
 import { WeekRows } from './week-rows';
+import { TRIP } from '../trip/words';
 import { WEEK } from './words';
 
 const DAYS = 7,
@@ -80,8 +82,9 @@ function Week({
     [trip, shed, conditions, begins, until],
   );
   const { parts, done, of, failed } = useJob('windows', stopped ? undefined : job);
-  const [held, setHeld] = useState<{ windows: LeavingWindow[]; done: number; of: number }>();
-  const windows = parts.at(-1) ?? held?.windows ?? [];
+  const [held, setHeld] = useState<{ week: Found; done: number; of: number }>();
+  const week = parts.at(-1) ?? held?.week ?? NOTHING;
+  const { windows } = week;
   const whole = done > 0 && done === of;
   const { leave } = assessment;
   const own =
@@ -99,7 +102,7 @@ function Week({
           <T role="status">{says(WEEK.looking, { done, of })}</T>
           <Button
             onPress={() => {
-              setHeld({ windows, done, of });
+              setHeld({ week, done, of });
               // A newer one of no hours takes its place, so that the worker is free.
               void run('windows', { ...job, until: job.from - 1 }, () => undefined);
               onStop(true);
@@ -109,7 +112,8 @@ function Week({
           </Button>
         </Row>
       )}
-      <Best windows={windows} whole={whole} />
+      <Whichever {...week} />
+      <Best week={week} whole={whole} />
       {leave !== undefined && own ? (
         <View style={{ gap: 4 }}>
           <T as="section" heading={2}>
@@ -119,18 +123,52 @@ function Week({
         </View>
       ) : null}
       {windows.length > 0 ? <WeekRows windows={windows} zone={reader.zone} /> : null}
-      {whole ? <List windows={windows} /> : null}
+      {whole ? <List week={week} /> : null}
     </>
   );
 }
 
-function Best({ windows, whole }: { windows: LeavingWindow[]; whole: boolean }) {
+const NOTHING: Found = { windows: [], always: [], kit: [] };
+
+/** What is the same at every hour, and how much there is that no hour changes: it stands against each window alike. */
+function Whichever({ always, kit }: Found) {
+  const { assessment, says } = useTrip();
+  const counts = countLevels([...assessment.findings.filter(({ varies }) => varies !== 'hour'), ...kit]);
+  const fixed = (['stop', 'fix'] as const).filter((level) => counts[level] > 0);
+  const told = always.filter(({ level }) => level !== 'know');
+  if (told.length === 0 && fixed.length === 0) return null;
+  return (
+    <View style={{ gap: 4 }}>
+      <T as="section" heading={2}>
+        {WEEK.whichever}
+      </T>
+      {told.map(({ level, title }, i) => (
+        <T key={i}>{says(WEEK.alike, { level: WEEK.level[level], what: title })}</T>
+      ))}
+      {fixed.length > 0 ? (
+        <T as="soft">
+          {says(WEEK.fixed, {
+            what: fixed
+              .map((level) => plainly(TRIP.count, { n: counts[level], level: WEEK.level[level] }))
+              .join(' · '),
+          })}
+        </T>
+      ) : null}
+    </View>
+  );
+}
+
+/** The level of a window, with what stands at every hour. */
+const levelOf = ({ worst }: LeavingWindow, { always }: Found) =>
+  WEEK.level[worstLevel([{ level: worst }, ...always])];
+
+function Best({ week, whole }: { week: Found; whole: boolean }) {
   const p = usePalette();
   const view = useTrip();
   const { says } = view;
   const leaveAt = useLeaveAt(view);
-  const best = bestWindows(windows, BEST);
-  if (windows.length === 0) return null;
+  const best = bestWindows(week.windows, BEST);
+  if (week.windows.length === 0) return null;
   return (
     <View style={{ gap: 10 }}>
       <T as="section" heading={2}>
@@ -150,7 +188,7 @@ function Best({ windows, whole }: { windows: LeavingWindow[]; whole: boolean }) 
                 until: window.until,
               })}
             </T>
-            <T as="strong">{WEEK.level[window.worst]}</T>
+            <T as="strong">{levelOf(window, week)}</T>
           </View>
           <T>
             {window.limits
@@ -171,7 +209,8 @@ function Best({ windows, whole }: { windows: LeavingWindow[]; whole: boolean }) 
 }
 
 /** All windows in words, for who reads and for a reader of the screen. */
-function List({ windows }: { windows: LeavingWindow[] }) {
+function List({ week }: { week: Found }) {
+  const { windows } = week;
   const { reader, says } = useTrip();
   const days = [...new Set(windows.map(({ from }) => civilDate(from, reader.zone)))];
   return (
@@ -187,7 +226,7 @@ function List({ windows }: { windows: LeavingWindow[] }) {
                   {says(w.limits ? WEEK.line : WEEK.lineClear, {
                     from: w.from,
                     until: w.until,
-                    level: WEEK.level[w.worst],
+                    level: levelOf(w, week),
                     what: w.limits ?? '',
                   })}
                 </T>

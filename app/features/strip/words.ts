@@ -41,7 +41,7 @@ export const LEGEND = {
   tide: 'Blue: height of tide at the launch, in metres on the staff at the left edge. Hatched on the axis: the hours in which the launch works.',
   stream:
     'Dots with a stroke: the stream, longer where it runs harder, pointing where it goes; a dot alone is slack.',
-  row: 'Columns: every hour of leaving, as tall as the worst that it gives. Low is good. Press one and it says why.',
+  row: 'Columns: every hour of leaving, as tall as the worst that the hour itself gives; what stands at every hour alike is not in it. Low is better. Press one and it says why.',
 } as const;
 
 export const WHY = {

@@ -1,8 +1,6 @@
 import type { Finding, Phrase } from '../model';
 import { estimated, leaning } from '../verdict';
-
-/** What belongs to the hours on the water; kit and papers are as they are, whatever the wind. */
-const hangs = ({ varies, section }: Finding): boolean => varies === 'hour' && !section.startsWith('pack/');
+import { hangs } from './alike';
 
 /** Findings about hours that may not be kept: none of them settles anything. */
 export const unsettled = (findings: Finding[], assumed: Phrase): Finding[] =>

@@ -1,6 +1,7 @@
 import type { Finding, Level } from '../model';
 import { MS } from '../units';
 import { worstLevel } from '../verdict';
+import { alike, ofTheHour, type Standing } from './alike';
 import { prepare } from './assess';
 import type { AssessInput } from './context';
 
@@ -16,6 +17,7 @@ export interface Departure {
 /**
  * The worst level that each departure would give, every `step` ms over [from, until]. A departure is judged by what changes
  * with the hour: what is wrong at every hour would hide every difference, and the row would show the kit instead of the hours.
+ * What the hours themselves stop counts always, even from the first to the last.
  * @param from, until epoch ms
  */
 export function sweep(input: AssessInput, from: number, until: number, step = STEP): Departure[] {
@@ -70,8 +72,7 @@ function* rowsAt(input: AssessInput, leaves: readonly number[]): Generator<Progr
   const prepared = prepare(input);
   const rows: Row[] = [];
   for (const leave of leaves) {
-    const varying = prepared.at(leave).findings.filter((f) => f.varies === 'hour');
-    rows.push({ leave, found: new Map(varying.map((f) => [f.id, f])) });
+    rows.push({ leave, found: ofTheHour(prepared.at(leave).findings) });
     yield { done: rows.length, of: leaves.length };
   }
   return rows;
@@ -79,15 +80,13 @@ function* rowsAt(input: AssessInput, leaves: readonly number[]): Generator<Progr
 
 interface Row {
   leave: number;
-  found: Map<string, Finding>;
+  found: Standing[];
 }
 
 function departuresOf(rows: Row[]): Departure[] {
-  const always = (found: Finding) =>
-    found.level !== worstLevel([]) && rows.every((row) => row.found.get(found.id)?.level === found.level);
-  const constant = new Set([...(rows[0]?.found.values() ?? [])].filter(always).map((f) => f.id));
+  const always = new Set(alike(rows.map(({ found }) => found)).map(({ id }) => id));
   return rows.map(({ leave, found }) => {
-    const counted = [...found.values()].filter((f) => !constant.has(f.id));
+    const counted = found.filter(({ id }) => !always.has(id));
     const worst = worstLevel(counted);
     const limiting = counted.filter((f) => f.level === worst);
     const [first] = limiting;

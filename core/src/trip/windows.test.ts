@@ -1,15 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
 import { inputOf, NOW, steady } from '../../test/demo';
 import { render } from '../say';
-import { prepare } from '.';
-import {
-  bestWindows,
-  inWindowOrder,
-  windowsOf,
-  windowSteps,
-  WINDOW_STEP,
-  type LeavingWindow,
-} from './windows';
+import { prepare, sweep, type AssessInput } from '.';
+import { bestWindows, inWindowOrder, weekOf, windowSteps, WINDOW_STEP, type LeavingWindow } from './windows';
 
 const HOUR = 3_600_000;
 const reader = { units: 'metric', zone: 'UTC', locale: 'en-GB' } as const;
@@ -19,10 +12,10 @@ function all(...args: Parameters<typeof windowSteps>) {
   const steps = windowSteps(...args);
   let next = steps.next();
   while (!next.done) {
-    if (next.value.windows) told.push(next.value.windows);
+    if (next.value.week) told.push(next.value.week.windows);
     next = steps.next();
   }
-  return { told, windows: next.value };
+  return { told, ...next.value };
 }
 
 describe('windows of leaving', () => {
@@ -86,6 +79,32 @@ describe('windows of leaving', () => {
   });
 });
 
+describe('what stands at every hour alike', () => {
+  const week = (forecast: AssessInput['conditions']['forecast'], trip: object = {}) =>
+    all(inputOf(0, { ...(forecast ? { forecast } : {}), trip }), NOW, NOW + 30 * HOUR, HOUR);
+  test('is told beside the windows, the worst first, and counted by none of them', () => {
+    const { always, kit, windows } = all({ ...inputOf(0), conditions: {} }, NOW, NOW + 30 * HOUR, HOUR);
+    expect(words(always[0].title)).toBe('No forecast');
+    expect(always[0].level).toBe('fix');
+    // The demo has no whistle, at no hour.
+    expect(kit.filter(({ level }) => level === 'stop')).toHaveLength(1);
+    expect(windows.some(({ limits }) => words(limits) === 'No forecast')).toBe(false);
+  });
+  test('a wind beyond the limit from the first hour to the last leaves no hour', () => {
+    const { always, windows } = week(steady({ wind: 15, gust: 20 }), { limits: { wind: 8, gust: 10 } });
+    expect(windows.every(({ worst }) => worst === 'stop')).toBe(true);
+    expect(bestWindows(windows, 3)).toEqual([]);
+    expect(always.some(({ level }) => level === 'stop')).toBe(false);
+    const blown = inputOf(0, {
+      forecast: steady({ wind: 15, gust: 20 }),
+      trip: { limits: { wind: 8, gust: 10 } },
+    });
+    expect(new Set(sweep(blown, NOW, NOW + 12 * HOUR, HOUR).map(({ worst: level }) => level))).toEqual(
+      new Set(['stop']),
+    );
+  });
+});
+
 describe('the order of windows', () => {
   const w = (worst: LeavingWindow['worst'], hours: number, open = false, from = 0): LeavingWindow => ({
     from: from * HOUR,
@@ -108,10 +127,10 @@ describe('the order of windows', () => {
   });
   test('rows with a hole between them are two windows', () => {
     const rows = [0, WINDOW_STEP, 3 * WINDOW_STEP].map((leave) => ({ leave, found: [] }));
-    expect(windowsOf(rows, WINDOW_STEP).map(({ from, until }) => [from, until])).toEqual([
+    expect(weekOf(rows, WINDOW_STEP).windows.map(({ from, until }) => [from, until])).toEqual([
       [0, WINDOW_STEP],
       [3 * WINDOW_STEP, 3 * WINDOW_STEP],
     ]);
-    expect(windowsOf([], WINDOW_STEP)).toEqual([]);
+    expect(weekOf([], WINDOW_STEP)).toEqual({ windows: [], always: [], kit: [] });
   });
 });

@@ -1,8 +1,9 @@
 import { civilDate } from '../earth';
-import type { Finding, Level, Phrase } from '../model';
+import type { Level, Phrase } from '../model';
 import { LEVELS } from '../model/lists';
 import { MS } from '../units';
 import { worstLevel } from '../verdict';
+import { alike, hangs, ofTheHour, type Standing } from './alike';
 import { prepare, type Prepared } from './assess';
 import type { AssessInput } from './context';
 import type { Progress } from './sweep';
@@ -22,10 +23,19 @@ export interface LeavingWindow {
   closes?: Phrase;
 }
 
+/** What came of many departures. */
+export interface Week {
+  windows: LeavingWindow[];
+  /** What the hours bring to every one of them alike, the worst first: no window counts it. */
+  always: Pick<Standing, 'level' | 'title'>[];
+  /** Of the kit, what is wrong at every one of them. */
+  kit: Pick<Standing, 'level'>[];
+}
+
 /** One departure as it was found. */
 interface Row {
   leave: number;
-  found: Pick<Finding, 'id' | 'level' | 'open' | 'title'>[];
+  found: Standing[];
 }
 
 /** So many departures are reckoned before what came so far is told again. */
@@ -41,7 +51,7 @@ export function* windowSteps(
   from: number,
   until: number,
   step = WINDOW_STEP,
-): Generator<Progress & { windows?: LeavingWindow[] }, LeavingWindow[]> {
+): Generator<Progress & { week?: Week }, Week> {
   const leaves = Array.from(
     { length: Math.max(0, Math.floor((until - from) / step) + 1) },
     (_, i) => from + i * step,
@@ -50,15 +60,11 @@ export function* windowSteps(
   const rows: Row[] = [];
   for (const leave of leaves) {
     const prepared = preparedOn(input, leave, days);
-    const found = prepared
-      .at(leave)
-      .findings.filter((f) => f.varies === 'hour')
-      .map(({ id, level, open, title }) => ({ id, level, title, ...(open ? { open } : {}) }));
-    rows.push({ leave, found });
+    rows.push({ leave, found: ofTheHour(prepared.at(leave).findings) });
     const at = { done: rows.length, of: leaves.length };
-    yield rows.length % BATCH === 0 ? { ...at, windows: windowsOf(rows, step) } : at;
+    yield rows.length % BATCH === 0 ? { ...at, week: weekOf(rows, step) } : at;
   }
-  return windowsOf(rows, step);
+  return weekOf(rows, step);
 }
 
 /** The trip as if it left on the day of an instant, by the water's calendar. */
@@ -76,18 +82,6 @@ function preparedOn(input: AssessInput, leave: number, days: Map<string, Prepare
 
 const rank = (level: Level) => LEVELS.indexOf(level);
 
-/** What stands at every departure alike hides every difference, and is left out. */
-function alike(rows: readonly Row[]): Set<string> {
-  const [first] = rows;
-  const least = worstLevel([]);
-  const same = (f: Row['found'][number]) =>
-    f.level !== least &&
-    rows.every(({ found }) =>
-      found.some(({ id, level, open }) => id === f.id && level === f.level && open === f.open),
-    );
-  return new Set((first?.found ?? []).filter(same).map(({ id }) => id));
-}
-
 interface Judged {
   leave: number;
   worst: Level;
@@ -104,9 +98,21 @@ function judged({ leave, found }: Row, without: ReadonlySet<string>): Judged {
 }
 
 /** Departures side by side that give the same level, with what opens and what closes each. */
-export function windowsOf(rows: readonly Row[], step: number): LeavingWindow[] {
-  const without = alike(rows);
-  const all = rows.map((row) => judged(row, without));
+export function weekOf(rows: readonly Row[], step: number): Week {
+  const always = alike(rows.map(({ found }) => found));
+  const without = new Set(always.map(({ id }) => id));
+  const told = always.filter(hangs).map(({ level, title }) => ({ level, title }));
+  return {
+    windows: windowsOf(
+      rows.map((row) => judged(row, without)),
+      step,
+    ),
+    always: told.sort((a, b) => rank(a.level) - rank(b.level)),
+    kit: always.filter((found) => !hangs(found)).map(({ level }) => ({ level })),
+  };
+}
+
+function windowsOf(all: readonly Judged[], step: number): LeavingWindow[] {
   const windows: LeavingWindow[] = [];
   let first = 0;
   all.forEach((one, i) => {

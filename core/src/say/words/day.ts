@@ -147,7 +147,7 @@ export const DAY_WORDS = {
   'home.late':
     'The route brings you home at {home:day} {home:clock}; you want to be home by {by:day} {by:clock}.',
   'home.late.mend': 'Leave earlier or shorten a halt',
-  'turn.late.title': 'The halt is too long',
+  'turn.late.title': 'You turn back too late',
   'turn.late': 'You would turn back at {turn:clock}; to be home in time you must turn by {latest:clock}.',
   'turn.none.title': 'No latest turn',
   'turn.none':
