@@ -1,5 +1,6 @@
 import type { LatLon } from '@escale/core/earth';
 import type { Place, Trip, Water } from '@escale/core/model';
+import { goThere } from '@escale/core/trip';
 import { change, create, newId } from '../../data/outbox';
 import { useKind } from '../../data/hooks';
 import { plainly } from '../../data/settings';
@@ -25,8 +26,8 @@ export function wayOf(view: TripView | undefined) {
     /** No more halts than a trip may have. */
     full: trip.halts.length >= MOST_HALTS,
     /** Goes there last, before the way home. */
-    goTo: ({ id, name }: Place, minutes = STAY) =>
-      halts([...trip.halts, { place: id, minutes }], plainly(CHART.onWay, { name })),
+    goTo: (place: Place) =>
+      halts(goThere(view.input, place, STAY), plainly(CHART.onWay, { name: place.name })),
     /** Leads the way by a place before it comes to a stop of it. */
     through: ({ id, name }: Place, before: Stop | undefined) =>
       halts(

@@ -38,7 +38,8 @@ export function useStops({ trip, shed, assessment, reader }: TripView): Stop[] {
 function hoursAt(stops: readonly Stop[]): Map<string, string[]> {
   const hours = new Map<string, string[]>();
   for (const { place, said } of stops)
-    hours.set(place.id, [...(hours.get(place.id) ?? []), ...(said ? [said] : [])]);
+    // Who stays where they put in is there at one hour, told once.
+    hours.set(place.id, [...new Set([...(hours.get(place.id) ?? []), ...(said ? [said] : [])])]);
   return hours;
 }
 
