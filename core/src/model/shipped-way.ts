@@ -18,7 +18,9 @@ const LimitRow = z.strictObject({
 export const UsualLimits = z.strictObject({
   source: z.string().max(60),
   confidence: z.enum(CONFIDENCE),
-  note: z.string().max(400),
+  note: z.string().max(500),
+  /** Of these nobody goes beyond what is usual for somebody sure of such a boat, but knowingly. */
+  stops: z.array(LimitRow.keyof()),
   units: z.record(LimitRow.keyof(), z.string().max(4)),
   rows: z.array(
     z.strictObject({ craft: z.array(z.enum(kinds)).min(1), new: LimitRow, some: LimitRow, sure: LimitRow }),

@@ -3,6 +3,7 @@ import fc from 'fast-check';
 import { check } from '../../test/check';
 import { aBoat, aPerson, inputOf, steady } from '../../test/demo';
 import { world } from '../../test/afloat';
+import type { Forecast } from '../model';
 import { CRAFT, type Craft } from '../model/lists';
 import { render } from '../say';
 import { assess } from '../trip';
@@ -177,9 +178,31 @@ describe('in the whole of a trip', () => {
     expect(range![0]).toBeLessThan(value);
     expect(value).toBe(fresh.schedule!.home);
   });
+  test('in a calm that nobody forecast, and on a stream that nobody knows, no hour is settled', () => {
+    const on = (what: 'lake' | 'coastal', forecast?: Forecast, boat = kayak) => {
+      const w = world(boat, [aPerson()], { water: { class: what } });
+      const { findings } = assess({ ...w.input, conditions: forecast ? { forecast } : {} });
+      const light = findings.find(({ id }) => id.startsWith('day/light/'))!;
+      return [light.level, light.assumed.map((p) => render(p, reader)).join(' ')];
+    };
+    const calm = steady({ wind: 0, gust: 1 });
+    const until = (hour: string) => ({ ...calm, hours: calm.hours.filter(({ at }) => at <= hour) });
+    expect(on('lake', calm)).toEqual(['ready', '']);
+    const unknown = ['know', expect.stringMatching(/^The wind is not known for all of these hours/)];
+    expect([
+      on('lake'),
+      on('lake', until('2026-05-12T12:00')),
+      on('lake', { ...calm, invented: true }),
+    ]).toEqual([unknown, unknown, unknown]);
+    expect(on('coastal', calm)).toEqual(['know', 'The stream is not known for all of these hours.']);
+    // A motor is held up by neither so that it would be reckoned.
+    const skiff = aBoat({ basis: {} });
+    expect(on('lake', undefined, skiff)).toEqual(['ready', '']);
+  });
   test('hours by an estimate of our own settle nothing, and stop only where both ends of it do', () => {
     const on = (wind: number, hours: number) => {
-      const w = world(kayak, [aPerson()], { trip: { limits: { hours, wind: 20 } } });
+      const water = { class: 'lake' as const };
+      const w = world(kayak, [aPerson()], { water, trip: { limits: { hours, wind: 20 } } });
       const places = w.input.shed.places.map((place) =>
         place.kind === 'ground' ? { ...place, position: { lat: 41.25, lon: -29.5 } } : place,
       );

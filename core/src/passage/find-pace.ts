@@ -1,11 +1,12 @@
 import { drives } from '../boat';
+import type { LatLon } from '../earth';
 import type { Boat, Finding, Leg, Person, Place, Schedule } from '../model';
 import { phrase } from '../say';
 import { asPrinted, MS } from '../units';
 import { goTo } from '../verdict';
 import { PASSAGE } from './limits';
 import type { Outing } from './outing';
-import type { Stuck } from './route';
+import type { Meets, Stuck } from './route';
 
 /** How fast they go, who is slower than that, and where they make no way. */
 export interface Pacing extends Outing {
@@ -122,6 +123,19 @@ export function windFindings(pacing: Pacing, { legs, home }: Schedule): Finding[
     }),
   ];
 }
+
+/** Goes any of them by arms, through hours or at places of which no wind is known? Their hours are those of a calm then. */
+export const windUnsure = (
+  { route, places }: Pick<Pacing, 'route' | 'places'>,
+  { legs }: Schedule,
+  windAt: Meets['windAt'],
+): boolean =>
+  (route?.arms.length ?? 0) > 0 &&
+  legs.some(({ from, to, departs, arrives, metres }) => {
+    const at = (id: string) => places.find((place) => place.id === id)?.position;
+    const met = (when: number, here: LatLon | undefined) => here && windAt?.(when, here);
+    return metres > 0 && !(met(departs, at(from)) && met(arrives, at(to)));
+  });
 
 /** What the wind may take on a leg, ms: between the two ends of the band. */
 export const lost = ({ arrives, soonest = arrives }: Leg): number => arrives - soonest;

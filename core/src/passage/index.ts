@@ -8,7 +8,7 @@ export * from './ready';
 export * from './far-off';
 export * from './haven';
 export { boundFindings, leaveFindings, passageFindings } from './findings';
-export { paceFindings, stuckFinding, windFindings } from './find-pace';
+export { paceFindings, stuckFinding, windFindings, windUnsure } from './find-pace';
 export type { Outing } from './outing';
 export { latestTurnOf } from './find-light';
 export { readyFindings } from './find-ready';

@@ -24,6 +24,7 @@ import {
   stuckFinding,
   routeFindings,
   windFindings,
+  windUnsure,
   type Meets,
   type Stuck,
 } from '../passage';
@@ -47,6 +48,7 @@ import {
   densityOf,
   oldFrom,
   riverFindings,
+  streamUnsure,
   waterFindings,
   weatherAt,
   worstWithin,
@@ -58,7 +60,7 @@ import { missingFindings } from './findings';
 import { stepFigures } from './step-figures';
 import { limitFinder } from './find-limits';
 import { TRIP } from './limits';
-import { byEstimate, unsettled } from './in-wind';
+import { byEstimate, inStream, unsettled } from './in-wind';
 import { withWhose } from './own-limits';
 import { daysOf, matchParty, partiesOf, partyFindings } from './parties';
 
@@ -130,8 +132,11 @@ export function prepare(input: AssessInput): Prepared {
   };
   /** The same, as far as they hold where a wind that nobody measured on them decides the hours. */
   const hours = (schedule: Schedule, stuck: Stuck | undefined, figures: Figures): Finding[] => {
-    const found = onHours(schedule, figures);
-    if (stuck) return unsettled(found, phrase('way.wind.calm'));
+    const still = onHours(schedule, figures);
+    const all = streamUnsure(context, schedule) ? inStream(still, phrase('way.stream.unknown')) : still;
+    if (stuck) return unsettled(all, phrase('way.wind.calm'));
+    const calm = windUnsure(onWay, schedule, blowsAt(context));
+    const found = calm ? unsettled(all, phrase('way.wind.unknown')) : all;
     const wind = windFindings(onWay, schedule);
     if (wind.length === 0) return found;
     const soonest = () => {
@@ -296,14 +301,16 @@ function onClock(
       windAt,
       soonest,
     });
-  // Weather that was made up for show moves no hour that somebody ashore is told.
-  const blows = forecast && !forecast.invented ? forecast : undefined;
-  const timed = clocked(blows && ((at, here) => weatherAt(blows, at, here)));
+  const timed = clocked(blowsAt({ forecast }));
   if (!isStuck(timed)) return { timed };
   if (timed.stuck.wind === undefined) return { stuck: timed };
   const calm = clocked();
   return isStuck(calm) ? { stuck: calm } : { timed: calm, stuck: timed };
 }
+
+/** Weather that was made up for show moves no hour that somebody ashore is told. */
+const blowsAt = ({ forecast }: Pick<Context, 'forecast'>): Meets['windAt'] =>
+  forecast && !forecast.invented ? (at, here) => weatherAt(forecast, at, here) : undefined;
 
 function withLatestTurn(context: Context, schedule: Schedule, homeBy: number | undefined): Schedule {
   const latestTurn = latestTurnOf(context, schedule, homeBy);

@@ -6,7 +6,7 @@ import { goTo, leanOnPace } from '../verdict';
 import { heightsAt, leansOnForecast, type Worst } from '../water';
 import type { Context } from './context';
 import { TRIP } from './limits';
-import { goesBeyond, LIMIT_NAMES, usualOf, type Usual } from './own-limits';
+import { goesBeyond, LIMIT_NAMES, usualForAnybody, usualOf, type Usual } from './own-limits';
 
 /** How far off and how long, held against limits; and all that goes beyond what is usual for those who said no limit of their own. */
 export function limitFinder(context: Context): (schedule: Schedule, worst: Worst | undefined) => Finding[] {
@@ -135,21 +135,30 @@ function usualFindings(
   const beyond = all.flatMap(({ name, usual }) => {
     const actual = actuals[name];
     if (!actual) return [];
-    return goesBeyond(name, actual.value, usual.limit) ? [{ name, usual, said: actual.say(usual) }] : [];
+    if (!goesBeyond(name, actual.value, usual.limit)) return [];
+    const most = usualForAnybody(name, usual.boat);
+    const anybody = most !== undefined && goesBeyond(name, actual.value, most) ? { most } : {};
+    return [{ name, usual, said: actual.say(usual), ...anybody }];
   });
   const [first] = beyond;
   if (!first) return [];
   const unset = beyond.find(({ name }) => ownLimits[name] === undefined);
-  const { person } = (unset ?? first).usual;
+  const anybody = beyond.find(({ name, most }) => most !== undefined && ownLimits[name] === undefined);
+  const { person } = (anybody ?? unset ?? first).usual;
   return [
-    TRIP.finding('trip/usual', unset ? 'beyond' : 'knowingly', trip.id, {
-      title: phrase('usual.title'),
-      because: beyond.map(({ usual, said }) =>
-        phrase(`usual.${usual.said ? usual.level : 'unsaid'}`, { who: usual.person.name, said }),
-      ),
+    TRIP.finding('trip/usual', anybody ? 'anybody' : unset ? 'beyond' : 'knowingly', trip.id, {
+      title: phrase(anybody ? 'usual.anybody.title' : 'usual.title'),
+      because: [
+        ...beyond.map(({ usual, said }) =>
+          phrase(`usual.${usual.said ? usual.level : 'unsaid'}`, { who: usual.person.name, said }),
+        ),
+        ...(anybody?.most === undefined ? [] : [phrase('usual.anybody', { limit: anybody.most })]),
+      ],
       assumed: [phrase('usual.rule')],
       mend: { label: phrase('usual.mend', { who: person.name }), ...goTo.person(person.id, '/skills') },
-      others: [{ label: phrase('usual.trip'), ...goTo.trip(trip.id, `/limits/${(unset ?? first).name}`) }],
+      others: [
+        { label: phrase('usual.trip'), ...goTo.trip(trip.id, `/limits/${(anybody ?? unset ?? first).name}`) },
+      ],
     }),
   ];
 }

@@ -6,6 +6,15 @@ import { hangs } from './alike';
 export const unsettled = (findings: Finding[], assumed: Phrase): Finding[] =>
   findings.map((finding) => (hangs(finding) ? leaning(finding, assumed) : finding));
 
+/** What is said of the hours themselves: when one is home, and how much is left then. */
+const OF_HOURS = ['day/light', 'day/turn', 'trip/hours'];
+
+/** Findings where the stream is not known: what is said of the hours themselves settles nothing. */
+export const inStream = (findings: Finding[], assumed: Phrase): Finding[] =>
+  findings.map((finding) =>
+    OF_HOURS.some((kind) => finding.id.startsWith(kind)) ? leaning(finding, assumed) : finding,
+  );
+
 /**
  * Findings about hours that are told by an estimate of our own, at its slow end: none is Ready by it, and one stops only where it
  * does at the other end as well; else it is to be mended, and open.

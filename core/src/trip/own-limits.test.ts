@@ -43,7 +43,11 @@ describe('limits of each who goes', () => {
 describe('how far off and how long', () => {
   /** One launch; the halt 1.1 km north of it, and no other landing. */
   const on = (limits: Limits, more: { people?: Person[]; trip?: Partial<Trip> } = {}) =>
-    world(kayak, more.people ?? [skilled({})], { wind: 0, trip: { limits, ...more.trip } });
+    world(kayak, more.people ?? [skilled({})], {
+      wind: 0,
+      water: { class: 'lake' },
+      trip: { limits, ...more.trip },
+    });
   const off = (limit: number, place: Partial<Place>) => {
     const { input } = on({ off: limit });
     const [launch, halt] = input.shed.places;
@@ -118,6 +122,20 @@ describe('what is usual for somebody', () => {
     });
     expect(said([aPerson()], all, 7).level).toBe('know');
     expect(said([skilled({})], {}, 3).say).not.toMatch(/wind up to/);
+  });
+  test('a wind beyond what is usual for anybody stops, until somebody goes beyond it knowingly', () => {
+    const found = said([aPerson({ name: 'Bo' })], {}, 9);
+    expect([found.level, found.say]).toEqual([
+      'stop',
+      expect.stringMatching(/has 16\.0 kn as the upper end\.$/),
+    ]);
+    expect(said([skilled({})], { gust: 30 }, 9).level).toBe('stop');
+    expect(said([aPerson()], all, 9).level).toBe('know');
+    // At the upper end itself one is still within what is usual for whoever is sure of her.
+    expect(said([aPerson()], {}, usualLimits('sit-inside', 'sure').wind).level).toBe('fix');
+    // Cold water, waves, distance and hours are our own estimate and stop nobody.
+    const cold = world(kayak, [aPerson()], { wind: 1, trip: { limits: {} } });
+    expect(cold.level('trip/usual')).toBe('fix');
   });
   test('a limit of one speaks for nobody else', () => {
     const bold = skilled({ limits: { wind: 9 } }, 'Bo');

@@ -55,6 +55,11 @@ export function usualLimits(kind: Boat['kind'], level: Level): Record<LimitName,
   ) as Record<LimitName, number>;
 }
 
+/** What somebody sure of such a boat does not go beyond, of what stops whoever did not say that they will. */
+export const usualForAnybody = (name: LimitName, { kind }: Pick<Boat, 'kind'>): number | undefined =>
+  STOPS.has(name) ? usualLimits(kind, 'sure')[name] : undefined;
+const STOPS: ReadonlySet<string> = new Set(table.stops);
+
 /** Somebody's usual limit of one kind, where they said none of their own. */
 export interface Usual {
   person: Person;

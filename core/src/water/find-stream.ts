@@ -44,6 +44,10 @@ export function streamFindings(
   return [];
 }
 
+/** Is a stream that may run there unknown, or that of another water, for part of the hours of a trip? */
+export const streamUnsure = (on: OnWater, schedule: Schedule): boolean =>
+  (on.water?.class === 'river' && !on.stream) || streamFindings(on, schedule).length > 0;
+
 /** How a river stands: nobody said, from another day, or rising. */
 export function riverFindings({ trip, water, now }: OnWater): Finding[] {
   if (water?.class !== 'river') return [];

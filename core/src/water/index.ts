@@ -12,7 +12,7 @@ export * from './typed';
 export * from './waves';
 export * from './weather';
 export * from './worse';
-export { riverFindings } from './find-stream';
+export { riverFindings, streamUnsure } from './find-stream';
 export { waterFindings } from './findings';
 export type { OnWater } from './on-water';
 export { isPoor, oldFrom } from './find-weather';

@@ -76,6 +76,8 @@ export const STORE_WORDS = {
   'limit.hours': '{out:span} on the water; the limit is {limit:span}.',
   'limit.hours.mend': 'Make the way shorter',
   'usual.title': 'Beyond what is usual for somebody',
+  'usual.anybody.title': 'More wind than is usual for anybody in such a boat',
+  'usual.anybody': 'Somebody sure of such a boat has {limit:speed} as the upper end.',
   'usual.new': '{who} is new to it: {said}',
   'usual.some': '{who} knows it in calm: {said}',
   'usual.sure': '{who} is sure of it: {said}',

@@ -46,6 +46,8 @@ export const WAY_WORDS = {
   'way.wind.model':
     'A paddler gives 30 to 50 watts; what the wind pushes on is a guess for such a boat. Nobody has measured yours.',
   'way.wind.calm': 'The hours shown are those of a calm.',
+  'way.wind.unknown': 'The wind is not known for all of these hours: where it is not, a calm is taken.',
+  'way.stream.unknown': 'The stream is not known for all of these hours.',
   'way.traffic.title': 'You cross {place}',
   'way.traffic.quiet.title': '{place} is quiet as you cross',
   'way.traffic.at':
