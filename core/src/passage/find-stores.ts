@@ -22,13 +22,13 @@ export function fuelFindings(on: Storing, schedule: Schedule, figures: Figures):
   if (!speed) return [];
   return motored(trip, shed.boats).flatMap((one) => {
     const stores = storesOn(one, speed.value, schedule);
-    return stores ? [fuelFinding(on, stores, figures)] : [];
+    return stores ? [fuelFinding(on, stores, schedule, figures)] : [];
   });
 }
 
 const THIRDS = PASSAGE.at('day/fuel', 'over-thirds');
 
-function fuelFinding(on: Storing, stores: Stores, figures: Figures): Finding {
+function fuelFinding(on: Storing, stores: Stores, { halts }: Schedule, figures: Figures): Finding {
   const { boat, kind, held, used, legs, rate } = stores;
   if (held === undefined || used === undefined) {
     const lacks = held === undefined ? 'held' : 'rate';
@@ -59,8 +59,16 @@ function fuelFinding(on: Storing, stores: Stores, figures: Figures): Finding {
       ),
     }),
   ];
+  // Who fishes under way burns while they stay: enough is enough only if it is so even then.
+  const stay = halts.reduce((sum, { from, until }) => sum + until - from, 0) / MS.second;
+  const all = used + stay * (rate?.value ?? 0);
+  const shorter = { label: phrase('fuel.shorter'), ...goTo.trip(on.trip.id, '/halts') };
+  const rests = {
+    said: phrase(`${kind}.rests`, { stay, all }),
+    mend: { label: phrase('fuel.stay'), ...goTo.trip(on.trip.id, '/halts') },
+    lightens: false,
+  };
   const doubts = doubtsOf(on, stores);
-  const [doubt] = doubts;
   const over = used > held;
   if (over || used > held * THIRDS) {
     const sure = doubts.every(({ lightens }) => !lightens) && !on.speed?.guessed;
@@ -69,8 +77,8 @@ function fuelFinding(on: Storing, stores: Stores, figures: Figures): Finding {
       because,
       figures: shown,
       assumed: doubts.map(({ said }) => said),
-      mend: { label: phrase('fuel.shorter'), ...goTo.trip(on.trip.id, '/halts') },
-      ...(doubt ? { others: [doubt.mend] } : {}),
+      mend: shorter,
+      ...(doubts[0] ? { others: [doubts[0].mend] } : {}),
     });
   }
   const within = PASSAGE.finding('day/fuel', 'within', boat.id, {
@@ -78,13 +86,12 @@ function fuelFinding(on: Storing, stores: Stores, figures: Figures): Finding {
     because,
     figures: shown,
   });
+  const [doubt, ...more] = [...doubts, ...(all > held * THIRDS ? [rests] : [])];
   return doubt
-    ? doubts
-        .slice(1)
-        .reduce(
-          (found, { said }) => ({ ...found, assumed: [...found.assumed, said] }),
-          leaning(within, doubt.said, doubt.mend),
-        )
+    ? more.reduce(
+        (found, { said }) => ({ ...found, assumed: [...found.assumed, said] }),
+        leaning(within, doubt.said, doubt.mend),
+      )
     : leanOnPace(on, within);
 }
 

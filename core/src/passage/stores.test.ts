@@ -4,8 +4,12 @@ import { aBoat, aPerson } from '../../test/demo';
 import { world } from '../../test/afloat';
 import type { Boat, Schedule } from '../model';
 import { storeOf } from '../boat';
+import { render } from '../say';
+import { assess } from '../trip';
 import { HOUR, HORSEPOWER, US_GALLON } from '../units';
 import { motored, storesOn } from '.';
+
+const reader = { units: 'metric', zone: 'UTC', locale: 'en-GB' } as const;
 
 type Drive = Boat['propulsion'][number];
 const LITRE = 0.001;
@@ -101,6 +105,25 @@ describe('fuel over a trip', () => {
     expect(on({ burn: 0.03 / 400 }, { fuel: 0.02 }, { basis }).level('day/fuel')).toBe('fix');
     expect(on({}, { fuel: 0.02, basis: { '/fuel': 'guessed' } }).level('day/fuel')).toBe('know');
     expect(on({}, { fuel: 0.02, speed: 5, basis: { '/speed': 'guessed' } }).level('day/fuel')).toBe('know');
+  });
+  test('enough is enough only if it is so with the motor running at halts too', () => {
+    // 2.2 km out and home take 442 s, and burn 22 L/h there; halts of 10 min and of 2 h.
+    const stay = (minutes: number) => {
+      const w = on({ burn: 22e-3 / 3600 }, { fuel: 0.02 });
+      const halts = w.input.trip.halts.map((halt) => ({ ...halt, minutes }));
+      return assess({ ...w.input, trip: { ...w.input.trip, halts } }).findings.find(({ id }) =>
+        id.startsWith('day/fuel'),
+      )!;
+    };
+    expect(stay(10).level).toBe('ready');
+    const long = stay(120);
+    // 442 s and 7,200 s at 22 L/h are 46.7 L.
+    expect([long.level, long.assumed.map((p) => render(p, reader))]).toEqual([
+      'know',
+      [
+        'Her motor is taken to rest where you stay, 2 h 00 in all. Running all that time as well she would burn 46.7 L.',
+      ],
+    ]);
   });
   test('it says what is left at each place', () =>
     expect(on({}, { fuel: 0.02 }).say('day/fuel').join(' ')).toMatch(

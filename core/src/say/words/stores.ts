@@ -13,6 +13,9 @@ export const STORE_WORDS = {
   'fuel.say': 'Say what is aboard',
   'fuel.mend': 'Enter it',
   'fuel.shorter': 'Make the way shorter',
+  'fuel.rests':
+    'Her motor is taken to rest where you stay, {stay:span} in all. Running all that time as well she would burn {all:volume}.',
+  'fuel.stay': 'Stay for less long',
   'charge.title': 'Battery for {boat}, with a third kept',
   'charge.short.title': 'Too little battery for {boat}',
   'charge.unknown.title': 'Whether the battery of {boat} lasts is not known',
@@ -20,6 +23,8 @@ export const STORE_WORDS = {
     '{boat} draws {used:energy} of the {held:energy} that may be used on this way: {share:percent}.',
   'charge.most': 'A third out, a third home, a third kept: at most {most:energy} may go.',
   'charge.left': '{left:energy} at {place}',
+  'charge.rests':
+    'Her motor is taken to rest where you stay, {stay:span} in all. Running all that time as well it would take {all:energy}.',
   'charge.full': 'The battery is taken to be full as she leaves; nobody said so.',
   'charge.no-held': 'Nobody said what the battery of {boat} holds.',
   'charge.no-rate': 'Nobody said what {boat} draws.',
