@@ -24,10 +24,12 @@ const PADDED = { padding: 14, gap: 14, maxWidth: 760, width: '100%', alignSelf: 
 
 /** The hours of the next days in which a trip works: the best of them in words, all of them in rows. */
 export function WeekPage() {
-  const { trip, reader } = useTrip();
+  const { trip, reader, input } = useTrip();
   const now = useNow(WINDOW_STEP);
   const today = civilDate(now, reader.zone);
-  const conditions = useDaysAhead(trip.id, today, DAYS + 1);
+  const ahead = useDaysAhead(trip.id, today, DAYS + 1);
+  // Without a signal the device may have the weather of the trip’s own day and of no other.
+  const conditions = ahead && !ahead.forecast ? input.conditions : ahead;
   const [stopped, setStopped] = useState(false);
   return (
     <TripScroll style={PADDED}>

@@ -46,6 +46,14 @@ test('stopped, it says how far it looked and begins anew when asked', async () =
   await user.click(within(document.body).getByRole('button', { name: WEEK.again }));
   expect(await screen.findByText(/^Looking/)).toBeTruthy();
 });
+test('where no weather of the days ahead is to be had, that of the trip’s own day counts', async () => {
+  const { fetch } = globalThis;
+  globalThis.fetch = ((path: string, init?: RequestInit) =>
+    /days=/.test(path) ? Promise.reject(new TypeError('no signal')) : fetch(path, init)) as typeof fetch;
+  show(<WeekPage />, { trip: TRIP });
+  expect(await screen.findByRole('button', { name: WEEK.list }, { timeout: 25_000 })).toBeTruthy();
+  expect(screen.queryByText('Fix: No forecast.')).toBeNull();
+});
 test('without a water no hour is looked at', async () => {
   const held = server.things.find(({ id }) => id === TRIP)!;
   Object.assign(held, { doc: { ...held.doc, water: undefined } });
