@@ -13,27 +13,28 @@ export const hangs = ({ varies, section }: Pick<Standing, 'varies' | 'section'>)
 
 /** What of an assessment the hour of leaving changes. */
 export const ofTheHour = (findings: readonly Finding[]): Standing[] =>
-  findings
-    .filter(({ varies }) => varies === 'hour')
-    .map(({ id, level, open, section, title, because, varies }) => ({
-      ...{ id, level, section, title, because },
-      ...(open ? { open } : {}),
-      ...(varies ? { varies } : {}),
-    }));
+  findings.filter(({ varies }) => varies === 'hour');
 
 /**
- * What stands at every departure alike: beside it no difference between the hours would be seen. What stops by the hours
- * themselves is never among it, even if it does so from the first to the last: there is no better hour then.
+ * Gathers what stands at every departure alike, one after the other: beside it no difference between the hours would be seen. What
+ * stops by the hours themselves is never among it, even if it does so from the first to the last: there is no better hour then.
  */
-export function alike(rows: readonly (readonly Standing[])[]): Standing[] {
-  const levels = rows.map(
-    (found) => new Map(found.map(({ id, level, open }) => [id, `${level} ${open === true}`])),
-  );
-  const [first = []] = rows;
-  return first.filter(
-    (f) =>
-      f.level !== LEAST &&
-      !(f.level === STOP && hangs(f)) &&
-      levels.every((of) => of.get(f.id) === levels[0].get(f.id)),
-  );
+export class Alike {
+  #same: Standing[] | undefined;
+
+  add(found: readonly Standing[]): void {
+    if (!this.#same) {
+      this.#same = found.filter((f) => f.level !== LEAST && !(f.level === STOP && hangs(f)));
+      return;
+    }
+    const there = new Map(found.map((f) => [f.id, f]));
+    this.#same = this.#same.filter(({ id, level, open }) => {
+      const other = there.get(id);
+      return other?.level === level && other.open === open;
+    });
+  }
+
+  get all(): readonly Standing[] {
+    return this.#same ?? [];
+  }
 }

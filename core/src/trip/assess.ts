@@ -133,7 +133,7 @@ export function prepare(input: AssessInput): Prepared {
   /** The same, as far as they hold where a wind that nobody measured on them decides the hours. */
   const hours = (schedule: Schedule, stuck: Stuck | undefined, figures: Figures): Finding[] => {
     const still = onHours(schedule, figures);
-    const all = streamUnsure(context, schedule) ? inStream(still, phrase('way.stream.unknown')) : still;
+    const all = streamUnsure(context, still) ? inStream(still, phrase('way.stream.unknown')) : still;
     if (stuck) return unsettled(all, phrase('way.wind.calm'));
     const calm = windUnsure(onWay, schedule, blowsAt(context));
     const found = calm ? unsettled(all, phrase('way.wind.unknown')) : all;

@@ -1,7 +1,7 @@
 import type { Finding, Level } from '../model';
 import { MS } from '../units';
 import { worstLevel } from '../verdict';
-import { alike, ofTheHour, type Standing } from './alike';
+import { Alike, ofTheHour, type Standing } from './alike';
 import { prepare } from './assess';
 import type { AssessInput } from './context';
 
@@ -84,7 +84,9 @@ interface Row {
 }
 
 function departuresOf(rows: Row[]): Departure[] {
-  const always = new Set(alike(rows.map(({ found }) => found)).map(({ id }) => id));
+  const alike = new Alike();
+  for (const { found } of rows) alike.add(found);
+  const always = new Set(alike.all.map(({ id }) => id));
   return rows.map(({ leave, found }) => {
     const counted = found.filter(({ id }) => !always.has(id));
     const worst = worstLevel(counted);

@@ -2,7 +2,14 @@ import { describe, expect, test } from '@jest/globals';
 import { inputOf, NOW, steady } from '../../test/demo';
 import { render } from '../say';
 import { prepare, sweep, type AssessInput } from '.';
-import { bestWindows, inWindowOrder, weekOf, windowSteps, WINDOW_STEP, type LeavingWindow } from './windows';
+import {
+  bestWindows,
+  inWindowOrder,
+  windowsOf,
+  windowSteps,
+  WINDOW_STEP,
+  type LeavingWindow,
+} from './windows';
 
 const HOUR = 3_600_000;
 const reader = { units: 'metric', zone: 'UTC', locale: 'en-GB' } as const;
@@ -126,11 +133,16 @@ describe('the order of windows', () => {
     expect(bestWindows([w('stop', 3)], 3)).toEqual([]);
   });
   test('rows with a hole between them are two windows', () => {
-    const rows = [0, WINDOW_STEP, 3 * WINDOW_STEP].map((leave) => ({ leave, found: [] }));
-    expect(weekOf(rows, WINDOW_STEP).windows.map(({ from, until }) => [from, until])).toEqual([
+    const rows = [0, WINDOW_STEP, 3 * WINDOW_STEP].map((leave) => ({
+      leave,
+      worst: 'ready' as const,
+      open: false,
+      at: [],
+    }));
+    expect(windowsOf(rows, WINDOW_STEP).map(({ from, until }) => [from, until])).toEqual([
       [0, WINDOW_STEP],
       [3 * WINDOW_STEP, 3 * WINDOW_STEP],
     ]);
-    expect(weekOf([], WINDOW_STEP)).toEqual({ windows: [], always: [], kit: [] });
+    expect(windowsOf([], WINDOW_STEP)).toEqual([]);
   });
 });

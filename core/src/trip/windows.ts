@@ -3,7 +3,7 @@ import type { Level, Phrase } from '../model';
 import { LEVELS } from '../model/lists';
 import { MS } from '../units';
 import { worstLevel } from '../verdict';
-import { alike, hangs, ofTheHour, type Standing } from './alike';
+import { Alike, hangs, ofTheHour, type Standing } from './alike';
 import { prepare, type Prepared } from './assess';
 import type { AssessInput } from './context';
 import type { Progress } from './sweep';
@@ -58,13 +58,16 @@ export function* windowSteps(
   );
   const days = new Map<string, Prepared>();
   const rows: Row[] = [];
+  const alike = new Alike();
   for (const leave of leaves) {
     const prepared = preparedOn(input, leave, days);
-    rows.push({ leave, found: ofTheHour(prepared.at(leave).findings) });
+    const found = ofTheHour(prepared.at(leave).findings);
+    rows.push({ leave, found });
+    alike.add(found);
     const at = { done: rows.length, of: leaves.length };
-    yield rows.length % BATCH === 0 ? { ...at, week: weekOf(rows, step) } : at;
+    yield rows.length % BATCH === 0 ? { ...at, week: weekOf(rows, alike, step) } : at;
   }
-  return weekOf(rows, step);
+  return weekOf(rows, alike, step);
 }
 
 /** The trip as if it left on the day of an instant, by the water's calendar. */
@@ -82,7 +85,8 @@ function preparedOn(input: AssessInput, leave: number, days: Map<string, Prepare
 
 const rank = (level: Level) => LEVELS.indexOf(level);
 
-interface Judged {
+/** What a departure comes to beside what stands at all of them. */
+export interface Judged {
   leave: number;
   worst: Level;
   open: boolean;
@@ -98,21 +102,20 @@ function judged({ leave, found }: Row, without: ReadonlySet<string>): Judged {
 }
 
 /** Departures side by side that give the same level, with what opens and what closes each. */
-export function weekOf(rows: readonly Row[], step: number): Week {
-  const always = alike(rows.map(({ found }) => found));
-  const without = new Set(always.map(({ id }) => id));
-  const told = always.filter(hangs).map(({ level, title }) => ({ level, title }));
+function weekOf(rows: readonly Row[], alike: Alike, step: number): Week {
+  const without = new Set(alike.all.map(({ id }) => id));
+  const told = alike.all.filter(hangs).map(({ level, title }) => ({ level, title }));
   return {
     windows: windowsOf(
       rows.map((row) => judged(row, without)),
       step,
     ),
     always: told.sort((a, b) => rank(a.level) - rank(b.level)),
-    kit: always.filter((found) => !hangs(found)).map(({ level }) => ({ level })),
+    kit: alike.all.filter((found) => !hangs(found)).map(({ level }) => ({ level })),
   };
 }
 
-function windowsOf(all: readonly Judged[], step: number): LeavingWindow[] {
+export function windowsOf(all: readonly Judged[], step: number): LeavingWindow[] {
   const windows: LeavingWindow[] = [];
   let first = 0;
   all.forEach((one, i) => {

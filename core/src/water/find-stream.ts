@@ -44,9 +44,12 @@ export function streamFindings(
   return [];
 }
 
-/** Is a stream that may run there unknown, or that of another water, for part of the hours of a trip? */
-export const streamUnsure = (on: OnWater, schedule: Schedule): boolean =>
-  (on.water?.class === 'river' && !on.stream) || streamFindings(on, schedule).length > 0;
+/** Is a stream that may run there unknown, or that of another water, for part of the hours of which these were found? */
+export const streamUnsure = (
+  { water, stream }: Pick<OnWater, 'water' | 'stream'>,
+  found: Finding[],
+): boolean => (water?.class === 'river' && !stream) || found.some(({ id }) => id.startsWith(STREAM));
+const STREAM = 'day/stream/';
 
 /** How a river stands: nobody said, from another day, or rising. */
 export function riverFindings({ trip, water, now }: OnWater): Finding[] {
