@@ -8,7 +8,7 @@ import { clock } from '@escale/core/say';
 import { figureNamed } from '@escale/core/verdict';
 import { heightsAt, tideOf } from '@escale/core/water';
 import { Button, Row } from '../../ui/button';
-import { Themed } from '../../ui/theme';
+import { usePalette } from '../../ui/theme';
 import { plainly } from '../../data/settings';
 import { useTrip } from '../trip/use-trip';
 import { useVariation } from '../where/compass';
@@ -16,7 +16,7 @@ import { SHEET } from './sheet';
 import { HAVENS } from './words';
 
 const CELL = {
-  borderBottom: '1px solid #000',
+  borderBottom: '1px solid currentColor',
   padding: '5px 8px 5px 0',
   textAlign: 'left',
   verticalAlign: 'top',
@@ -25,6 +25,8 @@ const CELL = {
 /** Where to go from each half hour of the trip, on one page: reckoned on this device, so that it needs no signal. */
 export function HavensPage() {
   const router = useRouter();
+  // Read at night on the water it must not blind; it prints black on white whatever the screen looks like.
+  const p = usePalette();
   const { trip, shed, assessment, says } = useTrip();
   const { schedule } = assessment;
   const variation = useVariation();
@@ -50,16 +52,14 @@ export function HavensPage() {
     [schedule, trip.launch, shed.places, usual, slow, water],
   );
   return (
-    <main data-paper style={SHEET}>
+    <main data-paper="seen" style={{ ...SHEET, background: p.paper, color: p.ink }}>
       <div data-screen>
-        <Themed theme="day">
-          <Row>
-            <Button kind="main" onPress={() => window.print()}>
-              {HAVENS.print}
-            </Button>
-            <Button onPress={() => router.push(`/trips/${trip.id}/chart`)}>{HAVENS.back}</Button>
-          </Row>
-        </Themed>
+        <Row>
+          <Button kind="main" onPress={() => window.print()}>
+            {HAVENS.print}
+          </Button>
+          <Button onPress={() => router.push(`/trips/${trip.id}/chart`)}>{HAVENS.back}</Button>
+        </Row>
       </div>
       <h1 style={{ fontSize: 22, margin: '10px 0 4px' }}>{says(HAVENS.title, { trip: trip.title })}</h1>
       {rows.length === 0 ? (
@@ -133,7 +133,7 @@ const MANY = 16;
 
 function Head({ children }: { children: ReactNode }) {
   return (
-    <th scope="col" style={{ ...CELL, borderBottom: '2px solid #000' }}>
+    <th scope="col" style={{ ...CELL, borderBottom: '2px solid currentColor' }}>
       {children}
     </th>
   );
