@@ -51,7 +51,7 @@ export function TripScroll({
 }
 
 /** Departures of the row stand so far apart. */
-export const STEP = 20 * MS.minute;
+export const STEP = 10 * MS.minute;
 /** How long an edit must rest before its day is swept, ms. */
 const REST = 250;
 const NONE: Departure[] = [];
