@@ -11,6 +11,7 @@ import { Button, Row } from '../../ui/button';
 import { Logo } from '../../ui/logo';
 import { Alone } from '../../ui/page';
 import { T } from '../../ui/text';
+import { useHere, type Here } from '../../data/here';
 import { useNow, useOutbox, useThings } from '../../data/hooks';
 import { deed, newId } from '../../data/outbox';
 import { byWhom } from '../trip/by-whom';
@@ -23,7 +24,7 @@ import { useCompass } from '../where/compass';
 import { HaltCheck } from './halt-check';
 import { OnWater } from './on-water';
 import { Panel } from './panel';
-import { WayHome } from './way-home';
+import { EVERY, WayHome } from './way-home';
 import { GO, LANDING, TURN } from './words';
 
 /** On the water: four things, large, in the dark or in the sun, and Trouble across the whole width. */
@@ -39,6 +40,7 @@ function Screen() {
   const { trip, plan, input, assessment, reader, says } = useTrip();
   const { offlineSince } = useThings();
   const waiting = useOutbox().length;
+  const where = useHere(EVERY);
   const open = plan !== undefined && isOpen(plan.state);
   const times = open ? plan.times : assessment.schedule;
   const limit = assessment.schedule?.latestTurn;
@@ -104,8 +106,8 @@ function Screen() {
 
       {left || !open ? <HaltCheck /> : null}
       {open ? <Unsent plan={plan} /> : null}
-      <NearestLanding />
-      {left || (!open && times !== undefined && now >= times.leave) ? <WayHome /> : null}
+      <NearestLanding read={where.here} />
+      {left || (!open && times !== undefined && now >= times.leave) ? <WayHome where={where} /> : null}
       {left || !open ? <HeardForecast /> : null}
       <T as="soft">{byWhom(input.conditions.forecast, says)}</T>
 
@@ -193,10 +195,10 @@ function countdown(ms: number): string {
 }
 
 /**
- * The landing nearest to where the plan has you now, at the speed you have when tired; one of which
+ * The landing nearest to where this device is, as far as it may be read, or to where the plan has you now, at the speed you have when tired; one of which
  * something is not known is said as such.
  */
-function NearestLanding() {
+function NearestLanding({ read }: { read: Here | undefined }) {
   const now = useNow(MS.minute);
   const {
     shed,
@@ -209,7 +211,9 @@ function NearestLanding() {
   const water = shed.waters.find((w) => w.id === trip.water);
   const slow = slowOf(boat);
   const compass = useCompass();
-  const here = schedule && trip.launch ? plannedPosition(schedule, trip.launch, shed.places, now) : undefined;
+  const planned =
+    schedule && trip.launch ? plannedPosition(schedule, trip.launch, shed.places, now) : undefined;
+  const here = read ?? planned;
   const tide = useMemo(() => water?.tide && tideOf(water.tide), [water]);
   const found =
     here &&
@@ -234,14 +238,15 @@ function NearestLanding() {
   const nearer = found.find((l) => l.doubts.length > 0 && l.metres < best.metres);
   return (
     <Panel title={best.doubts.length > 0 ? 'Nearest landing, not sure' : 'Nearest landing'}>
-      <T as="figure">{way(best, reader)}</T>
+      <T as="figure">{there && read ? LANDING.hereRead : way(best, reader)}</T>
       {there ? null : <T>{compass(best.bearing, here, now)}</T>}
       <T as="soft">
         {[
           best.doubts.length > 0
             ? says(LANDING.doubted, { place: best.place.name, doubts: doubtsOf(best, reader) })
             : says(LANDING.sure, { place: best.place.name }),
-          slow && !there ? says(LANDING.tired, { speed: slow }) : LANDING.from,
+          read ? says(LANDING.device, { at: read.at }) : LANDING.plan,
+          ...(slow && !there ? [says(LANDING.tired, { speed: slow })] : []),
           ...(there ? [] : [LANDING.bearing]),
         ].join(' ')}
       </T>

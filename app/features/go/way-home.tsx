@@ -1,25 +1,24 @@
 import { useMemo } from 'react';
 import { plannedPosition } from '@escale/core/passage';
-import { clock } from '@escale/core/say';
+import { clock, render } from '@escale/core/say';
 import { MS } from '@escale/core/units';
 import { conditionsFor } from '@escale/core/water';
 import type { WayHome as Found } from '@escale/core/trip/way-home';
 import { Button, Row } from '../../ui/button';
 import { T } from '../../ui/text';
-import { useHere } from '../../data/here';
+import type { useHere } from '../../data/here';
 import { useNow } from '../../data/hooks';
 import { useJob } from '../../data/jobs';
 import { useTrip } from '../trip/use-trip';
 import { Panel } from './panel';
 import { HOMEWARD } from './words';
 
-/** It is looked anew so often: as fine as it is told. */
-const EVERY = 10 * MS.minute;
+/** It is looked anew so often, and where one is is read again: as fine as it is told. */
+export const EVERY = 10 * MS.minute;
 
 /** When one must start for home from where one is, and what stands against starting later. */
-export function WayHome() {
+export function WayHome({ where: { here, said, ask } }: { where: ReturnType<typeof useHere> }) {
   const now = useNow(EVERY);
-  const { here, said, ask } = useHere();
   const { input, assessment, says } = useTrip();
   const { trip, shed, conditions } = input;
   const { schedule } = assessment;
@@ -64,7 +63,12 @@ function Told({ found, now }: { found: Found; now: number }) {
         {by === undefined ? HOMEWARD.noHour : by <= now ? HOMEWARD.atOnce : clock(by, reader)}
       </T>
       {then ? (
-        <T>{says(HOMEWARD.later, { title: then.title, why: then.because })}</T>
+        <T>
+          {[
+            says(HOMEWARD.later, { title: then.title }),
+            ...then.because.map((why) => render(why, reader)),
+          ].join(' ')}
+        </T>
       ) : home === undefined ? null : (
         <T>{says(HOMEWARD.clear, { until })}</T>
       )}

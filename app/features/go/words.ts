@@ -83,7 +83,7 @@ export const HOMEWARD = {
   nowhere: 'Where you are is not known.',
   noHour: 'not set by anything known',
   atOnce: 'at once',
-  later: 'Later: {title}. {why:list}',
+  later: 'Later: {title}.',
   clear: 'Until {until:clock} nothing is worse than if you start now.',
   home: 'Started now, you are home at {home:clock}.',
   noHome: 'No hour at home can be told from here.',
@@ -107,10 +107,12 @@ export const TURN = {
 /** The landing that is nearest: where, how far, and what is doubtful about it. */
 export const LANDING = {
   here: 'here, by the plan',
+  hereRead: 'here',
   sure: '{place}.',
   doubted: '{place}: {doubts}.',
-  from: 'From where the plan has you now.',
-  tired: 'From where the plan has you now, at {speed:speed} when tired.',
+  plan: 'From where the plan has you now.',
+  device: 'From where this device was at {at:clock}.',
+  tired: 'The minutes are at {speed:speed}, when tired.',
   bearing: 'The bearing is true.',
   nearer: 'Nearer: {place}, {way}; {doubts}.',
 } as const;
