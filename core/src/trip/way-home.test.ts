@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import { aPerson, inputOf, NOW, steady } from '../../test/demo';
 import { skiff, world } from '../../test/afloat';
 import { lineOf } from '../chart';
-import { distance } from '../earth';
+import { distance, sunAfter } from '../earth';
 import type { Forecast, Trip } from '../model';
 import { render } from '../say';
 import { assess, type AssessInput } from '.';
@@ -40,6 +40,15 @@ describe('when one must start for home', () => {
       'Tide at the launch is not known',
       'Daylight when you land',
     ]);
+  });
+  test('daylight is left at home by then, also where nobody knows what runs there: as much as the latest turn keeps', () => {
+    const input = on();
+    const { by, then } = found(input);
+    expect(render(then!.title, reader)).toBe('Little daylight left');
+    const sunset = sunAfter(HERE, NOON, 'sunset')!;
+    // An hour of it, from there; ten minutes are as fine as it is told.
+    expect(sunset - by! - seconds * 1000).toBeGreaterThanOrEqual(3_600_000);
+    expect(sunset - by! - seconds * 1000).toBeLessThan(3_600_000 + STEP + 60_000);
   });
   test('by the hour wanted at home: the last ten minutes that still make it', () => {
     const { by, then } = found(on({ homeBy: '15:00' }));

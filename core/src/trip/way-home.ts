@@ -2,6 +2,7 @@ import { distance, type LatLon } from '../earth';
 import type { Finding, Forecast, Phrase, Place, Schedule } from '../model';
 import { LEVELS } from '../model/lists';
 import { overLand, reachesOf } from '../passage';
+import { phrase } from '../say';
 import { MS } from '../units';
 import { prepare } from './assess';
 import { contextOf, type AssessInput } from './context';
@@ -103,11 +104,16 @@ const over = (findings: readonly Finding[]) =>
   findings.filter(({ level }) => LEVELS.indexOf(level) <= HOLDS).map((f) => [f.id, f] as const);
 
 function firstNew(base: Map<string, Finding>, found: Map<string, Finding>): Finding | undefined {
-  return [...found.values()].find(({ id, level }) => {
+  return [...found.values()].find(({ id, level, title }) => {
     const before = base.get(id);
-    return !before || LEVELS.indexOf(level) < LEVELS.indexOf(before.level);
+    return !before || LEVELS.indexOf(level) < LEVELS.indexOf(before.level) || duller(before, title);
   });
 }
+
+/** Enough daylight that leans on something unknown is as open as little of it; it is not as good. */
+const duller = ({ title: before }: Finding, title: Phrase): boolean =>
+  before.say === ENOUGH && title.say !== ENOUGH;
+const ENOUGH = phrase('light.ok.title').say;
 
 /** Ids of its own, which no thing of a household has. */
 const HERE = '00000000-0000-7000-8000-000000000000';
