@@ -15,8 +15,8 @@ const FRESH = 60_000,
 /**
  * The device's own position, as far as it may be read: at once where that was allowed before, else when it is asked for.
  * `said` is what a person reads when it can't be had.
- * @param every ms: where it was allowed it is read again so often, and whenever one comes back to the page; what can't be read
- * again is known no more
+ * @param every ms: where it was allowed it is read again so often, and whenever one comes back to the page; what is older and
+ * can't be read again is known no more
  */
 export function useHere(every?: number): {
   here: Here | undefined;
@@ -45,7 +45,7 @@ export function useHere(every?: number): {
           setSaid(undefined);
         },
         (error) => {
-          if (every !== undefined) setHere(undefined);
+          if (every !== undefined) setHere((old) => (old && Date.now() - old.at < every ? old : undefined));
           setSaid(
             error.code === error.PERMISSION_DENIED
               ? 'This device was not allowed to tell its position.'

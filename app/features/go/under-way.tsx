@@ -195,8 +195,8 @@ function countdown(ms: number): string {
 }
 
 /**
- * The landing nearest to where this device is, as far as it may be read, or to where the plan has you now, at the speed you have when tired; one of which
- * something is not known is said as such.
+ * The landing nearest to where this device is, as far as it may be read, or to where the plan has you now, at the speed you have
+ * when tired; one of which something is not known is said as such.
  */
 function NearestLanding({ read }: { read: Here | undefined }) {
   const now = useNow(MS.minute);

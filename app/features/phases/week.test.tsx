@@ -25,7 +25,7 @@ const shortened = (job: SweepJob): SweepJob => ({
   step: HOUR / 3,
 });
 
-test('the week: the best hours in words, each one tap from being taken, why not the hour of the trip, and all of it as a list', async () => {
+test('the week: the best hours in words, one tap from being taken, why not the trip’s own, and all as a list', async () => {
   show(<WeekPage />, { trip: TRIP });
   expect(await screen.findByText(/^Looking, \d+ of \d+ departures$/)).toBeTruthy();
   await user.click(await screen.findByRole('button', { name: WEEK.list }, { timeout: 25_000 }));

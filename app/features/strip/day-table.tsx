@@ -1,4 +1,5 @@
 import { View } from 'react-native';
+import { civilDate } from '@escale/core/earth';
 import type { Schedule } from '@escale/core/model';
 import { clock, phrase, render, saysTo, type Reader, type Says } from '@escale/core/say';
 import { marksOf, type Departure, type Mark, type Strip } from '@escale/core/trip';
@@ -47,8 +48,10 @@ export function DayTable({
   name: (place: string) => string;
 }) {
   const p = usePalette();
-  const at = (t: number) => clock(t, reader);
   const says = saysTo(reader);
+  const first = civilDate(strip.from, reader.zone);
+  const at = (t: number) =>
+    civilDate(t, reader.zone) === first ? clock(t, reader) : says(STRIP.onDay, { at: t });
   const near = <V extends { at: number }>(list: V[], t: number) =>
     list.find((v) => Math.abs(v.at - t) <= EVERY / 4);
   const hours = Array.from(
@@ -79,7 +82,7 @@ export function DayTable({
             key={i}
             style={{ flexDirection: 'row', borderBottomWidth: 1, borderColor: p.line }}
           >
-            <T style={{ width: 64 }}>{at(mark.at)}</T>
+            <T style={{ minWidth: 64, paddingRight: 8 }}>{at(mark.at)}</T>
             <T>{markWords(mark, name, says)}</T>
           </View>
         ))}

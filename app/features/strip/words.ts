@@ -3,6 +3,7 @@ export const STRIP = {
   hour: '{at:clock}',
   blows: '{wind:speed}',
   hours: '{day:day}, hour by hour',
+  onDay: '{at:day} {at:clock}',
   wind: '{wind:speed}, {gust:speed} from {from}°',
   stream: '{speed:speed} to {to}°',
   leave: 'leave {leave:clock}',

@@ -7,7 +7,7 @@ export const unsettled = (findings: Finding[], assumed: Phrase): Finding[] =>
   findings.map((finding) => (hangs(finding) ? leaning(finding, assumed) : finding));
 
 /** What is said of the hours themselves: when one is home, and how much is left then. */
-const OF_HOURS = ['day/light', 'day/turn', 'trip/hours'];
+const OF_HOURS = ['day/light/', 'day/turn/', 'trip/hours/'];
 
 /** Findings where the stream is not known: what is said of the hours themselves settles nothing. */
 export const inStream = (findings: Finding[], assumed: Phrase): Finding[] =>

@@ -50,6 +50,16 @@ describe('when one must start for home', () => {
     expect(sunset - by! - seconds * 1000).toBeGreaterThanOrEqual(3_600_000);
     expect(sunset - by! - seconds * 1000).toBeLessThan(3_600_000 + STEP + 60_000);
   });
+  test('before it blows harder than is usual for anybody, where nobody set a limit', () => {
+    const calm = steady({ wind: 2, gust: 3 });
+    const rising = {
+      ...calm,
+      hours: calm.hours.map((h) => (h.at >= '2026-05-12T16' ? { ...h, wind: 13 } : h)),
+    };
+    const { by, then } = found(on({}, rising));
+    expect(render(then!.title, reader)).toBe('More wind than is usual for anybody in such a boat');
+    expect(by!).toBeLessThan(Date.UTC(2026, 4, 12, 16));
+  });
   test('by the hour wanted at home: the last ten minutes that still make it', () => {
     const { by, then } = found(on({ homeBy: '15:00' }));
     const latest = Date.UTC(2026, 4, 12, 15) - seconds * 1000;
@@ -81,7 +91,7 @@ describe('when one must start for home', () => {
     const hours = eases.hours.map((h) =>
       Date.parse(h.at) <= NOON + HOUR ? { ...h, wind: 12, gust: 15 } : h,
     );
-    const { better, already } = found(on({ limits: { wind: 8 } }, { ...eases, hours }));
+    const { better, already } = found(on({ limits: { wind: 8, gust: 20 } }, { ...eases, hours }));
     expect(already.map((p) => render(p, reader)).join(' ')).toMatch(/wind/i);
     // From 12 at one to 2 at two: 8 is passed at 13:24, and the first ten minutes after it are 13:30.
     expect(better!.at).toBe(NOON + 1.5 * HOUR);

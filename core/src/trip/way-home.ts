@@ -36,10 +36,13 @@ const HOLDS = LEVELS.indexOf('fix');
 /** What the hour changes for somebody who is out there already. */
 const SECTIONS: ReadonlySet<string> = new Set(['plan/day', 'plan/water', 'go/launch']);
 /** Little daylight left holds one back as well. */
-const SETTLED = LEVELS.at(-1);
+const SETTLED = LEVELS.at(-1),
+  WORST = LEVELS[0];
 const LIGHT = 'day/light/';
 /** When to turn at a halt is another question; what was aboard as one left is not what is aboard now, and one left before. */
-const OTHERWISE = ['day/turn/', 'day/fuel/', 'day/water/', 'trip/hours/', 'trip/usual/'];
+const OTHERWISE = ['day/turn/', 'day/fuel/', 'day/water/', 'trip/hours/'];
+/** Beyond what is usual for somebody one is out there already; what is so for anybody holds one back. */
+const USUAL = 'trip/usual/';
 
 /**
  * Every ten minutes from now on, the whole assessment of the way home from a position: the first departure that meets something
@@ -94,6 +97,7 @@ const holding = (findings: readonly Finding[]): Map<string, Finding> =>
           varies === 'hour' &&
           SECTIONS.has(section) &&
           !OTHERWISE.some((kind) => id.startsWith(kind)) &&
+          (!id.startsWith(USUAL) || level === WORST) &&
           (LEVELS.indexOf(level) <= HOLDS || (id.startsWith(LIGHT) && level !== SETTLED)),
       )
       .map((finding) => [finding.id, finding]),

@@ -101,7 +101,7 @@ function judged({ leave, found }: Row, without: ReadonlySet<string>): Judged {
   return { leave, worst, open: at.some(({ open }) => open === true), at };
 }
 
-/** Departures side by side that give the same level, with what opens and what closes each. */
+/** What came so far, as windows, and what stands beside all of them. */
 function weekOf(rows: readonly Row[], alike: Alike, step: number): Week {
   const without = new Set(alike.all.map(({ id }) => id));
   const told = alike.all.filter(hangs).map(({ level, title }) => ({ level, title }));
@@ -115,6 +115,7 @@ function weekOf(rows: readonly Row[], alike: Alike, step: number): Week {
   };
 }
 
+/** Departures side by side that give the same level, with what opens and what closes each. */
 export function windowsOf(all: readonly Judged[], step: number): LeavingWindow[] {
   const windows: LeavingWindow[] = [];
   let first = 0;
