@@ -1,5 +1,5 @@
 import { darkSpans, moonLit, moonUp, skyAt, sunAfter, sunBefore } from '../earth';
-import type { Finding, Phrase, Place, Schedule, Trip } from '../model';
+import type { Finding, Limits, Phrase, Place, Schedule, Trip } from '../model';
 import { phrase } from '../say';
 import { MS } from '../units';
 import { goTo, instant, leanOnPace, type Figures } from '../verdict';
@@ -131,14 +131,21 @@ function daylightEnds({ launch, back }: Outing, { leave, home }: Schedule): numb
  * When the wind goes over the limit of whoever goes, epoch ms, between two hours of the forecast. Undefined where it never does, where
  * it blows so from the start (that stops by itself), and of weather that was invented for show.
  */
-function blowsFrom({ trip, forecast }: Outing, { leave }: Schedule): number | undefined {
+function blowsFrom(
+  { trip, forecast, blowsOver = trip.limits }: Outing,
+  { leave }: Schedule,
+): number | undefined {
   if (!forecast || forecast.invented) return undefined;
-  const all = seriesOf(forecast).flatMap((series) => blowsAt(trip, series, leave) ?? []);
+  const all = seriesOf(forecast).flatMap((series) => blowsAt(blowsOver, series, leave) ?? []);
   return all.length === 0 ? undefined : Math.min(...all);
 }
 
 /** The same at one of the points of a forecast. */
-function blowsAt({ limits }: Trip, series: SortedForecast, leave: number): number | undefined {
+function blowsAt(
+  limits: Pick<Limits, 'wind' | 'gust'>,
+  series: SortedForecast,
+  leave: number,
+): number | undefined {
   const held = (['wind', 'gust'] as const).flatMap((name) => {
     const most = limits[name];
     return most === undefined ? [] : [{ name, most }];

@@ -11,6 +11,8 @@ export interface Outing {
   back?: Place;
   route?: Route;
   speed?: Pace;
+  /** The wind and the gusts at which it stops, m/s, where that is more than the limits of the trip say. */
+  blowsOver?: { wind?: number | undefined; gust?: number | undefined };
   forecast?: SortedForecast;
   /** The zone of the water; without a water no wall time is an instant. */
   zone?: string;

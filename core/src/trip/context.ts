@@ -16,7 +16,7 @@ import type { FiledPlan } from '../floatplan';
 import { indexCatalogue } from '../kit';
 import { armsOf, routeOf, REST_FACTOR, type Route } from '../passage';
 import { guessed, type Pace } from '../verdict';
-import { strictest, type Crewed, type Whose } from './own-limits';
+import { blowsOver, strictest, type Crewed, type Whose } from './own-limits';
 import {
   conditionsFor,
   sortForecast,
@@ -62,6 +62,8 @@ export interface Context extends AssessInput {
   ownLimits: Limits;
   /** Whose limits those of the trip are, where they are somebody's own. */
   whose: Whose;
+  /** The wind and the gusts at which the trip stops, m/s. */
+  blowsOver: Pick<Limits, 'wind' | 'gust'>;
   tide?: Tide;
   stream?: Stream;
   forecast?: SortedForecast;
@@ -93,6 +95,7 @@ export function contextOf(input: AssessInput): Context {
     trip,
     crewed: all,
     ownLimits: input.trip.limits,
+    blowsOver: blowsOver(trip, input.trip.limits, all),
     whose,
     boat,
     water,

@@ -137,6 +137,16 @@ describe('what is usual for somebody', () => {
     const cold = world(kayak, [aPerson()], { wind: 1, trip: { limits: {} } });
     expect(cold.level('trip/usual')).toBe('fix');
   });
+  test('the latest turn comes before a wind that nobody is usually out in, where nobody set a limit', () => {
+    const rising = steady({ wind: 2, gust: 3 });
+    const hours = rising.hours.map((h) => (h.at >= '2026-05-12T15' ? { ...h, wind: 13 } : h));
+    const { input } = world(kayak, [aPerson()], { trip: { limits: {} } });
+    const turn = (limits: Limits) =>
+      assess({ ...input, trip: { ...input.trip, limits }, conditions: { forecast: { ...rising, hours } } })
+        .schedule!.latestTurn!;
+    expect(turn({})).toBeLessThan(Date.UTC(2026, 4, 12, 15));
+    expect(turn(all)).toBeGreaterThan(Date.UTC(2026, 4, 12, 16));
+  });
   test('a limit of one speaks for nobody else', () => {
     const bold = skilled({ limits: { wind: 9 } }, 'Bo');
     expect(said([aPerson({ name: 'Ash' }), bold], { ...all, wind: undefined }, 7)).toMatchObject({

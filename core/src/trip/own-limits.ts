@@ -60,6 +60,17 @@ export const usualForAnybody = (name: LimitName, { kind }: Pick<Boat, 'kind'>): 
   STOPS.has(name) ? usualLimits(kind, 'sure')[name] : undefined;
 const STOPS: ReadonlySet<string> = new Set(table.stops);
 
+/** The wind and the gusts at which the trip stops: at a limit that was said, or at the end of what is usual for anybody. */
+export function blowsOver(trip: Trip, own: Limits, all: readonly Crewed[]): Pick<Limits, 'wind' | 'gust'> {
+  const most = (name: 'wind' | 'gust') => {
+    const usual = own[name] === undefined ? usualOf(name, trip, all) : undefined;
+    const anybody = usual && usualForAnybody(name, usual.boat);
+    const known = [trip.limits[name], anybody].filter((limit) => limit !== undefined);
+    return known.length > 0 ? { [name]: Math.min(...known) } : {};
+  };
+  return { ...most('wind'), ...most('gust') };
+}
+
 /** Somebody's usual limit of one kind, where they said none of their own. */
 export interface Usual {
   person: Person;
