@@ -94,6 +94,7 @@ const APP = [
   'features/plan/',
   'features/chart/',
   'features/go/',
+  'features/hold/',
   'features/trouble/',
   'features/practice/',
   'features/home/',

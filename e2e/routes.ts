@@ -18,6 +18,7 @@ export const ROUTES = [
   `${TRIP}/go`,
   `${TRIP}/go/launch`,
   `${TRIP}/go/under-way`,
+  `${TRIP}/go/hold`,
   `${TRIP}/go/trouble`,
   `${TRIP}/home/close`,
   `${TRIP}/home/debrief`,

@@ -5,6 +5,7 @@ import { T } from './text';
 /** A figure that goes up and down by steps: what it is, what it says now, and a button either side. */
 export function Stepper({
   what,
+  named = true,
   said,
   less,
   more,
@@ -13,6 +14,8 @@ export function Stepper({
   onMore,
 }: {
   what: string;
+  /** Its name stands above it already. */
+  named?: boolean;
   said: string;
   /** Names of the two buttons for who does not see where they stand. */
   less: string;
@@ -24,9 +27,11 @@ export function Stepper({
 }) {
   return (
     <View role="group" aria-label={what} style={{ flexDirection: 'row', alignItems: 'center', gap: 8 }}>
-      <T as="label" style={{ width: 52 }}>
-        {what}
-      </T>
+      {named ? (
+        <T as="label" style={{ width: 52 }}>
+          {what}
+        </T>
+      ) : null}
       <Button label={less} onPress={onLess} style={SQUARE}>
         {signs[0]}
       </Button>

@@ -10,6 +10,7 @@ import { Bundle, Catalogue, RulePack } from '../src/model';
 import { LimitsFile } from '../src/model/limits';
 import { ProcedureRow as Procedure } from '../src/model/procedure';
 import * as shipped from '../src/model/shipped';
+import { AnchorData, HoldLines, HoldLoads, HoldPractice } from '../src/model/shipped-hold';
 import { UsualLimits, Windage } from '../src/model/shipped-way';
 import type { Condition, ProcedureRow } from '../src/model';
 import { conditionFaults, CREW, packFaults, PACKS } from '../src/rules';
@@ -51,6 +52,10 @@ const SCHEMAS: [RegExp, z.ZodType][] = [
   [/^passage\/keep-off/, shipped.KeepOff],
   [/^trip\/usual-limits/, UsualLimits],
   [/^passage\/windage/, Windage],
+  [/^hold\/loads/, HoldLoads],
+  [/^hold\/anchors/, AnchorData],
+  [/^hold\/lines/, HoldLines],
+  [/^hold\/practice/, HoldPractice],
   [/^passage\/ready/, shipped.ReadyRow.array()],
   [/^procedure\//, Procedure],
   [/^trip\/brief/, shipped.BriefData],

@@ -93,11 +93,16 @@ const DECIDES: { says: (kind: GearKind) => boolean; fields: string[] }[] = [
   { says: (k) => k.dated === true, fields: ['expires'] },
   { says: (k) => k.lastsMonths !== undefined, fields: ['made'] },
   { says: (k) => k.charged !== undefined, fields: ['charge'] },
+  {
+    says: (k) => k.grounds === true,
+    fields: ['anchor', 'weighs', 'line', 'lineOf', 'chain', 'release', 'float'],
+  },
   { says: (k) => k.lined === true, fields: ['line'] },
   { says: (k) => k.registered === true, fields: ['registered'] },
 ];
 const LABEL = ['approval', 'made', 'expires', 'inspected'];
 const JACKET = ['buoyancy', 'hardUse', 'wornToCount'];
+const GROUND = ['lineThick', 'chainThick'];
 const BELONGS = ['on', 'fittedTo', 'owner', 'tether', 'borrowedFrom'];
 
 function gearGroups({ kind: id }: Doc): Group[] {
@@ -113,7 +118,10 @@ function gearGroups({ kind: id }: Doc): Group[] {
   const rest = (fields: string[]) => fields.filter((f) => !first.includes(f));
   return [
     { fields: [...new Set(first)] },
-    { title: 'Label and tests', fields: rest([...LABEL, ...(kind?.sized ? JACKET : [])]) },
+    {
+      title: 'Label and tests',
+      fields: rest([...LABEL, ...(kind?.sized ? JACKET : []), ...(kind?.grounds ? GROUND : [])]),
+    },
     { title: 'Where it belongs', fields: BELONGS },
   ];
 }

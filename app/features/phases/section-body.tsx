@@ -20,6 +20,7 @@ const RetrieveSection = later(() => steps().then((m) => m.RetrieveSection));
 const TroubleSection = later(() =>
   withProcedures(import('../trouble/trouble-section')).then((m) => m.TroubleSection),
 );
+const HoldSection = later(() => import('../hold/hold-section').then((m) => m.HoldSection));
 const LoadSection = later(() => import('../load/load-section').then((m) => m.LoadSection));
 
 const BODY: Partial<Record<SectionId, ComponentType>> = {
@@ -32,6 +33,7 @@ const BODY: Partial<Record<SectionId, ComponentType>> = {
   'pack/float-plan': FloatPlanSection,
   'go/launch': LaunchSection,
   'go/under-way': UnderWay,
+  'go/hold': HoldSection,
   'go/trouble': TroubleSection,
   'home/retrieve': RetrieveSection,
   'home/close': CloseSection,

@@ -16,6 +16,7 @@ export const SECTIONS: readonly { id: SectionId; title: string; lead: string }[]
   { id: 'pack/float-plan', title: 'Float plan', lead: 'Who ashore knows, and when they act.' },
   { id: 'go/launch', title: 'Launch', lead: 'One step at a time.' },
   { id: 'go/under-way', title: 'Under way', lead: 'Turn back, check in, nearest landing.' },
+  { id: 'go/hold', title: 'Hold', lead: 'Anchor, pole, drift: what pulls, and what holds.' },
   { id: 'go/trouble', title: 'Trouble', lead: 'What to do first, and the words to say.' },
   { id: 'home/retrieve', title: 'Retrieve', lead: 'Landing and out of the water.' },
   { id: 'home/close', title: 'Close the plan', lead: 'Say that you are home.' },

@@ -15,6 +15,7 @@ export * from './rules';
 export type * from './limits';
 export type * from './procedure';
 export type * from './shipped';
+export type * from './shipped-hold';
 export * from './assessment';
 export * from './plan';
 export * from './watch';

@@ -13,6 +13,7 @@ export const SECTION_IDS = [
   'pack/float-plan',
   'go/launch',
   'go/under-way',
+  'go/hold',
   'go/trouble',
   'home/retrieve',
   'home/close',

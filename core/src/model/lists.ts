@@ -143,6 +143,50 @@ export const SEABEDS = {
   weed: 'Weed or kelp',
   mixed: 'Mixed',
 } as const;
+export type Seabed = keyof typeof SEABEDS;
+
+/** What holds her where one stays, and from where on her the line leads. */
+export const HOLDS = {
+  anchor: 'At anchor',
+  pole: 'On a pole',
+  afloat: 'Drifting or under way',
+  ashore: 'Ashore or at a jetty',
+} as const;
+export type Hold = keyof typeof HOLDS;
+export const MADE_FAST = { bow: 'The bow', stern: 'The stern', side: 'Amidships, or the side' } as const;
+export type MadeFast = keyof typeof MADE_FAST;
+/** What comes to a place where one would lie, besides wind and stream. */
+export const COMES = {
+  breakers: 'Waves break there',
+  debris: 'Things drift down: trees, weed, ice',
+  traffic: 'Boats come through',
+} as const;
+
+/** Kinds of anchor, and what weights are made of. */
+export const ANCHORS = {
+  folding: 'Folding grapnel',
+  fluke: 'Pivoting flukes',
+  plough: 'Plough or scoop',
+  claw: 'Claw',
+  fisherman: 'Fisherman, with a stock',
+  mushroom: 'Mushroom',
+  'weight-steel': 'Weight of steel or iron',
+  'weight-lead': 'Weight of lead',
+  'weight-concrete': 'Weight of concrete or stone',
+  'weight-sand': 'Bag of sand',
+} as const;
+export type AnchorKind = keyof typeof ANCHORS;
+export const LINES = {
+  nylon: 'Nylon, which stretches',
+  polyester: 'Polyester',
+  polypropylene: 'Polypropylene, which floats',
+  cord: 'Thin cord or something else',
+} as const;
+export type LineKind = keyof typeof LINES;
+export const RELEASES = {
+  quick: 'A clip, cleat or shackle that opens with one hand',
+  knot: 'A knot, or a shackle that wants a tool',
+} as const;
 
 /** What is inside of a line of the shore. */
 export const SIDES = { land: 'Land', water: 'Water' } as const;

@@ -221,6 +221,8 @@ export const GearKind = z.strictObject({
   cylinder: z.boolean().optional(),
   /** Has a line whose length matters. */
   lined: z.boolean().optional(),
+  /** An anchor, which is told by its kind, its weight and what leads to it. */
+  grounds: z.boolean().optional(),
   sized: z.boolean().optional(),
   registered: z.boolean().optional(),
   charged: z.number().min(0).max(1).optional(),

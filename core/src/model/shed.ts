@@ -2,7 +2,19 @@ import * as z from 'zod';
 import { CivilDate, Note, PartialDate, Text, choice, measure, ref, thing, titled } from './common';
 
 import { Limits } from './own-limits';
-import { CRAFT, IN_WATER, LETS_GO, RESTS, SKILLED, STOWAGE, SWIMMING, WINCHES } from './lists';
+import {
+  ANCHORS,
+  CRAFT,
+  IN_WATER,
+  LETS_GO,
+  LINES,
+  RELEASES,
+  RESTS,
+  SKILLED,
+  STOWAGE,
+  SWIMMING,
+  WINCHES,
+} from './lists';
 
 export const Skill = z.strictObject({
   craft: choice('Craft', CRAFT),
@@ -312,6 +324,28 @@ export const GearItem = z
     maxMass: measure('mass', 'Fits to', 1, 400).optional(),
     minAge: measure('age', 'From age', 0, 99).optional(),
     line: measure('length', 'Length of its line', 0, 500).optional(),
+    anchor: choice('Kind of anchor', ANCHORS).optional(),
+    weighs: measure(
+      'mass',
+      'Weight of the anchor',
+      0.1,
+      200,
+      'Of the anchor alone, without its chain.',
+    ).optional(),
+    chain: measure('length', 'Chain on it', 0, 200, 'None: write 0.').optional(),
+    chainThick: measure(
+      'shortLength',
+      'Thickness of the chain',
+      0.002,
+      0.03,
+      'Of the steel of one link.',
+    ).optional(),
+    lineOf: choice('Line made of', LINES).optional(),
+    lineThick: measure('shortLength', 'Thickness of the line', 0.001, 0.06).optional(),
+    release: choice('How it is let go', RELEASES).optional(),
+    float: titled(z.boolean().optional(), 'A float on its line', {
+      help: 'It marks what was let go, so that one can come back for it.',
+    }),
     cylinder: choice('Cylinder', {
       green: 'Full, tight, indicator green',
       fired: 'Fired or loose',

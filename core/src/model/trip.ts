@@ -15,7 +15,18 @@ import {
   Instant,
 } from './common';
 import { Limits } from './own-limits';
-import { BACK_TO_CAR, CLOTHING, LIQUIDS, ROLES, STOWAGE, TODAY, type Stowage } from './lists';
+import {
+  BACK_TO_CAR,
+  CLOTHING,
+  COMES,
+  HOLDS,
+  LIQUIDS,
+  MADE_FAST,
+  ROLES,
+  STOWAGE,
+  TODAY,
+  type Stowage,
+} from './lists';
 
 const LIQUID_WORDS = Object.fromEntries(Object.entries(LIQUIDS).map(([id, { words }]) => [id, words])) as {
   [K in keyof typeof LIQUIDS]: (typeof LIQUIDS)[K]['words'];
@@ -46,6 +57,18 @@ export const Halt = z.strictObject({
   place: titled(ref('place', 'Where'), 'Where', { without: ['hazard'] }),
   minutes: measure('count', 'Minutes there', 0, 2880).int(),
   doing: titled(z.string().max(60).optional(), 'What for'),
+  hold: choice('What holds her there', HOLDS).optional(),
+  fast: choice('The line leads from', MADE_FAST).optional(),
+  anchor: ref('gear', 'Which anchor').optional(),
+  comes: titled(
+    z
+      .array(z.enum(Object.keys(COMES) as [keyof typeof COMES, ...(keyof typeof COMES)[]]))
+      .max(9)
+      .optional(),
+    'What comes there',
+    { words: COMES },
+  ),
+  room: measure('length', 'Room to the nearest other boat', 1, 2000).optional(),
 });
 
 export const LoadItem = z

@@ -93,7 +93,7 @@ export function withinReach(
 type Span = { from: number; until: number };
 
 /** When a place is busy, around a span: undefined where nobody said hours or a day. */
-function busyFinder(zone: string | undefined): (place: Place, span: Span) => boolean | undefined {
+export function busyFinder(zone: string | undefined): (place: Place, span: Span) => boolean | undefined {
   const known = new Map<string, number | undefined>();
   const instant = (date: string, time: string): number | undefined => {
     const key = `${date} ${time}`;

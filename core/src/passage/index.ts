@@ -16,5 +16,6 @@ export { openFindings, placeFindings } from './find-place';
 export { routeFindings } from './find-way';
 export { drinkFindings, fuelFindings } from './find-stores';
 export { motored, storesOn, type Stores } from './stores';
-export { withinReach } from './find-sight';
+export { draughtOf } from './draught';
+export { busyFinder, withinReach } from './find-sight';
 export { overLand, reachesOf, type Reach } from './way';

@@ -2,6 +2,7 @@
  * sources: every published text and table that a number or a rule leans on, with edition and how sure we are.
  * Everything here was written down from memory unless `how` says otherwise; nothing was looked up.
  */
+import { HOLDING } from './hold';
 import { SEA } from './sea';
 import { recalled, type Source } from './source';
 
@@ -9,6 +10,7 @@ export type { How, Source } from './source';
 
 export const SOURCES = {
   ...SEA,
+  ...HOLDING,
   'si-brochure': {
     title: 'International yard, pound and nautical mile; the SI',
     publisher: 'International agreements of 1929 and 1959',

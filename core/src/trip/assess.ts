@@ -28,6 +28,7 @@ import {
   type Meets,
   type Stuck,
 } from '../passage';
+import { holdFindings, unsaidFindings } from '../hold/findings';
 import { rightingFindings } from '../recover';
 import {
   edgeFindings,
@@ -57,6 +58,7 @@ import {
 import { contextOf, type AssessInput, type Context } from './context';
 import { aboardFacts, placeFacts } from './facts';
 import { missingFindings } from './findings';
+import { holdOf } from './on-hold';
 import { stepFigures } from './step-figures';
 import { limitFinder } from './find-limits';
 import { TRIP } from './limits';
@@ -103,6 +105,7 @@ export function prepare(input: AssessInput): Prepared {
   const onRamp = rampFigures(context, needs, fixed.figures);
   const onWay = { ...context, places: input.shed.places };
   const way = routeFindings(onWay);
+  const held = holdFindings(holdOf(context));
   const limits = limitFinder(context);
   const gear = input.shed.gear.map(sure);
   const household = new Set(input.shed.people.map((p) => p.id));
@@ -124,6 +127,7 @@ export function prepare(input: AssessInput): Prepared {
       ...hourFindings(context, schedule, worst, homeBy, figures),
       ...limits(schedule, worst),
       ...way.at(schedule),
+      ...held(schedule),
       ...fuelFindings(onWay, schedule, figures),
       ...drinkFindings(onWay, schedule),
       ...edgeFindings(context, schedule),
@@ -160,7 +164,7 @@ export function prepare(input: AssessInput): Prepared {
       ...leaveFindings(context, wall, leave),
       ...(stuck ? [stuckFinding(onWay, stuck)] : []),
       ...openingFindings(context, leave),
-      ...(schedule ? hours(schedule, stuck, figures) : []),
+      ...(schedule ? hours(schedule, stuck, figures) : held(undefined)),
       ...boats.flatMap((boat) => partyFindings(boat, input)),
       ...liftFindings(trip, own.kit.jackets, own.kit.bodies),
       ...planFindings({ ...context, contacts: contactsOf(context) }, schedule),
@@ -216,6 +220,7 @@ function standing(context: Context): { findings: Finding[]; figures: Figures } {
     ...boatFindings(laden, figures),
     ...companyFindings({ trip, fellows: together, people: shed.people, gear: shed.gear, kinds, ...pace }),
     ...offFindings(water, shed),
+    ...unsaidFindings({ trip, places: shed.places }),
     ...rightingFindings({ trip, people, gear: shed.gear, ...(boat ? { boat } : {}) }),
     ...forgottenFindings(trip, shed.debriefs, ticks),
   ];

@@ -1,6 +1,7 @@
 import { ANSWER_WORDS } from './answer';
 import { BOAT_WORDS } from './boat';
 import { DAY_WORDS } from './day';
+import { HOLD_WORDS } from './hold';
 import { KIT_WORDS } from './kit';
 import { PLAN_WORDS } from './plan';
 import { RULE_WORDS } from './rules';
@@ -13,6 +14,7 @@ export const WORDS = {
   ...ANSWER_WORDS,
   ...BOAT_WORDS,
   ...DAY_WORDS,
+  ...HOLD_WORDS,
   ...KIT_WORDS,
   ...PLAN_WORDS,
   ...RULE_WORDS,

@@ -1,0 +1,163 @@
+import { useDeferredValue, useMemo } from 'react';
+import { View } from 'react-native';
+import Svg, { Rect } from 'react-native-svg';
+import {
+  buildersLoad,
+  dragsAt,
+  heldAt,
+  surge,
+  type Fastening,
+  type Held as HeldNow,
+  type Hour,
+  type Lying,
+  type Over,
+  type Tackle,
+} from '@escale/core/hold';
+import { KNOT } from '@escale/core/units';
+import { T } from '../../ui/text';
+import { usePalette } from '../../ui/theme';
+import { useTrip } from '../trip/use-trip';
+import { HOLD } from './words';
+
+/** What the line has to hold, and what each anchor aboard holds here, as bands on one scale. */
+export function AnchorBars({
+  lying,
+  fast,
+  comes,
+  overs,
+  best,
+  tackle,
+  now,
+}: {
+  lying: Lying;
+  fast: Fastening;
+  comes: Hour;
+  overs: Over[];
+  best: Over | undefined;
+  tackle: Tackle | undefined;
+  now: HeldNow;
+}) {
+  const { says } = useTrip();
+  const { load, steady } = now.pull;
+  const others = overs
+    .filter(({ item }) => item.id !== best?.item.id)
+    .map((over) => ({ over, held: heldAt(lying, fast, over.tackle, comes, comes.depth) }));
+  const rows = [...(best ? [{ over: best, held: now }] : []), ...others];
+  const most = Math.max(load.high, ...rows.map(({ held }) => Math.min(held.hold.high, FAR * load.high))) || 1;
+  const lacks = [
+    ...(comes.wind ? [] : [HOLD.lackWind]),
+    ...(comes.stream ? [] : [HOLD.lackStream]),
+    ...(comes.depth === undefined ? [HOLD.lackDepth] : []),
+  ];
+  return (
+    <View style={{ gap: 10 }}>
+      <View>
+        <T as="caps">{HOLD.pull}</T>
+        <T as="figure">{says(HOLD.band, load)}</T>
+        <T as="soft">{says(HOLD.steady, { ...steady, times: surge(comes.wave) })}</T>
+        {lacks.length > 0 ? <T>{says(HOLD.lacks, { what: lacks })}</T> : null}
+        <Builders lying={lying} comes={comes} />
+      </View>
+      <Bar most={most} band={load} pull />
+      {rows.map(({ over, held }) => (
+        <View key={over.item.id} style={{ gap: 2 }}>
+          <View style={{ flexDirection: 'row', flexWrap: 'wrap', justifyContent: 'space-between', gap: 8 }}>
+            <T as="strong">{says(HOLD.holds, { anchor: over.item.name })}</T>
+            <T>{held.hold.high > 0 && held.taut ? says(HOLD.band, held.hold) : HOLD.noHold}</T>
+          </View>
+          <Bar most={most} band={held.hold} against={load} />
+          <T as="strong" {...(over === best ? { role: 'status' as const } : {})}>
+            {HOLD.stands[held.stands]}
+          </T>
+        </View>
+      ))}
+      {tackle ? <Drags lying={lying} fast={fast} tackle={tackle} comes={comes} /> : null}
+    </View>
+  );
+}
+/** What holds so many times the load is drawn to the edge. */
+const FAR = 3;
+
+const HIGH = 16;
+function Bar({
+  band,
+  most,
+  against,
+  pull,
+}: {
+  band: { low: number; high: number };
+  most: number;
+  against?: { low: number; high: number };
+  pull?: boolean;
+}) {
+  const p = usePalette();
+  const at = (value: number) => `${Math.min(100, (100 * value) / most)}%`;
+  return (
+    <Svg width="100%" height={HIGH} aria-hidden>
+      <Rect x={0} y={0} width="100%" height={HIGH} fill="none" stroke={p.line} />
+      {against ? (
+        <Rect
+          x={at(against.low)}
+          y={0}
+          width={at(against.high - against.low)}
+          height={HIGH}
+          fill={p.water2}
+        />
+      ) : null}
+      <Rect
+        x={at(band.low)}
+        y={pull ? 0 : 4}
+        width={at(band.high - band.low)}
+        height={pull ? HIGH : 8}
+        fill={pull ? p.water2 : p.ink}
+        opacity={pull ? 1 : 0.65}
+      />
+    </Svg>
+  );
+}
+
+function Builders({ lying, comes }: { lying: Lying; comes: Hour }) {
+  const { says } = useTrip();
+  const load =
+    comes.wind && MADE_FOR.has(lying.boat.kind) && buildersLoad(lying.hull.length, comes.wind.speed);
+  return load ? <T as="soft">{says(HOLD.builders, { load })}</T> : null;
+}
+/** Boats of which that table speaks. */
+const MADE_FOR: ReadonlySet<string> = new Set(['skiff', 'trailer-boat', 'inflatable']);
+
+/** From which wind or stream on it may drag, the other as it is; a finger that moves does not wait for it. */
+function Drags({
+  lying,
+  fast,
+  tackle,
+  comes,
+}: {
+  lying: Lying;
+  fast: Fastening;
+  tackle: Tackle;
+  comes: Hour;
+}) {
+  const { says } = useTrip();
+  const asked = useDeferredValue(comes);
+  const drags = useMemo(() => dragsAt(lying, fast, tackle, asked, asked.depth), [lying, fast, tackle, asked]);
+  if (!drags) return null;
+  const { may, surely } = drags.wind;
+  const wind =
+    may === undefined
+      ? says(HOLD.dragsNever, { most: MOST })
+      : may <= 0
+        ? HOLD.dragsAtOnce
+        : !comes.stream
+          ? says(HOLD.dragsStill, { may })
+          : surely === undefined
+            ? says(HOLD.dragsFrom, { may })
+            : says(HOLD.dragsSurely, { may, surely });
+  const stream = drags.stream.may;
+  return (
+    <View>
+      <T>{wind}</T>
+      {stream === undefined || stream <= 0 ? null : <T>{says(HOLD.dragsStream, { may: stream })}</T>}
+    </View>
+  );
+}
+const MOST = 60 * KNOT;

@@ -1,0 +1,163 @@
+import { useMemo, useState } from 'react';
+import { View } from 'react-native';
+import { findAtAnchor, type Stay } from '@escale/core/hold';
+import { COMES, HOLDS, MADE_FAST } from '@escale/core/model/lists';
+import { phrase } from '@escale/core/say';
+import { Choice, optionsOf, Tick } from '../../ui/choice';
+import { TextLink } from '../../ui/press';
+import { Stepper } from '../../ui/stepper';
+import { T } from '../../ui/text';
+import { thingHref } from '../../data/where';
+import { FindingList } from '../trip/finding-list';
+import { useTripChange } from '../trip/trip-form';
+import { useTrip } from '../trip/use-trip';
+import { Bench } from './bench';
+import { HourTable } from './hour-table';
+import { useHeld, useHolding, type Holding } from './use-hold';
+import { HOLD } from './words';
+
+/** Holding her at a halt: what stands against it, what pulls, what holds, how she swings, hour by hour. */
+export function HoldSection() {
+  const { trip, shed, says } = useTrip();
+  const holding = useHolding();
+  const [n, setN] = useState(0);
+  const boat = shed.boats.find((b) => b.id === trip.boat);
+  if (!boat) return <T as="soft">{HOLD.noBoat}</T>;
+  const { stays } = holding;
+  const stay = stays[n] ?? stays[0];
+  if (!stay)
+    return (
+      <View style={{ gap: 8 }}>
+        <T as="soft">{HOLD.noHalts}</T>
+        <TextLink href={`/trips/${trip.id}/plan/water`}>{HOLD.toWater}</TextLink>
+      </View>
+    );
+  return (
+    <View style={{ gap: 18 }}>
+      {stays.length > 1 ? (
+        <Choice
+          label={HOLD.where}
+          unfolded
+          options={stays.map(({ place, from, until }, i) => ({
+            value: String(i),
+            label: says(HOLD.at, { place: place.name, from, until }),
+          }))}
+          value={String(stays.indexOf(stay))}
+          onChange={(value) => setN(Number(value ?? 0))}
+        />
+      ) : (
+        <T as="strong">{says(HOLD.at, { place: stay.place.name, from: stay.from, until: stay.until })}</T>
+      )}
+      <Asked stay={stay} />
+      {holding.lying ? null : (
+        <View style={{ gap: 4 }}>
+          <T as="soft">
+            {trip.crew.length === 0 ? HOLD.noPeople : says(HOLD.noMeasures, { boat: boat.name })}
+          </T>
+          <TextLink href={thingHref('boat', boat.id)}>{HOLD.herPage}</TextLink>
+        </View>
+      )}
+      <AtStay key={`${stay.place.id}-${stay.from}`} holding={holding} stay={stay} />
+    </View>
+  );
+}
+
+/** What only somebody who knows the place can say. */
+function Asked({ stay }: { stay: Stay }) {
+  const { trip } = useTrip();
+  const change = useTripChange();
+  const { halt } = stay;
+  const at = trip.halts.indexOf(halt);
+  const put = (field: string, value: unknown) => change(`/halts/${at}/${field}`, value, stay.place.name);
+  const comes = halt.comes ?? [];
+  return (
+    <View style={{ gap: 10 }}>
+      <T as="caps">{HOLD.how}</T>
+      <Choice
+        label={HOLD.how}
+        options={optionsOf(HOLDS)}
+        value={halt.hold}
+        clearable
+        onChange={(value) => put('hold', value)}
+      />
+      {halt.hold === 'anchor' ? (
+        <>
+          <T as="caps">{HOLD.from}</T>
+          <Choice
+            label={HOLD.from}
+            options={optionsOf(MADE_FAST)}
+            value={halt.fast}
+            clearable
+            onChange={(value) => put('fast', value)}
+          />
+          <Room room={halt.room} put={(room) => put('room', room)} />
+          <View role="group" aria-label={HOLD.comes}>
+            <T as="caps">{HOLD.comes}</T>
+            {optionsOf(COMES).map(({ value, label }) => (
+              <Tick
+                key={value}
+                label={label}
+                on={comes.some((each) => each === value)}
+                onChange={(is) => {
+                  const next = is ? [...comes, value] : comes.filter((each) => each !== value);
+                  put('comes', next.length > 0 ? next : undefined);
+                }}
+              />
+            ))}
+          </View>
+        </>
+      ) : null}
+    </View>
+  );
+}
+
+/** Metres by which it is stepped, and up to where. */
+const ROOM = { step: 10, most: 300 } as const;
+
+function Room({ room, put }: { room: number | undefined; put: (room: number | undefined) => void }) {
+  const { says } = useTrip();
+  return (
+    <View style={{ gap: 4 }}>
+      <T as="caps">{HOLD.room}</T>
+      <Stepper
+        what={HOLD.room}
+        named={false}
+        said={room === undefined ? HOLD.roomUnsaid : says(HOLD.roomSaid, { room })}
+        less="Nearer"
+        more="Further off"
+        onLess={() => put(room === undefined || room <= ROOM.step ? undefined : room - ROOM.step)}
+        onMore={() => put(Math.min(ROOM.most, (room ?? 0) + ROOM.step))}
+      />
+    </View>
+  );
+}
+
+/** In a river that flows nothing of it is offered; elsewhere what stands against it is shown with why. */
+const RIVER = 'hold/river/',
+  REFUSED = phrase('hold.not.title', { place: '' }).say;
+
+function AtStay({ holding, stay }: { holding: Holding; stay: Stay }) {
+  const held = useHeld(holding, stay);
+  const { lying } = holding;
+  const found = useMemo(() => findAtAnchor(held.at), [held.at]);
+  const said = stay.halt.hold === 'anchor';
+  const offered = !found.some(({ id }) => id.startsWith(RIVER));
+  const not = found.some(({ level, title }) => level !== 'know' && title.say === REFUSED);
+  return (
+    <View style={{ gap: 18 }}>
+      {said ? null : (
+        <View>
+          <T as="section" heading={2}>
+            {HOLD.ifAnchored}
+          </T>
+          <FindingList findings={found} />
+        </View>
+      )}
+      {held.best ? null : <T as="soft">{HOLD.noAnchor}</T>}
+      {not ? <T as="strong">{HOLD.notHere}</T> : null}
+      {lying && offered ? <Bench held={held} lying={lying} /> : null}
+      {held.best && lying && offered ? <HourTable over={held.best} /> : null}
+      <T as="small">{HOLD.estimate}</T>
+    </View>
+  );
+}

@@ -1,0 +1,168 @@
+import { distance } from '../earth';
+import { hullSpeed } from '../boat';
+import keepOff from '../../data/passage/keep-off.json';
+import type { Finding, Phrase } from '../model';
+import { busyFinder } from '../passage';
+import { phrase } from '../say';
+import { asPrinted } from '../units';
+import { goTo, guessed } from '../verdict';
+import { leansOnForecast } from '../water';
+import { HOLD } from './limits';
+import { bowOnly, isSmall, knifeInReach, notInRivers, type AtStay } from './on-hold';
+import { strongest } from './stay';
+
+const MOST = HOLD.at('hold/stream', 'over'),
+  BREAKS = HOLD.at('hold/breakers', 'steep');
+
+/** What stands against anchoring there at all. Each is a finding of its own, with the same title. */
+export function refusals(at: AtStay): Finding[] {
+  const { boat } = at.on;
+  if (!boat) return [];
+  const small = isSmall(boat);
+  return [
+    ...(notInRivers(boat) ? inRiver(at) : []),
+    ...inStream(at, small),
+    ...(small ? [...breakers(at), ...comes(at), ...knife(at)] : []),
+    ...fromWhere(at),
+  ];
+}
+
+const title = ({ stay }: AtStay) => phrase('hold.not.title', { place: stay.place.name });
+const toHalt = ({ on }: AtStay, label: Phrase) => ({ label, ...goTo.trip(on.trip.id, '/halts') });
+
+function inRiver(at: AtStay): Finding[] {
+  const { water } = at.on;
+  if (water?.class !== 'river') return [];
+  const speed = guessed(water, '/stage') || guessed(water, '/stage/speed') ? undefined : water.stage?.speed;
+  if (speed !== undefined && asPrinted(speed, 'speed') <= 0) return [];
+  return [
+    HOLD.finding('hold/river', speed === undefined ? 'unknown' : 'flows', at.stay.place.id, {
+      title: title(at),
+      because: [
+        speed === undefined
+          ? phrase('hold.river.unknown', { water: water.name })
+          : phrase('hold.river.flows', { water: water.name, speed }),
+      ],
+      mend: { label: phrase('hold.river.mend'), ...goTo.water(water.id, '/stage') },
+    }),
+  ];
+}
+
+function inStream(at: AtStay, small: boolean): Finding[] {
+  const { on, stay } = at;
+  const { place } = stay;
+  const { most, whole } = strongest(stay, on);
+  const found: Finding[] = [];
+  const hull = on.boat?.length === undefined ? undefined : hullSpeed(on.boat.length);
+  if (small && most && most.speed > MOST)
+    found.push(
+      HOLD.finding('hold/stream', 'over', place.id, {
+        title: title(at),
+        because: [phrase('hold.stream.over', { at: most.at, speed: most.speed, most: MOST })],
+        assumed: [phrase('at.stream.one')],
+        mend: toHalt(at, phrase('hold.stream.mend')),
+      }),
+    );
+  else if (!whole)
+    found.push(
+      HOLD.finding('hold/stream', 'unknown', place.id, {
+        title: phrase('hold.stream.unknown.title', { place: place.name }),
+        because: [
+          small ? phrase('hold.stream.unknown', { most: MOST }) : phrase('hold.stream.unknown.other'),
+        ],
+        mend: { label: phrase('stream.mend'), ...goTo.section('plan/water') },
+      }),
+    );
+  else if (hull !== undefined && most && most.speed > hull)
+    found.push(
+      HOLD.finding('hold/stream', 'fast', place.id, {
+        title: phrase('hold.fast.title', { place: place.name }),
+        because: [phrase('hold.fast', { at: most.at, speed: most.speed, hull })],
+        mend: toHalt(at, phrase('hold.stream.mend')),
+      }),
+    );
+  return found;
+}
+
+/** As they were said, or as they stand on so little water. */
+function breakers(at: AtStay): Finding[] {
+  const { stay, hours, on } = at;
+  if (stay.halt.comes?.includes('breakers')) return [said(at, 'hold/breakers', phrase('hold.breakers.said'))];
+  const steep = hours
+    .filter(
+      ({ wave, depth }) => wave !== undefined && depth !== undefined && wave > BREAKS * Math.max(0, depth),
+    )
+    .sort((a, b) => (b.wave ?? 0) - (a.wave ?? 0))[0];
+  if (!steep) return [];
+  const why = phrase('hold.breakers.steep', {
+    at: steep.at,
+    wave: steep.wave ?? 0,
+    depth: Math.max(0, steep.depth ?? 0),
+    most: BREAKS,
+  });
+  return [
+    HOLD.finding('hold/breakers', 'steep', stay.place.id, {
+      title: title(at),
+      because: [leansOnForecast(on.forecast, why)],
+      mend: toHalt(at, phrase('hold.stream.mend')),
+    }),
+  ];
+}
+
+const said = (at: AtStay, kind: 'hold/breakers' | 'hold/debris' | 'hold/traffic', because: Phrase): Finding =>
+  HOLD.finding(kind, 'said', at.stay.place.id, {
+    title: title(at),
+    because: [because],
+    mend: toHalt(at, phrase('hold.seen.mend')),
+  });
+
+/** Debris and traffic: as said, and where a place of traffic reaches to it in those hours. */
+function comes(at: AtStay): Finding[] {
+  const { on, stay } = at;
+  const { comes: seen } = stay.halt;
+  const found = seen?.includes('debris') ? [said(at, 'hold/debris', phrase('hold.debris.said'))] : [];
+  if (seen?.includes('traffic')) return [...found, said(at, 'hold/traffic', phrase('hold.traffic.said'))];
+  const busyOn = busyFinder(on.zone);
+  const near = on.places.flatMap((place) => {
+    if (place.kind !== 'hazard' || place.hazard !== 'traffic' || busyOn(place, stay) === false) return [];
+    const reach = place.reach ?? keepOff.metres.traffic;
+    const { metres } = distance(stay.place.position, place.position);
+    return metres < reach ? [{ place, reach, metres }] : [];
+  })[0];
+  if (!near) return found;
+  const { place, reach, metres } = near;
+  return [
+    ...found,
+    HOLD.finding('hold/traffic', 'near', stay.place.id, {
+      title: title(at),
+      because: [phrase('hold.traffic.near', { hazard: place.name, metres, reach })],
+      mend: toHalt(at, phrase('hold.stream.mend')),
+    }),
+  ];
+}
+
+function knife(at: AtStay): Finding[] {
+  if (knifeInReach(at.on)) return [];
+  return [
+    HOLD.finding('hold/knife', 'none', at.stay.place.id, {
+      title: title(at),
+      because: [phrase('hold.knife.none')],
+      mend: { label: phrase('hold.knife.mend'), ...goTo.section('pack/kit') },
+    }),
+  ];
+}
+
+/** Never from the side; with a motor or a transom from the bow alone. */
+function fromWhere(at: AtStay): Finding[] {
+  const { on, stay } = at;
+  const { fast } = stay.halt;
+  const as = fast === 'side' ? 'side' : fast === 'stern' && on.boat && bowOnly(on.boat) ? 'stern' : undefined;
+  if (!as) return [];
+  return [
+    HOLD.finding('hold/side', as, stay.place.id, {
+      title: title(at),
+      because: [phrase(as === 'side' ? 'hold.side.side' : 'hold.side.stern')],
+      mend: toHalt(at, phrase('hold.side.mend')),
+    }),
+  ];
+}

@@ -1,0 +1,93 @@
+import type { Finding, Schedule } from '../model';
+import { LEVELS } from '../model/lists';
+import { phrase } from '../say';
+import { goTo } from '../verdict';
+import { anchorFindings, bestOf, overStay } from './find-holds';
+import { refusals } from './find-not';
+import { swingFindings, turnFindings } from './find-swing';
+import { HOLD } from './limits';
+import { anchorsAboard, atStay, lyingOn, type AtStay, type OnHold } from './on-hold';
+import { staysOf } from './stay';
+
+/** What stands against or for lying at anchor at a stay; refusals first. */
+export function findAtAnchor(at: AtStay): Finding[] {
+  const { on, stay } = at;
+  const all = anchorsAboard(on).map((item) => overStay(at, item));
+  const best = bestOf(all, stay.halt.anchor);
+  return [
+    ...refusals(at),
+    ...(best
+      ? [...anchorFindings(at, best), ...swingFindings(at, best), ...turnFindings(at, best)]
+      : [noAnchor(at)]),
+  ];
+}
+
+const noAnchor = ({ stay }: AtStay): Finding =>
+  HOLD.finding('hold/none', 'none', stay.place.id, {
+    title: phrase('hold.none.title'),
+    because: [phrase('hold.none.why', { place: stay.place.name })],
+    mend: { label: phrase('hold.none.mend'), ...goTo.section('pack/kit') },
+  });
+
+/** Of two findings of one place the worse: one may lie at one twice. */
+function worstById(findings: Finding[]): Finding[] {
+  const worst = new Map<string, Finding>();
+  for (const found of findings) {
+    const before = worst.get(found.id);
+    if (!before || LEVELS.indexOf(found.level) < LEVELS.indexOf(before.level)) worst.set(found.id, found);
+  }
+  return [...worst.values()];
+}
+
+/** Places at which one may lie at anchor; at others one lands, or nobody asked. */
+const STAYED: ReadonlySet<string> = new Set(['ground', 'waypoint']);
+
+/** Halts on open water of which nobody said what holds her there. */
+export function unsaidFindings({ trip, places }: Pick<OnHold, 'trip' | 'places'>): Finding[] {
+  return worstById(
+    trip.halts.flatMap((halt) => {
+      const place = places.find(({ id }) => id === halt.place);
+      if (!place || halt.hold !== undefined || halt.minutes === 0 || !STAYED.has(place.kind)) return [];
+      return [
+        HOLD.finding('hold/how', 'unsaid', place.id, {
+          title: phrase('hold.how.title', { place: place.name }),
+          because: [phrase('hold.how.why')],
+          mend: { label: phrase('hold.how.mend'), ...goTo.section('go/hold') },
+        }),
+      ];
+    }),
+  );
+}
+
+/** Where no hours can be told, nothing of an anchor can either. */
+function withoutHours({ trip, places }: OnHold): Finding[] {
+  return worstById(
+    trip.halts.flatMap(({ hold, place: id }) => {
+      const place = hold === 'anchor' && places.find((each) => each.id === id);
+      if (!place) return [];
+      return [
+        HOLD.finding('hold/hours', 'unknown', place.id, {
+          title: phrase('hold.hours.title', { place: place.name }),
+          because: [phrase('hold.hours.why')],
+        }),
+      ];
+    }),
+  );
+}
+
+/**
+ * What is found of the halts of which somebody said that an anchor holds her there; of others nothing, until it is asked where she
+ * could be held. How she lies is balanced once, and not before it is needed.
+ */
+export function holdFindings(on: OnHold): (schedule: Schedule | undefined) => Finding[] {
+  if (!on.boat || !on.trip.halts.some(({ hold }) => hold === 'anchor')) return () => [];
+  const lying = lyingOn(on);
+  return (schedule) => {
+    if (!schedule) return withoutHours(on);
+    return worstById(
+      staysOf(on.trip.halts, on.places, schedule)
+        .filter(({ halt }) => halt.hold === 'anchor')
+        .flatMap((stay) => findAtAnchor(atStay(on, stay, lying))),
+    );
+  };
+}

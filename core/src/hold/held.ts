@@ -1,0 +1,178 @@
+import { afloat, hullOf, placed, type Hull, type Weight } from '../boat';
+import type { Boat, Person, Trip } from '../model';
+import { bisect, type Band } from '../numeric';
+import { exposedOf, type Exposed } from './exposed';
+import { holding, VOUCHED, type Anchor } from './anchor';
+import { HOLD } from './limits';
+import { leadOf, stretch, type Lead, type Rode } from './line';
+import { pullOn, type Comes, type Fastening, type Pull } from './pull';
+import { onEdge } from './side';
+import type { Seabed } from './stay';
+
+/** A boat ready to be held: her hull as she lies loaded, and what wind and stream have to push on. */
+export interface Lying {
+  boat: Boat;
+  hull: Hull;
+  weight: Weight;
+  exposed: Exposed;
+  /** Of the water, kg/m³. */
+  density: number;
+  /** Measures of her that were guessed, or people without a weight. */
+  guessed: boolean;
+}
+
+/** How she lies with who and what is in her; undefined while length or beam are missing, or she does not float upright. */
+export function lyingOf(
+  boat: Boat,
+  trip: Pick<Trip, 'crew' | 'load' | 'comingHome'>,
+  people: readonly Person[],
+  density: number,
+): Lying | undefined {
+  const hull = hullOf(boat);
+  if (!hull) return undefined;
+  const spots = placed(trip, people, hull);
+  const { weight, outcome } = afloat(boat, hull, spots, density);
+  const exposed = exposedOf(hull, boat.kind, outcome, spots);
+  if (!exposed) return undefined;
+  const unsure =
+    hull.guessed.length > 0 || boat.mass === undefined || people.some(({ mass }) => mass === undefined);
+  return { boat, hull, weight, exposed, density, guessed: unsure };
+}
+
+/** Where she is made fast, as the trip says it. */
+export type From = 'bow' | 'stern' | 'side';
+export const fasteningOf = ({ hull }: Pick<Lying, 'hull'>, from: From): Fastening =>
+  onEdge(hull, FROM[from].along, FROM[from].across);
+const FROM = {
+  bow: { along: 1, across: 0 },
+  stern: { along: 0, across: 0 },
+  side: { along: 0.5, across: 1 },
+} as const;
+
+/** Height from the ground to where she is made fast, metres. */
+export const heightOver = ({ exposed }: Lying, at: Fastening, depth: number): number =>
+  depth + Math.max(0, at.z - exposed.waterline);
+
+/** How an anchor stands against a pull. `unvouched`: too light for figures that anybody stands by. */
+export type Stands = 'holds' | 'may' | 'drags' | 'unvouched' | 'unknown';
+
+/** One anchor with so much of its line let out, at an hour. */
+export interface Held {
+  pull: Pull;
+  hold: Band;
+  stands: Stands;
+  /** How the line lies in the middle of the load, and at the most of it; absent where it does not reach up. */
+  lead?: Lead;
+  taut?: Lead;
+  /** From the anchor to her far end, metres. */
+  swing?: Band;
+}
+
+/** What holds her: the anchor, what leads to it, and the bottom as far as it is known. */
+export interface Tackle {
+  anchor: Anchor;
+  rode?: Rode;
+  seabed?: Seabed;
+}
+
+/** Is the pull known enough to hold an anchor against it? */
+const isKnown = ({ wind, stream }: Comes): boolean => wind !== undefined && stream !== undefined;
+
+/**
+ * Load against holding at an hour, both as bands: it holds where the worst pull stays under the least hold, it drags where the least
+ * pull is over the most. Where something of wind, stream, weight or depth is not known, it is not known. Under 0.2 ms.
+ */
+export function heldAt(
+  lying: Lying,
+  at: Fastening,
+  { anchor, rode, seabed }: Tackle,
+  comes: Comes,
+  depth: number | undefined,
+): Held {
+  const { exposed, density, hull } = lying;
+  const pull = pullOn(exposed, at, comes, density);
+  const height = depth === undefined ? undefined : heightOver(lying, at, depth);
+  const leads = (force: number) => (rode && height !== undefined ? leadOf(rode, height, force) : undefined);
+  const middle = (pull.load.low + pull.load.high) / 2;
+  const lead = leads(middle),
+    taut = leads(pull.load.high);
+  // Unknown lengths: from a line that lies level to one that hangs.
+  const level = holding(anchor, seabed, taut?.anchor ?? 0);
+  const hold = taut ? level : { low: 0, high: level.high };
+  const known = isKnown(comes) && taut !== undefined && anchor.weighs !== undefined && !!anchor.kind;
+  const swing =
+    lead && rode && height !== undefined ? swingOf(rode, lead, pull.load, height, hull) : undefined;
+  return {
+    pull,
+    hold,
+    stands: standsOf(anchor, known, pull.load, hold),
+    ...(lead ? { lead } : {}),
+    ...(taut ? { taut } : {}),
+    ...(swing ? { swing } : {}),
+  };
+}
+
+function standsOf({ weighs }: Anchor, known: boolean, load: Band, hold: Band): Stands {
+  if (weighs !== undefined && weighs < VOUCHED) return load.low > hold.high ? 'drags' : 'unvouched';
+  if (load.low > hold.high) return 'drags';
+  if (!known) return 'unknown';
+  return load.high < hold.low ? 'holds' : 'may';
+}
+
+/** From a line that lies slack to one that is drawn straight and stretched, and the whole boat behind it. */
+function swingOf(rode: Rode, lead: Lead, load: Band, height: number, { length }: Hull): Band {
+  const all = rode.line + rode.chain;
+  const straight = Math.sqrt(Math.max(0, all * all - height * height));
+  return { low: lead.reach + length, high: straight + stretch(rode, load).high + length };
+}
+
+/** Winds are looked through up to this, m/s, and streams likewise; the last is halved so often. */
+const MOST_WIND = HOLD.limit('most-wind'),
+  MOST_STREAM = HOLD.limit('most-stream'),
+  HALVINGS = 9;
+
+/** From when on it may drag, and from when on it drags by all that is known: mean wind or stream, m/s; absent: not within what is looked at. */
+export interface Drags {
+  may?: number;
+  surely?: number;
+}
+
+/**
+ * The wind, and the stream, at which an anchor drags, the other as it is. Of anchors that nobody vouches for there is none.
+ * @returns undefined where kind, weight, line or depth are not known
+ */
+export function dragsAt(
+  lying: Lying,
+  at: Fastening,
+  tackle: Tackle,
+  comes: Comes,
+  depth: number | undefined,
+): { wind: Drags; stream: Drags } | undefined {
+  const { anchor, rode } = tackle;
+  if (anchor.weighs === undefined || anchor.weighs < VOUCHED || !anchor.kind) return undefined;
+  if (!rode || depth === undefined) return undefined;
+  const gusty = comes.wind && comes.wind.speed > 0 ? comes.wind.gust / comes.wind.speed : GUSTY;
+  const from = comes.wind?.direction ?? (comes.stream ? comes.stream.direction + HALF : 0);
+  const towards = comes.stream?.direction ?? from + HALF;
+  const inWind = (speed: number): Comes => ({
+    ...comes,
+    wind: { speed, gust: speed * gusty, direction: from },
+  });
+  const inStream = (speed: number): Comes => ({ ...comes, stream: { speed, direction: towards } });
+  const stands = (given: Comes) => {
+    const { pull, hold } = heldAt(lying, at, tackle, given, depth);
+    return { holds: pull.load.high < hold.low, drags: pull.load.low > hold.high };
+  };
+  const turn = (by: (speed: number) => Comes, most: number): Drags => {
+    const first = (is: (speed: number) => boolean) => {
+      if (is(0)) return { at: 0 };
+      return is(most) ? { at: bisect((speed) => !is(speed), 0, most, HALVINGS)[1] } : {};
+    };
+    const may = first((speed) => !stands(by(speed)).holds).at,
+      surely = first((speed) => stands(by(speed)).drags).at;
+    return { ...(may === undefined ? {} : { may }), ...(surely === undefined ? {} : { surely }) };
+  };
+  return { wind: turn(inWind, MOST_WIND), stream: turn(inStream, MOST_STREAM) };
+}
+const GUSTY = HOLD.limit('gusty'),
+  HALF = 180;

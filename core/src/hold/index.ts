@@ -1,0 +1,26 @@
+/**
+ * hold: what pulls on a boat that is held, and what holds her: anchor, line, where she is made fast, how she swings. Everything is a
+ * band, because hardly a number of it is published for small boats.
+ */
+export { anchorOf, dragged, gradeOf, goodOn, holding, leadShare, VOUCHED, type Anchor } from './anchor';
+export { exposedOf, type Exposed, type Face } from './exposed';
+export * from './held';
+export {
+  chainWeight,
+  leadOf,
+  needed,
+  rodeOf,
+  shapeOf,
+  stretch,
+  type Lead,
+  type Rode,
+  type School,
+} from './line';
+export * from './on-hold';
+export { buildersLoad, pullOn, surge, type Comes, type Fastening, type Pull, type Steady } from './pull';
+export * from './over';
+export { goesOverAt, heeledBy, onEdge, type Heeled, type SidePull } from './side';
+export * from './stay';
+export { bestOf, deepest, outOf, overStay, type Over } from './find-holds';
+export { radiusOf } from './find-swing';
+export { findAtAnchor } from './findings';

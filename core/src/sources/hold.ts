@@ -1,0 +1,51 @@
+import { recalled, type Source } from './source';
+
+/** Sources of anchors, lines and what pulls on them. */
+export const HOLDING = {
+  'wind-force': {
+    title: 'Force of wind and stream: ½ × density × coefficient × area × square of the speed',
+    publisher: 'Fluid dynamics, closed form',
+    how: 'closed-form',
+    confidence: 'H',
+    verified: true,
+    noted: '2026-11-28',
+  },
+  scope: recalled(
+    'Scope: line over depth and height of the bow at high water; five at least, seven usually, ten in a blow, four of chain',
+    'Handbooks of seamanship and of anchoring',
+    undefined,
+  ),
+  'builders-loads': recalled(
+    'Horizontal loads for which ground tackle is designed, by length of boat, working, at lunch and in a storm (H-40)',
+    'American Boat and Yacht Council',
+    undefined,
+    'M',
+  ),
+  'anchor-tests': recalled(
+    'Holding of small anchors over their weight by kind and bottom; tests scatter by a factor of three',
+    'Tests of anchors, as they are passed on',
+    undefined,
+    'L',
+  ),
+  gusts: recalled(
+    'Gusts may be 40 % stronger than the mean wind of a forecast',
+    'Bureau of Meteorology, Australia',
+    undefined,
+  ),
+  'anchor-lead': recalled('Holding that is left at smaller scopes', 'Handbooks of anchoring', undefined, 'L'),
+  'dead-weight': recalled(
+    'A weight on the ground: friction times its weight under water, by material and bottom',
+    'Handbooks of moorings',
+    undefined,
+    'M',
+  ),
+  'small-craft-hold': {
+    title:
+      'Holding a small boat: from the bow or the stern, never the side; a release in reach, a float, a knife; not in a stream',
+    publisher: 'Practice of paddlers and anglers',
+    how: 'common-practice',
+    confidence: 'M',
+    verified: false,
+    noted: '2026-11-28',
+  },
+} as const satisfies Record<string, Source>;
