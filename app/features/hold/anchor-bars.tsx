@@ -17,7 +17,7 @@ import { KNOT } from '@escale/core/units';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
 import { useTrip } from '../trip/use-trip';
-import { HOLD } from './words';
+import { HOLD, STANDS } from './words';
 
 /** What the line has to hold, and what each anchor aboard holds here, as bands on one scale. */
 export function AnchorBars({
@@ -67,7 +67,7 @@ export function AnchorBars({
           </View>
           <Bar most={most} band={held.hold} against={load} />
           <T as="strong" {...(over === best ? { role: 'status' as const } : {})}>
-            {HOLD.stands[held.stands]}
+            {STANDS[held.stands]}
           </T>
         </View>
       ))}

@@ -6,7 +6,7 @@ import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
 import { section } from '../boat/outline';
 import { useTrip } from '../trip/use-trip';
-import { HOLD } from './words';
+import { HEEL } from './words';
 
 const HIGH = 170,
   WIDE = 260;
@@ -39,28 +39,26 @@ export function HeelView({
   return (
     <View style={{ gap: 6 }}>
       <T as="section" heading={2}>
-        {HOLD.heel.title}
+        {HEEL.title}
       </T>
       <Drawing lying={lying} heel={most?.heel} fast={fast} />
       {across.most < NONE ? (
-        <T>{HOLD.heel.straight}</T>
+        <T>{HEEL.straight}</T>
       ) : (
         <T as="strong">
           {most && least
-            ? says(most.free.lowest > 0 ? HOLD.heel.heels : HOLD.heel.edge, {
+            ? says(most.free.lowest > 0 ? HEEL.heels : HEEL.edge, {
                 low: across.least,
                 high: across.most,
                 least: Math.min(Math.abs(least.heel), Math.abs(most.heel)),
                 most: Math.max(Math.abs(least.heel), Math.abs(most.heel)),
                 free: most.free.lowest,
               })
-            : says(HOLD.heel.over, { high: across.most })}
+            : says(HEEL.over, { high: across.most })}
         </T>
       )}
-      {most && most.heel < 0 && across.most >= NONE ? <T as="soft">{HOLD.heel.leeward}</T> : null}
-      {fast.y === 0 ? null : (
-        <T>{limit === undefined ? HOLD.heel.none : says(HOLD.heel.limit, { load: limit })}</T>
-      )}
+      {most && most.heel < 0 && across.most >= NONE ? <T as="soft">{HEEL.leeward}</T> : null}
+      {fast.y === 0 ? null : <T>{limit === undefined ? HEEL.none : says(HEEL.limit, { load: limit })}</T>}
     </View>
   );
 }
@@ -77,7 +75,7 @@ function Drawing({ lying, heel, fast }: { lying: Lying; heel: number | undefined
   // Gone over she lies on her side.
   const turned = heel === undefined ? 100 : degrees(heel);
   return (
-    <View role="img" aria-label={HOLD.heel.drawn}>
+    <View role="img" aria-label={HEEL.drawn}>
       <Svg width={WIDE} height={HIGH} aria-hidden>
         <Rect x={0} y={sea} width={WIDE} height={HIGH - sea} fill={p.water3} />
         <G transform={`rotate(${-turned} ${middle} ${sea})`}>

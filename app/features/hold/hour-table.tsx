@@ -5,10 +5,9 @@ import { CELL, TableHead } from '../../ui/table-head';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
 import { useTrip } from '../trip/use-trip';
-import { HOLD } from './words';
+import { HOLD, HOURS } from './words';
 
-const { hours: WORDS } = HOLD;
-const HEADS = [WORDS.time, WORDS.depth, WORDS.wind, WORDS.stream, WORDS.pull, WORDS.points, WORDS.stands];
+const HEADS = [HOURS.time, HOURS.depth, HOURS.wind, HOURS.stream, HOURS.pull, HOURS.points, HOURS.stands];
 
 /** What changes along the stay: hour by hour, and where the tide turns. */
 export function HourTable({ over }: { over: Over }) {
@@ -17,24 +16,24 @@ export function HourTable({ over }: { over: Over }) {
   return (
     <View style={{ gap: 6 }}>
       <T as="section" heading={2}>
-        {WORDS.title}
+        {HOURS.title}
       </T>
-      <View role="table" aria-label={WORDS.title}>
+      <View role="table" aria-label={HOURS.title}>
         <TableHead heads={HEADS} />
         {over.hours.map(({ hour, held }) => {
           const { depth, wind, stream } = hour;
           const { lies, load } = held.pull;
           const cells = [
-            depth === undefined ? WORDS.unknown : says('{depth:height}', { depth }),
-            wind ? says(WORDS.windSaid, { wind: wind.speed, gust: wind.gust }) : WORDS.unknown,
+            depth === undefined ? HOURS.unknown : says('{depth:height}', { depth }),
+            wind ? says(HOURS.windSaid, { wind: wind.speed, gust: wind.gust }) : HOURS.unknown,
             stream
-              ? says(WORDS.streamSaid, { speed: stream.speed, towards: Math.round(stream.direction) })
-              : WORDS.unknown,
+              ? says(HOURS.streamSaid, { speed: stream.speed, towards: Math.round(stream.direction) })
+              : HOURS.unknown,
             says(HOLD.band, load),
             lies.heading === undefined
-              ? WORDS.unknown
+              ? HOURS.unknown
               : says('{heading:bearing}', { heading: Math.round(lies.heading) }),
-            WORDS.said[held.stands],
+            HOURS.said[held.stands],
           ];
           return (
             <View

@@ -6,7 +6,7 @@ import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
 import { profile } from '../boat/outline';
 import { useTrip } from '../trip/use-trip';
-import { HOLD } from './words';
+import { HOLD, SCOPE } from './words';
 
 const MARGIN = 10,
   LEAST = 90,
@@ -35,13 +35,13 @@ export function ScopeView({
   return (
     <View style={{ gap: 6 }}>
       <T as="section" heading={2}>
-        {HOLD.scope.title}
+        {SCOPE.title}
       </T>
       {rode && lead && taut && height !== undefined && depth !== undefined ? (
         <>
           <Drawing lying={lying} now={now} rode={rode} height={height} depth={depth} />
           <T>
-            {says(HOLD.scope.says, {
+            {says(SCOPE.says, {
               out: rode.line + rode.chain,
               height,
               scope: Math.round((10 * (rode.line + rode.chain)) / height) / 10,
@@ -49,17 +49,15 @@ export function ScopeView({
               high: taut.anchor,
             })}
           </T>
-          {lead.lying > 0 ? <T as="soft">{says(HOLD.scope.lying, { lying: lead.lying })}</T> : null}
-          <T as="soft">{says(HOLD.scope.stretch, stretch(rode, now.pull.load))}</T>
+          {lead.lying > 0 ? <T as="soft">{says(SCOPE.lying, { lying: lead.lying })}</T> : null}
+          <T as="soft">{says(SCOPE.stretch, stretch(rode, now.pull.load))}</T>
         </>
       ) : (
-        <T as="soft">{rode && height !== undefined ? HOLD.scope.short : HOLD.noHold}</T>
+        <T as="soft">{rode && height !== undefined ? SCOPE.short : HOLD.noHold}</T>
       )}
       {need === undefined ? null : (
         <T as="strong">
-          {there === undefined
-            ? says(HOLD.scope.needsAlone, { need })
-            : says(HOLD.scope.needs, { need, there })}
+          {there === undefined ? says(SCOPE.needsAlone, { need }) : says(SCOPE.needs, { need, there })}
         </T>
       )}
     </View>
@@ -106,7 +104,7 @@ function Drawing({
   return (
     <View
       role="img"
-      aria-label={HOLD.scope.drawn}
+      aria-label={SCOPE.drawn}
       onLayout={(e) => setWidth(Math.round(e.nativeEvent.layout.width))}
     >
       <Svg width="100%" height={high} aria-hidden>

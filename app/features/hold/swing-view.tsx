@@ -9,7 +9,7 @@ import { usePalette } from '../../ui/theme';
 import { FONT, SIZE } from '../../ui/tokens';
 import { drawn, middleOf, type Corner } from '../sketch/drawn';
 import { useTrip } from '../trip/use-trip';
-import { HOLD } from './words';
+import { HOLD, SWING } from './words';
 
 const HIGH = 240;
 /** Her circle takes so much of the picture; a shore further off than twice the picture is not gone after. */
@@ -35,23 +35,23 @@ export function SwingView({
   return (
     <View style={{ gap: 6 }}>
       <T as="section" heading={2}>
-        {HOLD.swing.title}
+        {SWING.title}
       </T>
       {swing ? (
         <>
           <Drawing stay={stay} water={water} places={places} now={now} />
-          <T>{says(HOLD.swing.says, swing)}</T>
+          <T>{says(SWING.says, swing)}</T>
         </>
       ) : (
         <T as="soft">{HOLD.noHold}</T>
       )}
       <T as="soft">
         {nearest
-          ? says(HOLD.swing.shore, { metres: nearest.metres, bearing: Math.round(nearest.bearing) })
-          : HOLD.swing.noShore}
+          ? says(SWING.shore, { metres: nearest.metres, bearing: Math.round(nearest.bearing) })
+          : SWING.noShore}
       </T>
       {pull.lies.heading === undefined ? null : (
-        <T as="soft">{says(HOLD.swing.lies, { heading: Math.round(pull.lies.heading) })}</T>
+        <T as="soft">{says(SWING.lies, { heading: Math.round(pull.lies.heading) })}</T>
       )}
     </View>
   );
@@ -88,7 +88,7 @@ function Drawing({
   return (
     <View
       role="img"
-      aria-label={HOLD.swing.drawn}
+      aria-label={SWING.drawn}
       onLayout={(e) => setWidth(Math.round(e.nativeEvent.layout.width))}
     >
       <Svg width="100%" height={HIGH} style={{ backgroundColor: p.water3 }} aria-hidden>
@@ -137,7 +137,7 @@ function Drawing({
           fontSize={SIZE.label}
           fill={p.ink}
         >
-          {says(HOLD.swing.bar, { metres: bar })}
+          {says(SWING.bar, { metres: bar })}
         </SvgText>
       </Svg>
     </View>

@@ -15,7 +15,6 @@ export const HOLD = {
   noMeasures: 'Length and beam of {boat} are needed before anything can be told of her.',
   herPage: 'Her page',
   ifAnchored: 'If you anchored there',
-  anchored: 'At anchor',
   notHere: 'Do not anchor here: what follows shows why, not that one may.',
   anchor: 'Anchor',
   noAnchor: 'No anchor is aboard.',
@@ -27,13 +26,6 @@ export const HOLD = {
     'Steady {low:force} to {high:force}; up to {times} times that with gusts on the line, sheering and waves.',
   holds: '{anchor} holds',
   noHold: 'Its line does not reach, or nobody said how long it is.',
-  stands: {
-    holds: 'By our estimate it holds.',
-    may: 'It may drag.',
-    drags: 'It drags.',
-    unvouched: 'Can’t be vouched for.',
-    unknown: 'Not known.',
-  },
   lacks: 'Not known: {what:list}. It counts for nothing here, so the pull is too small.',
   lackWind: 'wind',
   lackStream: 'stream',
@@ -59,49 +51,61 @@ export const HOLD = {
   atBow: 'at the bow',
   atStern: 'at the stern',
   atAlong: '{metres:height} from the stern, at the edge',
-  scope: {
-    title: 'The line, true to scale',
-    says: '{out:height} out over {height:height} from the ground to where it is made fast: {scope} to one. It leads up from the anchor by {low:angle} to {high:angle}.',
-    lying: '{lying:height} of chain lie on the ground.',
-    short: 'It does not reach the ground.',
-    needs: 'Seven to one at high water of the stay: {need:height}. There are {there:height}.',
-    needsAlone: 'Seven to one at high water of the stay: {need:height}.',
-    stretch: 'It stretches by {low:height} to {high:height}.',
-    drawn: 'The line from the anchor to the boat, the water and the ground, to scale.',
-  },
-  swing: {
-    title: 'Where she swings',
-    says: 'She comes {low:height} to {high:height} from her anchor.',
-    shore: 'The shore is {metres:distance} away, {bearing:bearing}.',
-    noShore: 'No shore is drawn here.',
-    lies: 'As wind and stream are she points to {heading:bearing}.',
-    drawn: 'The circle over which she swings around her anchor, north up, with what is drawn of the shore.',
-    bar: '{metres:height}',
-  },
-  heel: {
-    title: 'Never the side',
-    straight: 'From here the pull comes from ahead or astern: it heels her by nothing.',
-    heels:
-      'From the side come {low:force} to {high:force}. That heels her by {least:angle} to {most:angle}, and leaves {free:shortLength} of freeboard.',
-    edge: 'From the side come {low:force} to {high:force}. That heels her by {least:angle} to {most:angle}: her edge is under.',
-    over: 'From the side come up to {high:force}: she goes over.',
-    limit: 'She goes over, or fills, at {load:force} from the side.',
-    none: 'No pull looked at takes her over.',
-    leeward: 'She leans away from the line: the wind stands over it.',
-    drawn: 'From astern, heeled as the most of the load heels her.',
-  },
-  hours: {
-    title: 'Hour by hour',
-    time: 'Time',
-    depth: 'Depth',
-    wind: 'Wind, gust',
-    stream: 'Stream',
-    pull: 'Pull',
-    points: 'Points to',
-    stands: 'Holds',
-    windSaid: '{wind:speed}, {gust:speed}',
-    streamSaid: '{speed:speed} to {towards:bearing}',
-    unknown: '–',
-    said: { holds: 'yes', may: 'may drag', drags: 'drags', unvouched: 'unvouched', unknown: 'not known' },
-  },
+} as const;
+
+export const STANDS = {
+  holds: 'By our estimate it holds.',
+  may: 'It may drag.',
+  drags: 'It drags.',
+  unvouched: 'Can’t be vouched for.',
+  unknown: 'Not known.',
+} as const;
+
+export const SCOPE = {
+  title: 'The line, true to scale',
+  says: '{out:height} out over {height:height} from the ground to where it is made fast: {scope} to one. It leads up from the anchor by {low:angle} to {high:angle}.',
+  lying: '{lying:height} of chain lie on the ground.',
+  short: 'It does not reach the ground.',
+  needs: 'Seven to one at high water of the stay: {need:height}. There are {there:height}.',
+  needsAlone: 'Seven to one at high water of the stay: {need:height}.',
+  stretch: 'It stretches by {low:height} to {high:height}.',
+  drawn: 'The line from the anchor to the boat, the water and the ground, to scale.',
+} as const;
+
+export const SWING = {
+  title: 'Where she swings',
+  says: 'She comes {low:height} to {high:height} from her anchor.',
+  shore: 'The shore is {metres:distance} away, {bearing:bearing}.',
+  noShore: 'No shore is drawn here.',
+  lies: 'As wind and stream are she points to {heading:bearing}.',
+  drawn: 'The circle over which she swings around her anchor, north up, with what is drawn of the shore.',
+  bar: '{metres:height}',
+} as const;
+
+export const HEEL = {
+  title: 'Never the side',
+  straight: 'From here the pull comes from ahead or astern: it heels her by nothing.',
+  heels:
+    'From the side come {low:force} to {high:force}. That heels her by {least:angle} to {most:angle}, and leaves {free:shortLength} of freeboard.',
+  edge: 'From the side come {low:force} to {high:force}. That heels her by {least:angle} to {most:angle}: her edge is under.',
+  over: 'From the side come up to {high:force}: she goes over.',
+  limit: 'She goes over, or fills, at {load:force} from the side.',
+  none: 'No pull looked at takes her over.',
+  leeward: 'She leans away from the line: the wind stands over it.',
+  drawn: 'From astern, heeled as the most of the load heels her.',
+} as const;
+
+export const HOURS = {
+  title: 'Hour by hour',
+  time: 'Time',
+  depth: 'Depth',
+  wind: 'Wind, gust',
+  stream: 'Stream',
+  pull: 'Pull',
+  points: 'Points to',
+  stands: 'Holds',
+  windSaid: '{wind:speed}, {gust:speed}',
+  streamSaid: '{speed:speed} to {towards:bearing}',
+  unknown: '–',
+  said: { holds: 'yes', may: 'may drag', drags: 'drags', unvouched: 'unvouched', unknown: 'not known' },
 } as const;

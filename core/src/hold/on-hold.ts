@@ -1,7 +1,6 @@
-import type { Boat, GearItem, Person, Place, Trip } from '../model';
+import type { Boat, GearItem, HoldPractice, Person, Place, Trip } from '../model';
 import { stowages } from '../kit';
 import practice from '../../data/hold/practice.json';
-import type { HoldPractice } from '../model';
 import { comesAt, hoursIn, type Around, type Hour, type Stay } from './stay';
 import { anchorOf } from './anchor';
 import { lyingOf, type Lying, type Tackle } from './held';
