@@ -10,7 +10,7 @@ import { Bundle, Catalogue, RulePack } from '../src/model';
 import { LimitsFile } from '../src/model/limits';
 import { ProcedureRow as Procedure } from '../src/model/procedure';
 import * as shipped from '../src/model/shipped';
-import { AnchorData, HoldLines, HoldLoads, HoldPractice } from '../src/model/shipped-hold';
+import { AnchorData, HoldLines, HoldLoads, HoldPractice, LeewayData } from '../src/model/shipped-hold';
 import { UsualLimits, Windage } from '../src/model/shipped-way';
 import type { Condition, ProcedureRow } from '../src/model';
 import { conditionFaults, CREW, packFaults, PACKS } from '../src/rules';
@@ -56,6 +56,7 @@ const SCHEMAS: [RegExp, z.ZodType][] = [
   [/^hold\/anchors/, AnchorData],
   [/^hold\/lines/, HoldLines],
   [/^hold\/practice/, HoldPractice],
+  [/^hold\/leeway/, LeewayData],
   [/^passage\/ready/, shipped.ReadyRow.array()],
   [/^procedure\//, Procedure],
   [/^trip\/brief/, shipped.BriefData],

@@ -12,6 +12,7 @@ import { FindingList } from '../trip/finding-list';
 import { useTripChange } from '../trip/trip-form';
 import { useTrip } from '../trip/use-trip';
 import { Bench } from './bench';
+import { DriftView } from './drift-view';
 import { HourTable } from './hour-table';
 import { useHeld, useHolding, type Holding } from './use-hold';
 import { HOLD } from './words';
@@ -158,6 +159,7 @@ function AtStay({ holding, stay }: { holding: Holding; stay: Stay }) {
       {lying && offered ? <Bench held={held} lying={lying} /> : null}
       {held.best && lying && offered ? <HourTable over={held.best} /> : null}
       <T as="small">{HOLD.estimate}</T>
+      <DriftView on={held.at.on} stay={stay} hours={held.at.hours.map(({ at }) => at)} />
     </View>
   );
 }

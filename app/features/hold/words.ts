@@ -50,7 +50,7 @@ export const HOLD = {
   unknownYet: 'not known',
   atBow: 'at the bow',
   atStern: 'at the stern',
-  atAlong: '{metres:height} from the stern, at the edge',
+  atAlong: '{metres:height} from the stern',
 } as const;
 
 export const STANDS = {
@@ -79,7 +79,6 @@ export const SWING = {
   noShore: 'No shore is drawn here.',
   lies: 'As wind and stream are she points to {heading:bearing}.',
   drawn: 'The circle over which she swings around her anchor, north up, with what is drawn of the shore.',
-  bar: '{metres:height}',
 } as const;
 
 export const HEEL = {
@@ -87,10 +86,10 @@ export const HEEL = {
   straight: 'From here the pull comes from ahead or astern: it heels her by nothing.',
   heels:
     'From the side come {low:force} to {high:force}. That heels her by {least:angle} to {most:angle}, and leaves {free:shortLength} of freeboard.',
-  edge: 'From the side come {low:force} to {high:force}. That heels her by {least:angle} to {most:angle}: her edge is under.',
+  edge: 'From the side come {low:force} to {high:force}. That heels her by {least:angle} to {most:angle}: her edge is under, and water rolls her over.',
   over: 'From the side come up to {high:force}: she goes over.',
-  limit: 'She goes over, or fills, at {load:force} from the side.',
-  none: 'No pull looked at takes her over.',
+  limit: 'At {load:force} from the side her edge goes under: from there on water rolls her over.',
+  none: 'No pull that was looked at takes her edge under.',
   leeward: 'She leans away from the line: the wind stands over it.',
   drawn: 'From astern, heeled as the most of the load heels her.',
 } as const;
@@ -108,4 +107,36 @@ export const HOURS = {
   streamSaid: '{speed:speed} to {towards:bearing}',
   unknown: '–',
   said: { holds: 'yes', may: 'may drag', drags: 'drags', unvouched: 'unvouched', unknown: 'not known' },
+} as const;
+
+export const MAP = { near: '{metres:height}', far: '{metres:distance}' } as const;
+
+export const DRIFTS = {
+  afloat: 'With nothing out',
+  sock: 'With a sock or sea anchor',
+  swamped: 'Full of water, or over',
+  person: 'Somebody in the water',
+} as const;
+
+export const DRIFT = {
+  title: 'If she drifts',
+  what: 'What drifts',
+  from: 'From here at',
+  fromHere: 'From where I am, now',
+  fromHalt: 'From {place}',
+  noWind: 'The wind is not known then, so nothing tells where it goes.',
+  at: '{at:clock}: {metres:distance} off, {bearing:bearing}, give or take {spread:distance} besides the fan.',
+  ashore: 'Ashore between {from:clock} and {until:clock}: {where:list}.',
+  mayEnd: 'It may be ashore from {from:clock} on: {where:list}. Some ways of it end at sea.',
+  atSea: 'Not ashore by {at:clock} on any of these ways.',
+  shore: '{name} ({kind})',
+  unsaid: 'a shore of which nobody said what it is like',
+  streamless: 'The stream is not known: it is left out, and may take her quite another way.',
+  until: 'Wind is known until {at:clock} only.',
+  invented: 'The weather is invented: so is this.',
+  tested:
+    'By tests of: {name}, from memory. An estimate, never a search area. What the wind itself sets in motion over hours is not in it.',
+  own: 'Reckoned as: {name}. Nobody vouches for a figure of it: the band is our own estimate, never a search area.',
+  drawn:
+    'Where it drifts, north up: the way in the middle, a fan to either side of it, and a ring of what it may be off at each hour.',
 } as const;

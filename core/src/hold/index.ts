@@ -4,6 +4,7 @@
  */
 export { anchorOf, dragged, gradeOf, goodOn, holding, leadShare, VOUCHED, type Anchor } from './anchor';
 export { exposedOf, type Exposed, type Face } from './exposed';
+export * from './drift';
 export * from './held';
 export {
   chainWeight,

@@ -45,7 +45,7 @@ export function pulledOver(lying: Lying, at: Fastening, pull: Pull, down: number
 }
 
 /**
- * The level load from the side at which she goes over, or the water comes over an open edge, newtons.
+ * The level load from the side at which her edge goes under, newtons.
  * @returns undefined where nothing looked at does it
  */
 export const overAt = (lying: Lying, at: Fastening, pull: Pull, down: number): number | undefined =>

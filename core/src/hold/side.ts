@@ -72,7 +72,8 @@ const MOST = 20_000,
   HALVINGS = 12;
 
 /**
- * The level pull at which she goes over, or the water comes over the edge of an open boat, newtons.
+ * The level pull at which her edge goes under, or she is over, newtons. From there on an open boat fills, and on a closed one the
+ * stream presses on her deck and rolls her: no balance of ours holds beyond it.
  * @returns undefined where nothing looked at does it
  */
 export function goesOverAt(
@@ -85,7 +86,7 @@ export function goesOverAt(
 ): number | undefined {
   const stays = (across: number) => {
     const heeled = heeledBy(hull, weight, density, { ...pull, across, air: across * air });
-    return heeled !== undefined && (hull.form.deck === 'closed' || heeled.free.lowest > 0);
+    return heeled !== undefined && heeled.free.lowest > 0;
   };
   let most = 1;
   while (most < MOST && stays(most)) most *= 2;

@@ -72,7 +72,7 @@ export const isStill = (water: Water | undefined): boolean => water !== undefine
 
 /** Water that stands: ponds and lakes have no stream worth the name. */
 const NONE: Flow = { speed: 0, direction: 0 };
-const flowAt = (water: Water | undefined, stream: Stream | undefined, at: number): Flow | undefined =>
+export const flowAt = (water: Water | undefined, stream: Stream | undefined, at: number): Flow | undefined =>
   stream?.at(at) ?? (isStill(water) && water?.class !== 'river' ? NONE : undefined);
 
 /** Every hour, and so often for what turns in between. */

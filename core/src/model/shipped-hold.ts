@@ -68,6 +68,39 @@ export const AnchorData = z.strictObject({
 });
 export type AnchorData = z.infer<typeof AnchorData>;
 
+const LeewayRow = z.strictObject({
+  name: z.string().max(80),
+  slope: Span,
+  /** Knots. */
+  offset: z.number(),
+  /** Degrees to either side of straight downwind. */
+  divergence: z.number().min(0).max(90),
+  /** m/s */
+  error: z.number().min(0),
+  source: z.string().max(60),
+  confidence: z.enum(CONFIDENCE),
+});
+const RowId = z.string().max(20);
+/** How things drift (`hold/leeway.json`). */
+export const LeewayData = z
+  .strictObject({
+    ...told,
+    rows: z.record(RowId, LeewayRow),
+    crafts: z.record(z.enum(crafts), z.strictObject({ afloat: RowId, swamped: RowId })),
+    person: z.strictObject({ jacket: RowId, suit: RowId, suits: z.array(z.string().max(20)) }),
+    sock: z.strictObject({ ...told, share: Span }),
+  })
+  .refine(
+    ({ rows, crafts: by, person }) =>
+      [
+        ...Object.values(by).flatMap(({ afloat, swamped }) => [afloat, swamped]),
+        person.jacket,
+        person.suit,
+      ].every((id) => id in rows),
+    'a row for each',
+  );
+export type LeewayData = z.infer<typeof LeewayData>;
+
 /** Lines and chains (`hold/lines.json`): stiffness in N/mm², weights, and how much is let out. */
 export const HoldLines = z.strictObject({
   ...told,

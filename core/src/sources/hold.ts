@@ -27,6 +27,18 @@ export const HOLDING = {
     undefined,
     'L',
   ),
+  leeway: recalled(
+    'Leeway of search objects: slope, offset and divergence (CG-D-08-99, CG-D-05-05)',
+    'United States Coast Guard; A. Allen and J. Plourde',
+    undefined,
+    'M',
+  ),
+  'search-error': recalled(
+    'Error of a drifted position: the root of the squares of where it began and of the drift, 0.3 kn of it by currents',
+    'International Aeronautical and Maritime Search and Rescue manual',
+    undefined,
+    'M',
+  ),
   gusts: recalled(
     'Gusts may be 40 % stronger than the mean wind of a forecast',
     'Bureau of Meteorology, Australia',

@@ -42,7 +42,7 @@ export const HOLD_WORDS = {
   'hold.hours.title': 'Lying at anchor at {place}',
   'hold.hours.why': 'No hours of it can be told, so nobody looked at stream, depth and line.',
   'hold.none.title': 'No anchor is aboard',
-  'hold.none.why': 'You said that an anchor holds her at {place}.',
+  'hold.none.why': 'Nothing that would hold her at {place}.',
   'hold.none.mend': 'Look through the locker',
   'hold.line.title': 'Line enough for {place}',
   'hold.line.short.title': 'Too little line for {place}',
