@@ -10,7 +10,15 @@ import { Bundle, Catalogue, RulePack } from '../src/model';
 import { LimitsFile } from '../src/model/limits';
 import { ProcedureRow as Procedure } from '../src/model/procedure';
 import * as shipped from '../src/model/shipped';
-import { AnchorData, HoldLines, HoldLoads, HoldPractice, LeewayData } from '../src/model/shipped-hold';
+import {
+  AnchorData,
+  HoldLines,
+  HoldLoads,
+  HoldPractice,
+  LeewayData,
+  PoleData,
+  SeaAnchorData,
+} from '../src/model/shipped-hold';
 import { UsualLimits, Windage } from '../src/model/shipped-way';
 import type { Condition, ProcedureRow } from '../src/model';
 import { conditionFaults, CREW, packFaults, PACKS } from '../src/rules';
@@ -57,6 +65,8 @@ const SCHEMAS: [RegExp, z.ZodType][] = [
   [/^hold\/lines/, HoldLines],
   [/^hold\/practice/, HoldPractice],
   [/^hold\/leeway/, LeewayData],
+  [/^hold\/poles/, PoleData],
+  [/^hold\/sea-anchors/, SeaAnchorData],
   [/^passage\/ready/, shipped.ReadyRow.array()],
   [/^procedure\//, Procedure],
   [/^trip\/brief/, shipped.BriefData],

@@ -97,6 +97,8 @@ const DECIDES: { says: (kind: GearKind) => boolean; fields: string[] }[] = [
     says: (k) => k.grounds === true,
     fields: ['anchor', 'weighs', 'line', 'lineOf', 'chain', 'release', 'float'],
   },
+  { says: (k) => k.poled === true, fields: ['long', 'thick', 'poleOf', 'release'] },
+  { says: (k) => k.drags === true, fields: ['across'] },
   { says: (k) => k.lined === true, fields: ['line'] },
   { says: (k) => k.registered === true, fields: ['registered'] },
 ];

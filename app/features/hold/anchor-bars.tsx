@@ -1,11 +1,9 @@
 import { useDeferredValue, useMemo } from 'react';
 import { View } from 'react-native';
-import Svg, { Rect } from 'react-native-svg';
 import {
   buildersLoad,
   dragsAt,
   heldAt,
-  surge,
   type Fastening,
   type Held as HeldNow,
   type Hour,
@@ -15,8 +13,9 @@ import {
 } from '@escale/core/hold';
 import { KNOT } from '@escale/core/units';
 import { T } from '../../ui/text';
-import { usePalette } from '../../ui/theme';
 import { useTrip } from '../trip/use-trip';
+import { BandBar, FAR } from './bands';
+import { PullSaid } from './pull-said';
 import { HOLD, STANDS } from './words';
 
 /** What the line has to hold, and what each anchor aboard holds here, as bands on one scale. */
@@ -38,34 +37,24 @@ export function AnchorBars({
   now: HeldNow;
 }) {
   const { says } = useTrip();
-  const { load, steady } = now.pull;
+  const { load } = now.pull;
   const others = overs
     .filter(({ item }) => item.id !== best?.item.id)
     .map((over) => ({ over, held: heldAt(lying, fast, over.tackle, comes, comes.depth) }));
   const rows = [...(best ? [{ over: best, held: now }] : []), ...others];
   const most = Math.max(load.high, ...rows.map(({ held }) => Math.min(held.hold.high, FAR * load.high))) || 1;
-  const lacks = [
-    ...(comes.wind ? [] : [HOLD.lackWind]),
-    ...(comes.stream ? [] : [HOLD.lackStream]),
-    ...(comes.depth === undefined ? [HOLD.lackDepth] : []),
-  ];
   return (
     <View style={{ gap: 10 }}>
-      <View>
-        <T as="caps">{HOLD.pull}</T>
-        <T as="figure">{says(HOLD.band, load)}</T>
-        <T as="soft">{says(HOLD.steady, { ...steady, times: surge(comes.wave) })}</T>
-        {lacks.length > 0 ? <T>{says(HOLD.lacks, { what: lacks })}</T> : null}
-        <Builders lying={lying} comes={comes} />
-      </View>
-      <Bar most={most} band={load} pull />
+      <PullSaid pull={now.pull} comes={comes} />
+      <Builders lying={lying} comes={comes} />
+      <BandBar most={most} band={load} />
       {rows.map(({ over, held }) => (
         <View key={over.item.id} style={{ gap: 2 }}>
           <View style={{ flexDirection: 'row', flexWrap: 'wrap', justifyContent: 'space-between', gap: 8 }}>
             <T as="strong">{says(HOLD.holds, { anchor: over.item.name })}</T>
             <T>{held.hold.high > 0 && held.taut ? says(HOLD.band, held.hold) : HOLD.noHold}</T>
           </View>
-          <Bar most={most} band={held.hold} against={load} />
+          <BandBar most={most} band={held.hold} against={load} />
           <T as="strong" {...(over === best ? { role: 'status' as const } : {})}>
             {STANDS[held.stands]}
           </T>
@@ -75,47 +64,6 @@ export function AnchorBars({
     </View>
   );
 }
-/** What holds so many times the load is drawn to the edge. */
-const FAR = 3;
-
-const HIGH = 16;
-function Bar({
-  band,
-  most,
-  against,
-  pull,
-}: {
-  band: { low: number; high: number };
-  most: number;
-  against?: { low: number; high: number };
-  pull?: boolean;
-}) {
-  const p = usePalette();
-  const at = (value: number) => `${Math.min(100, (100 * value) / most)}%`;
-  return (
-    <Svg width="100%" height={HIGH} aria-hidden>
-      <Rect x={0} y={0} width="100%" height={HIGH} fill="none" stroke={p.line} />
-      {against ? (
-        <Rect
-          x={at(against.low)}
-          y={0}
-          width={at(against.high - against.low)}
-          height={HIGH}
-          fill={p.water2}
-        />
-      ) : null}
-      <Rect
-        x={at(band.low)}
-        y={pull ? 0 : 4}
-        width={at(band.high - band.low)}
-        height={pull ? HIGH : 8}
-        fill={pull ? p.water2 : p.ink}
-        opacity={pull ? 1 : 0.65}
-      />
-    </Svg>
-  );
-}
-
 function Builders({ lying, comes }: { lying: Lying; comes: Hour }) {
   const { says } = useTrip();
   const load =

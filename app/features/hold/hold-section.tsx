@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { findAtAnchor, type Stay } from '@escale/core/hold';
+import { findAtAnchor, findOnPole, type Stay } from '@escale/core/hold';
 import { COMES, HOLDS, MADE_FAST } from '@escale/core/model/lists';
 import { phrase } from '@escale/core/say';
 import { Choice, optionsOf, Tick } from '../../ui/choice';
@@ -14,8 +14,9 @@ import { useTrip } from '../trip/use-trip';
 import { Bench } from './bench';
 import { DriftView } from './drift-view';
 import { HourTable } from './hour-table';
+import { PoleBench } from './pole-bench';
 import { useHeld, useHolding, type Holding } from './use-hold';
-import { HOLD } from './words';
+import { HOLD, POLE } from './words';
 
 /** Holding her at a halt: what stands against it, what pulls, what holds, how she swings, hour by hour. */
 export function HoldSection() {
@@ -65,10 +66,8 @@ export function HoldSection() {
 
 /** What only somebody who knows the place can say. */
 function Asked({ stay }: { stay: Stay }) {
-  const { trip } = useTrip();
   const change = useTripChange();
-  const { halt } = stay;
-  const at = trip.halts.indexOf(halt);
+  const { halt, n: at } = stay;
   const put = (field: string, value: unknown) => change(`/halts/${at}/${field}`, value, stay.place.name);
   const comes = halt.comes ?? [];
   return (
@@ -81,7 +80,7 @@ function Asked({ stay }: { stay: Stay }) {
         clearable
         onChange={(value) => put('hold', value)}
       />
-      {halt.hold === 'anchor' ? (
+      {halt.hold === 'anchor' || halt.hold === 'pole' ? (
         <>
           <T as="caps">{HOLD.from}</T>
           <Choice
@@ -134,30 +133,51 @@ function Room({ room, put }: { room: number | undefined; put: (room: number | un
 }
 
 /** In a river that flows nothing of it is offered; elsewhere what stands against it is shown with why. */
-const RIVER = 'hold/river/',
-  REFUSED = phrase('hold.not.title', { place: '' }).say;
+const RIVER = 'hold/river/';
+const REFUSED: ReadonlySet<string> = new Set([
+  phrase('hold.not.title', { place: '' }).say,
+  phrase('hold.not.pole', { place: '' }).say,
+]);
+const BY = [
+  { value: 'anchor', label: HOLD.byAnchor },
+  { value: 'pole', label: HOLD.byPole },
+];
 
 function AtStay({ holding, stay }: { holding: Holding; stay: Stay }) {
-  const held = useHeld(holding, stay);
+  const { hold } = stay.halt;
+  const said = hold === 'anchor' || hold === 'pole' ? hold : undefined;
+  const [tried, setTried] = useState<'anchor' | 'pole'>('anchor');
+  const by = said ?? tried;
+  // Asked what if, the halt is as it would be.
+  const asked = useMemo(
+    () => (said ? stay : { ...stay, halt: { ...stay.halt, hold: by } }),
+    [said, stay, by],
+  );
+  const held = useHeld(holding, asked);
   const { lying } = holding;
-  const found = useMemo(() => findAtAnchor(held.at), [held.at]);
-  const said = stay.halt.hold === 'anchor';
+  const found = useMemo(() => (by === 'pole' ? findOnPole(held.at) : findAtAnchor(held.at)), [by, held.at]);
   const offered = !found.some(({ id }) => id.startsWith(RIVER));
-  const not = found.some(({ level, title }) => level !== 'know' && title.say === REFUSED);
+  const not = found.some(({ level, title }) => level !== 'know' && REFUSED.has(title.say));
   return (
     <View style={{ gap: 18 }}>
       {said ? null : (
-        <View>
+        <View style={{ gap: 6 }}>
           <T as="section" heading={2}>
-            {HOLD.ifAnchored}
+            {by === 'pole' ? POLE.title : HOLD.ifAnchored}
           </T>
+          <Choice
+            label={HOLD.by}
+            options={BY}
+            value={by}
+            onChange={(value) => setTried(value === 'pole' ? 'pole' : 'anchor')}
+          />
           <FindingList findings={found} />
         </View>
       )}
-      {held.best ? null : <T as="soft">{HOLD.noAnchor}</T>}
       {not ? <T as="strong">{HOLD.notHere}</T> : null}
-      {lying && offered ? <Bench held={held} lying={lying} /> : null}
-      {held.best && lying && offered ? <HourTable over={held.best} /> : null}
+      {lying && offered && by === 'anchor' ? <Bench held={held} lying={lying} /> : null}
+      {lying && offered && by === 'pole' ? <PoleBench at={held.at} lying={lying} /> : null}
+      {held.best && lying && offered && by === 'anchor' ? <HourTable over={held.best} /> : null}
       <T as="small">{HOLD.estimate}</T>
       <DriftView on={held.at.on} stay={stay} hours={held.at.hours.map(({ at }) => at)} />
     </View>

@@ -15,9 +15,11 @@ export const HOLD = {
   noMeasures: 'Length and beam of {boat} are needed before anything can be told of her.',
   herPage: 'Her page',
   ifAnchored: 'If you anchored there',
+  by: 'Held by',
+  byAnchor: 'An anchor',
+  byPole: 'A pole',
   notHere: 'Do not anchor here: what follows shows why, not that one may.',
   anchor: 'Anchor',
-  noAnchor: 'No anchor is aboard.',
   hour: 'At',
   worst: '{at:clock}, the worst of them',
   pull: 'On the line',
@@ -139,4 +141,17 @@ export const DRIFT = {
   own: 'Reckoned as: {name}. Nobody vouches for a figure of it: the band is our own estimate, never a search area.',
   drawn:
     'Where it drifts, north up: the way in the middle, a fan to either side of it, and a ring of what it may be off at each hour.',
+} as const;
+
+export const POLE = {
+  title: 'If you staked out there',
+  none: 'No pole is aboard.',
+  noMeasures: 'Its length, thickness and material are not known, or it does not stand in so much water.',
+  ground: 'By hand it goes {low:shortLength} to {high:shortLength} into this ground.',
+  bends: 'At the line it bends {low:shortLength} to {high:shortLength}.',
+  breaks: 'The pole itself breaks at {low:force} to {high:force}.',
+  line: 'Line from amidships to past either end of her, with slack for the waves: {low:height} to {high:height}.',
+  lines:
+    'Some take it through the running rig to a release at the seat; others a short one with an elastic and a float at its end, and leave the pole standing. Either way it opens with one hand, and you come back for the pole.',
+  drawn: 'The pole in the ground as it bends at the most of the pull, her bow to it, to scale.',
 } as const;

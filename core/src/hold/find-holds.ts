@@ -73,7 +73,7 @@ export function bestOf(all: readonly Over[], chosen: string | undefined): Over |
 /** What is found of one anchor at a stay: how it is let go, its line, whether it holds, the bottom. */
 export function anchorFindings(at: AtStay, over: Over): Finding[] {
   return [
-    ...releaseFindings(at, over),
+    ...releaseFindings(at, over.item),
     lineFinding(at, over),
     holdsFinding(at, over),
     ...bottomFindings(at, over),
@@ -81,18 +81,17 @@ export function anchorFindings(at: AtStay, over: Over): Finding[] {
   ];
 }
 
-const toAnchor = ({ item }: Over, pointer: '/anchor' | '/line' | '/release' | '/float', label: Phrase) => ({
+const toAnchor = ({ item }: Over, pointer: '/anchor' | '/line' | '/float', label: Phrase) => ({
   label,
   ...goTo.gear(item.id, pointer),
 });
 
-function releaseFindings(at: AtStay, over: Over): Finding[] {
-  const { on, stay } = at;
+/** Is what holds a small boat let go with one hand? */
+export function releaseFindings({ on, stay }: AtStay, item: GearItem): Finding[] {
   if (!on.boat || !isSmall(on.boat)) return [];
-  const { item } = over;
   const said = guessed(item, '/release') ? undefined : item.release;
   if (said === 'quick') return [];
-  const mend = toAnchor(over, '/release', phrase('hold.release.mend'));
+  const mend = { label: phrase('hold.release.mend'), ...goTo.gear(item.id, '/release') };
   if (said === undefined)
     return [
       HOLD.finding('hold/release', 'unknown', stay.place.id, {
@@ -103,7 +102,9 @@ function releaseFindings(at: AtStay, over: Over): Finding[] {
     ];
   return [
     HOLD.finding('hold/release', 'none', stay.place.id, {
-      title: phrase('hold.not.title', { place: stay.place.name }),
+      title: phrase(stay.halt.hold === 'pole' ? 'hold.not.pole' : 'hold.not.title', {
+        place: stay.place.name,
+      }),
       because: [phrase('hold.release.none', { anchor: item.name })],
       mend,
     }),

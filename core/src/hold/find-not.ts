@@ -12,22 +12,27 @@ import { bowOnly, isSmall, knifeInReach, notInRivers, type AtStay } from './on-h
 import { strongest } from './stay';
 
 const MOST = HOLD.at('hold/stream', 'over'),
-  BREAKS = HOLD.at('hold/breakers', 'steep');
+  BREAKS = HOLD.at('hold/breakers', 'steep'),
+  CHOP = HOLD.at('hold/breakers', 'chop');
+const STILL = HOLD.limit('still-stream'),
+  LIGHT = HOLD.limit('light-wind');
 
 /** What stands against anchoring there at all. Each is a finding of its own, with the same title. */
 export function refusals(at: AtStay): Finding[] {
   const { boat } = at.on;
   if (!boat) return [];
   const small = isSmall(boat);
+  const pole = at.stay.halt.hold === 'pole';
   return [
     ...(notInRivers(boat) ? inRiver(at) : []),
     ...inStream(at, small),
     ...(small ? [...breakers(at), ...comes(at), ...knife(at)] : []),
-    ...fromWhere(at),
+    ...(pole ? acrossPole(at) : fromWhere(at)),
   ];
 }
 
-const title = ({ stay }: AtStay) => phrase('hold.not.title', { place: stay.place.name });
+const title = ({ stay }: AtStay) =>
+  phrase(stay.halt.hold === 'pole' ? 'hold.not.pole' : 'hold.not.title', { place: stay.place.name });
 const toHalt = ({ on }: AtStay, label: Phrase) => ({ label, ...goTo.trip(on.trip.id, '/halts') });
 
 function inRiver(at: AtStay): Finding[] {
@@ -88,12 +93,29 @@ function inStream(at: AtStay, small: boolean): Finding[] {
 function breakers(at: AtStay): Finding[] {
   const { stay, hours, on } = at;
   if (stay.halt.comes?.includes('breakers')) return [said(at, 'hold/breakers', phrase('hold.breakers.said'))];
+  const [highest] = hours
+    .filter(({ wave }) => wave !== undefined && asPrinted(wave, 'height') > asPrinted(CHOP, 'height'))
+    .sort((a, b) => (b.wave ?? 0) - (a.wave ?? 0));
   const steep = hours
     .filter(
       ({ wave, depth }) => wave !== undefined && depth !== undefined && wave > BREAKS * Math.max(0, depth),
     )
     .sort((a, b) => (b.wave ?? 0) - (a.wave ?? 0))[0];
-  if (!steep) return [];
+  if (!steep)
+    return highest
+      ? [
+          HOLD.finding('hold/breakers', 'chop', stay.place.id, {
+            title: title(at),
+            because: [
+              leansOnForecast(
+                on.forecast,
+                phrase('hold.breakers.chop', { at: highest.at, wave: highest.wave ?? 0, most: CHOP }),
+              ),
+            ],
+            mend: toHalt(at, phrase('hold.stream.mend')),
+          }),
+        ]
+      : [];
   const why = phrase('hold.breakers.steep', {
     at: steep.at,
     wave: steep.wave ?? 0,
@@ -163,6 +185,27 @@ function fromWhere(at: AtStay): Finding[] {
       title: title(at),
       because: [phrase(as === 'side' ? 'hold.side.side' : 'hold.side.stern')],
       mend: toHalt(at, phrase('hold.side.mend')),
+    }),
+  ];
+}
+
+/** Across wind or stream on a pole: some do it in still shallows and a light wind, others never. */
+function acrossPole(at: AtStay): Finding[] {
+  const { stay, hours } = at;
+  if (stay.halt.fast !== 'side') return [];
+  const moves = hours.find(({ stream, wind }) => (stream?.speed ?? 0) > STILL || (wind?.speed ?? 0) > LIGHT);
+  if (moves)
+    return [
+      HOLD.finding('hold/side', 'pole', stay.place.id, {
+        title: title(at),
+        because: [phrase('hold.side.pole', { at: moves.at, still: STILL, light: LIGHT })],
+        mend: toHalt(at, phrase('hold.side.mend')),
+      }),
+    ];
+  return [
+    HOLD.finding('hold/side', 'schools', stay.place.id, {
+      title: phrase('hold.side.schools.title', { place: stay.place.name }),
+      because: [phrase('hold.side.schools', { light: LIGHT })],
     }),
   ];
 }

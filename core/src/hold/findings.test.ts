@@ -38,6 +38,7 @@ interface Lies {
   water?: Partial<Water>;
   anchor?: Partial<GearItem> | null;
   knife?: GearItem['stowage'] | null;
+  pole?: Partial<GearItem>;
   forecast?: Forecast | null;
   others?: Place[];
   time?: string;
@@ -84,6 +85,19 @@ function lying(given: Lies = {}) {
           }),
         ]),
     ...(knife === null ? [] : [anItem('knife', { stowage: knife })]),
+    ...(given.pole
+      ? [
+          anItem('stake-pole', {
+            name: 'Pole',
+            long: 2.4,
+            thick: 0.025,
+            poleOf: 'glassfibre',
+            line: 4,
+            release: 'quick',
+            ...given.pole,
+          }),
+        ]
+      : []),
   ];
   const base = inputOf();
   const input: AssessInput = {
@@ -124,7 +138,7 @@ function lying(given: Lies = {}) {
 }
 const refused = ({ found }: ReturnType<typeof lying>) =>
   found
-    .filter(({ level, title }) => level === 'fix' && title.say === 'hold.not.title')
+    .filter(({ level, title }) => level === 'fix' && title.say.startsWith('hold.not.'))
     .map(({ id }) => id.split('/')[1]);
 
 describe('do not anchor here', () => {
@@ -166,10 +180,10 @@ describe('do not anchor here', () => {
       expect(refused(lying({ halt: { comes: [comes] } }))).toEqual([comes]);
       expect(refused(lying({ kind: 'skiff', halt: { comes: [comes] } }))).toEqual([]);
     }
-    // Waves of 0.7 m over 1.1 m: 0.64 of the depth. Over 1.2 m it is 0.58.
-    const wavy = { forecast: steady({ waves: 0.7 }) };
-    expect(refused(lying({ ...wavy, place: { depth: 1.1 } }))).toEqual(['breakers']);
-    expect(refused(lying({ ...wavy, place: { depth: 1.2 } }))).toEqual([]);
+    // Waves of 0.4 m over 0.6 m: two thirds of the depth. Over 0.7 m it is 0.57.
+    const wavy = { forecast: steady({ waves: 0.4 }) };
+    expect(refused(lying({ ...wavy, place: { depth: 0.6 } }))).toEqual(['breakers']);
+    expect(refused(lying({ ...wavy, place: { depth: 0.7 } }))).toEqual([]);
   });
   test('a channel that reaches to it, in its hours', () => {
     const ferry = (busy: Place['busy'], lat: number) =>
@@ -367,4 +381,63 @@ describe('what a trip says of it', () => {
     expect(refused(at)).toEqual(['stream']);
     expect(at.says('stream')).toContain('00:');
   });
+});
+
+describe('on a pole', () => {
+  const calm = steady({ wind: 1.5, gust: 2 });
+  const staked = (given: Lies = {}) =>
+    lying({
+      pole: {},
+      forecast: calm,
+      ...given,
+      place: { depth: 0.6, ...given.place },
+      halt: { hold: 'pole', ...given.halt },
+    });
+  test('in still shallows and a light air it may hold, never Ready, and nothing is refused', () => {
+    const at = staked();
+    expect(refused(at)).toEqual([]);
+    expect(at.at('pole')).toBe('know');
+    expect(at.found.every(({ level }) => level !== 'ready')).toBe(true);
+  });
+  test.each([
+    [0.9, 'know'],
+    [1.2, 'know'],
+    [1.25, 'fix'],
+    [1.9, 'fix'],
+  ])('%s m of water: %s', (depth, level) => expect(staked({ place: { depth } }).at('pole')).toBe(level));
+  test('more wind than it holds is a Fix and says to use an anchor', () => {
+    const at = staked({ forecast: steady({ wind: 14, gust: 18 }), place: { seabed: 'gravel' } });
+    expect([at.at('pole'), at.of('pole')?.open]).toEqual(['fix', true]);
+    expect(at.says('pole')).toContain('use an anchor');
+  });
+  test('refused as an anchor is: a stream, a river, no knife, a knot', () => {
+    expect(
+      refused(staked({ water: { class: 'sheltered-tidal', stream: flows(0.6) }, place: { depth: 0.6 } })),
+    ).toEqual(['stream']);
+    expect(refused(staked({ water: { class: 'river' } }))).toEqual(['river']);
+    expect(refused(staked({ knife: null }))).toEqual(['knife']);
+    expect(refused(staked({ pole: { release: 'knot' } }))).toEqual(['release']);
+    expect(staked({ knife: null }).title('knife')).toBe('Do not stake out at Hole');
+  });
+  test('across on it: both schools in a light air, refused beyond', () => {
+    expect(staked({ halt: { fast: 'side' } }).at('side')).toBe('know');
+    expect(refused(staked({ halt: { fast: 'side' }, forecast: steady({ wind: 6, gust: 8 }) }))).toEqual([
+      'side',
+    ]);
+    expect(
+      refused(staked({ halt: { fast: 'side' }, water: { class: 'coastal', stream: flows(0.2) } })),
+    ).toContain('side');
+  });
+  test('no pole, no measures, a short line', () => {
+    expect(lying({ halt: { hold: 'pole' } }).at('pole')).toBe('fix');
+    expect(staked({ pole: { thick: undefined } }).of('pole')).toMatchObject({ level: 'know', open: true });
+    expect(staked({ pole: { line: 1.5 } }).at('pole-line')).toBe('know');
+    expect(staked().of('pole-line')).toBeUndefined();
+    expect(staked({ pole: { long: 0.5 } }).says('pole')).toContain('does not stand');
+  });
+});
+test('a chop of more than half a metre keeps a small boat from lying held', () => {
+  expect(refused(lying({ forecast: steady({ waves: 0.7 }) }))).toEqual(['breakers']);
+  expect(refused(lying({ forecast: steady({ waves: 0.5 }) }))).toEqual([]);
+  expect(refused(lying({ kind: 'skiff', forecast: steady({ waves: 0.7 }) }))).toEqual([]);
 });

@@ -4,6 +4,7 @@ import { phrase } from '../say';
 import { goTo } from '../verdict';
 import { anchorFindings, bestOf, overStay } from './find-holds';
 import { refusals } from './find-not';
+import { poleFindings } from './find-pole';
 import { swingFindings, turnFindings } from './find-swing';
 import { HOLD } from './limits';
 import { anchorsAboard, atStay, lyingOn, type AtStay, type OnHold } from './on-hold';
@@ -21,6 +22,12 @@ export function findAtAnchor(at: AtStay): Finding[] {
       : [noAnchor(at)]),
   ];
 }
+
+/** What stands against or for lying on a pole at a stay. */
+export const findOnPole = (at: AtStay): Finding[] => [...refusals(at), ...poleFindings(at)];
+
+const FOUND = { anchor: findAtAnchor, pole: findOnPole } as const;
+const isHeld = (hold: string | undefined): hold is keyof typeof FOUND => hold !== undefined && hold in FOUND;
 
 const noAnchor = ({ stay }: AtStay): Finding =>
   HOLD.finding('hold/none', 'none', stay.place.id, {
@@ -63,7 +70,7 @@ export function unsaidFindings({ trip, places }: Pick<OnHold, 'trip' | 'places'>
 function withoutHours({ trip, places }: OnHold): Finding[] {
   return worstById(
     trip.halts.flatMap(({ hold, place: id }) => {
-      const place = hold === 'anchor' && places.find((each) => each.id === id);
+      const place = isHeld(hold) && places.find((each) => each.id === id);
       if (!place) return [];
       return [
         HOLD.finding('hold/hours', 'unknown', place.id, {
@@ -80,14 +87,15 @@ function withoutHours({ trip, places }: OnHold): Finding[] {
  * could be held. How she lies is balanced once, and not before it is needed.
  */
 export function holdFindings(on: OnHold): (schedule: Schedule | undefined) => Finding[] {
-  if (!on.boat || !on.trip.halts.some(({ hold }) => hold === 'anchor')) return () => [];
+  if (!on.boat || !on.trip.halts.some(({ hold }) => isHeld(hold))) return () => [];
   const lying = lyingOn(on);
   return (schedule) => {
     if (!schedule) return withoutHours(on);
     return worstById(
-      staysOf(on.trip.halts, on.places, schedule)
-        .filter(({ halt }) => halt.hold === 'anchor')
-        .flatMap((stay) => findAtAnchor(atStay(on, stay, lying))),
+      staysOf(on.trip.halts, on.places, schedule).flatMap((stay) => {
+        const { hold } = stay.halt;
+        return isHeld(hold) ? FOUND[hold](atStay(on, stay, lying)) : [];
+      }),
     );
   };
 }

@@ -20,8 +20,12 @@ export {
 export * from './on-hold';
 export { buildersLoad, pullOn, surge, type Comes, type Fastening, type Pull, type Steady } from './pull';
 export * from './over';
+export { reachOn, rigOn, type Reach, type Rig } from './rig';
+export { blowOf, blowWithin, drawn, seaAnchorFor, type Blow } from './sea-anchor';
 export { goesOverAt, heeledBy, onEdge, type Heeled, type SidePull } from './side';
 export * from './stay';
 export { bestOf, deepest, outOf, overStay, type Over } from './find-holds';
 export { radiusOf } from './find-swing';
-export { findAtAnchor } from './findings';
+export { findAtAnchor, findOnPole } from './findings';
+export { poleHours, type PoleHour } from './find-pole';
+export { inLoose, inSoft, POLE, poleLine, poleOf, stakedAt, type Pole, type Staked } from './pole';

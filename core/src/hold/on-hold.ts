@@ -44,10 +44,12 @@ function aboard({ gear, trip, boat }: OnHold, kind: string): { item: GearItem; r
     )
     .map((item) => ({ item, reach: IN_REACH.has(places.get(item.id) ?? item.stowage) }));
 }
-const KINDS = { anchor: 'anchor', knife: 'knife' } as const;
+const KINDS = { anchor: 'anchor', knife: 'knife', pole: 'stake-pole' } as const;
 
 /** The anchors aboard. */
 export const anchorsAboard = (on: OnHold): GearItem[] => aboard(on, KINDS.anchor).map(({ item }) => item);
+/** The poles aboard. */
+export const polesAboard = (on: OnHold): GearItem[] => aboard(on, KINDS.pole).map(({ item }) => item);
 /** Is a knife on somebody, or in reach of the seat? */
 export const knifeInReach = (on: OnHold): boolean => aboard(on, KINDS.knife).some(({ reach }) => reach);
 

@@ -31,6 +31,8 @@ export interface Around {
 export interface Stay {
   place: Place;
   halt: Halt;
+  /** Which halt of the trip it is, from 0. */
+  n: number;
   from: number;
   until: number;
 }
@@ -51,7 +53,7 @@ export function staysOf(halts: readonly Halt[], places: readonly Place[], schedu
   return schedule.halts.flatMap(({ place: id, from, until }, i) => {
     const place = places.find((each) => each.id === id);
     const halt = halts[i];
-    return place && halt && until > from ? [{ place, halt, from, until }] : [];
+    return place && halt && until > from ? [{ place, halt, n: i, from, until }] : [];
   });
 }
 

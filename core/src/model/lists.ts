@@ -183,6 +183,13 @@ export const LINES = {
   cord: 'Thin cord or something else',
 } as const;
 export type LineKind = keyof typeof LINES;
+export const POLES = {
+  glassfibre: 'Glass fibre',
+  wood: 'Wood',
+  aluminium: 'Aluminium tube',
+  steel: 'Steel tube',
+} as const;
+export type PoleKind = keyof typeof POLES;
 export const RELEASES = {
   quick: 'A clip, cleat or shackle that opens with one hand',
   knot: 'A knot, or a shackle that wants a tool',

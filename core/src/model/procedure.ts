@@ -68,7 +68,7 @@ export const ProcedureRow = z.strictObject({
   schema: z.literal(1),
   id: Id,
   title: Text,
-  group: z.enum(['go', 'trouble', 'home', 'fish', 'check']),
+  group: z.enum(['go', 'hold', 'trouble', 'home', 'fish', 'check']),
   card: Card.optional(),
   /** What a person reads before starting. */
   stopIf: Sentence.optional(),

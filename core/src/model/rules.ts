@@ -223,6 +223,10 @@ export const GearKind = z.strictObject({
   lined: z.boolean().optional(),
   /** An anchor, which is told by its kind, its weight and what leads to it. */
   grounds: z.boolean().optional(),
+  /** A pole, which is told by its length, its thickness and what it is made of. */
+  poled: z.boolean().optional(),
+  /** A sea anchor or a sock, which is told by its width and its line. */
+  drags: z.boolean().optional(),
   sized: z.boolean().optional(),
   registered: z.boolean().optional(),
   charged: z.number().min(0).max(1).optional(),

@@ -8,6 +8,7 @@ import {
   IN_WATER,
   LETS_GO,
   LINES,
+  POLES,
   RELEASES,
   RESTS,
   SKILLED,
@@ -342,6 +343,10 @@ export const GearItem = z
     ).optional(),
     lineOf: choice('Line made of', LINES).optional(),
     lineThick: measure('shortLength', 'Thickness of the line', 0.001, 0.06).optional(),
+    poleOf: choice('Pole made of', POLES).optional(),
+    long: measure('length', 'Length', 0.3, 8).optional(),
+    thick: measure('shortLength', 'Thickness', 0.005, 0.12).optional(),
+    across: measure('length', 'Width across its mouth', 0.1, 10).optional(),
     release: choice('How it is let go', RELEASES).optional(),
     float: titled(z.boolean().optional(), 'A float on its line', {
       help: 'It marks what was let go, so that one can come back for it.',

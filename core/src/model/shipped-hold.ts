@@ -1,5 +1,14 @@
 import * as z from 'zod';
-import { ANCHORS, CRAFT, SEABEDS, type AnchorKind, type Craft, type Seabed } from './lists';
+import {
+  ANCHORS,
+  CRAFT,
+  POLES,
+  SEABEDS,
+  type AnchorKind,
+  type Craft,
+  type PoleKind,
+  type Seabed,
+} from './lists';
 import { CONFIDENCE } from './rules';
 
 // What ships of anchors and lines, held against its schemas by a test alone.
@@ -67,6 +76,33 @@ export const AnchorData = z.strictObject({
   usual: z.strictObject({ ...told, small: Span, other: Span }),
 });
 export type AnchorData = z.infer<typeof AnchorData>;
+
+const bottomed = <S extends z.ZodType>(schema: S) => z.partialRecord(z.enum(bottoms), schema);
+/** Poles in the ground (`hold/poles.json`). */
+export const PoleData = z.strictObject({
+  ...told,
+  goesIn: z.record(z.enum(bottoms), Span),
+  soft: bottomed(Span),
+  loose: bottomed(z.strictObject({ weight: Span, friction: Span })),
+  materials: z.record(
+    z.enum(Object.keys(POLES) as [PoleKind, ...PoleKind[]]),
+    z.strictObject({ stiff: Span, strong: Span, solid: z.boolean() }),
+  ),
+  tube: z.strictObject({ ...told, wall: Span }),
+  over: z.strictObject({ ...told, metres: z.number().min(0) }),
+  school: z.strictObject({ ...told, usual: z.number(), most: z.number(), past: Span }),
+});
+export type PoleData = z.infer<typeof PoleData>;
+
+/** Sea anchors and socks (`hold/sea-anchors.json`). */
+export const SeaAnchorData = z.strictObject({
+  ...told,
+  small: z.strictObject({ across: Span, line: Span }),
+  other: z.strictObject({ acrossShare: Span, lineLengths: z.number(), lineLeast: z.number() }),
+  drag: z.strictObject({ ...told, coefficient: Span }),
+  blow: z.strictObject({ ...told, small: z.number(), other: z.number() }),
+});
+export type SeaAnchorData = z.infer<typeof SeaAnchorData>;
 
 const LeewayRow = z.strictObject({
   name: z.string().max(80),

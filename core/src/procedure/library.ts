@@ -1,5 +1,12 @@
 import abandon from '../../data/procedure/abandon.json';
 import aground from '../../data/procedure/aground.json';
+import anchorBack from '../../data/procedure/anchor-back.json';
+import anchorDrop from '../../data/procedure/anchor-drop.json';
+import anchorFoul from '../../data/procedure/anchor-foul.json';
+import anchorLetGo from '../../data/procedure/anchor-let-go.json';
+import anchorSetSmall from '../../data/procedure/anchor-set-small.json';
+import anchorSet from '../../data/procedure/anchor-set.json';
+import anchorWeigh from '../../data/procedure/anchor-weigh.json';
 import beachLaunch from '../../data/procedure/beach-launch.json';
 import beachRetrieve from '../../data/procedure/beach-retrieve.json';
 import bleeding from '../../data/procedure/bleeding.json';
@@ -35,11 +42,13 @@ import mastDown from '../../data/procedure/mast-down.json';
 import noWind from '../../data/procedure/no-wind.json';
 import overboard from '../../data/procedure/overboard.json';
 import paddleLost from '../../data/procedure/paddle-lost.json';
+import poleOut from '../../data/procedure/pole-out.json';
 import raftLand from '../../data/procedure/raft-land.json';
 import raftLaunch from '../../data/procedure/raft-launch.json';
 import rampLaunch from '../../data/procedure/ramp-launch.json';
 import rampRetrieve from '../../data/procedure/ramp-retrieve.json';
 import riverRising from '../../data/procedure/river-rising.json';
+import seaAnchor from '../../data/procedure/sea-anchor.json';
 import somebodyElse from '../../data/procedure/somebody-else.json';
 import strainer from '../../data/procedure/strainer.json';
 import swamped from '../../data/procedure/swamped.json';
@@ -59,6 +68,16 @@ export const PROCEDURES = [
   jettyLeave,
   catamaranLaunch,
   raftLaunch,
+  // Held in a place.
+  anchorSet,
+  anchorSetSmall,
+  anchorLetGo,
+  anchorBack,
+  anchorWeigh,
+  anchorFoul,
+  anchorDrop,
+  poleOut,
+  seaAnchor,
   // Over, full or in the water: whichever craft.
   capsizeSitOnTop,
   capsizeSitInside,

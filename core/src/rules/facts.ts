@@ -50,8 +50,10 @@ export const ASKED_ABOARD = [
   're-entry-strap',
   'righting-bag',
   'righting-line',
+  'sea-anchor',
   'spare-paddle',
   'spray-deck',
+  'stake-pole',
   'throw-bag',
   'tow-line',
 ] as const;

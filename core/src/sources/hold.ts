@@ -27,6 +27,26 @@ export const HOLDING = {
     undefined,
     'L',
   ),
+  'short-pile': recalled(
+    'Lateral resistance of short piles: three times passive pressure in loose ground, nine times shear strength in soft',
+    'B. B. Broms, Journal of the Soil Mechanics and Foundations Division, 1964',
+    undefined,
+    'M',
+  ),
+  beam: {
+    title: 'Bending of a beam held at one end: σ = M/W, δ = F·a³/3EI',
+    publisher: 'Statics, closed form',
+    how: 'closed-form',
+    confidence: 'H',
+    verified: true,
+    noted: '2026-11-28',
+  },
+  'sea-anchor-size': recalled(
+    'Sea anchors: width and line by length of boat; drag devices and drogues (CG-D-20-87)',
+    'Handbooks of drag devices; United States Coast Guard',
+    undefined,
+    'M',
+  ),
   leeway: recalled(
     'Leeway of search objects: slope, offset and divergence (CG-D-08-99, CG-D-05-05)',
     'United States Coast Guard; A. Allen and J. Plourde',

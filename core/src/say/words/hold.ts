@@ -1,12 +1,13 @@
 /** Sentences of holding a place: what pulls, what holds, and where one does not anchor. */
 export const HOLD_WORDS = {
   'hold.not.title': 'Do not anchor at {place}',
+  'hold.not.pole': 'Do not stake out at {place}',
   'hold.stream.over':
-    'At {at:clock} a stream of {speed:speed} runs there. From a boat like this nobody anchors in about {most:speed} or more: the pull grows with its square, and she rolls under.',
+    'At {at:clock} a stream of {speed:speed} runs there. From a boat like this nobody lies held in about {most:speed} or more: the pull grows with its square, and she rolls under.',
   'hold.stream.mend': 'Choose another place or hour',
   'hold.stream.unknown.title': 'The stream at {place} is not known for all of the stay',
   'hold.stream.unknown':
-    'In about {most:speed} or more nobody anchors from a boat like this. Look before you do.',
+    'In about {most:speed} or more nobody lies held from a boat like this. Look before you do.',
   'hold.stream.unknown.other': 'So the pull on the line is not known either.',
   'hold.fast.title': 'The stream at {place} is faster than her hull',
   'hold.fast':
@@ -14,6 +15,8 @@ export const HOLD_WORDS = {
   'hold.breakers.said': 'You said that waves break there.',
   'hold.breakers.steep':
     'At {at:clock} waves of {wave:height} stand on {depth:height} of water: beyond {most:percent} of the depth they break.',
+  'hold.breakers.chop':
+    'At {at:clock} waves of {wave:height}: in more than {most:height} nobody lies held from a boat like this.',
   'hold.debris.said':
     'You said that things drift down there: they catch on the line and take the boat with them.',
   'hold.traffic.said': 'You said that boats come through there.',
@@ -35,11 +38,16 @@ export const HOLD_WORDS = {
     'The line is to lead from the side. Beam-on she shows wind and stream many times over, and the pull comes from low down on one side: that is a capsize.',
   'hold.side.stern':
     'The line is to lead from the stern. Small boats with a transom sink so: waves and stream come over it.',
+  'hold.side.pole':
+    'The line is to lead from the side, and at {at:clock} wind or stream is more than a light breeze of {light:speed} or still water ({still:speed}). Beyond that nobody lies across them, on a pole either.',
+  'hold.side.schools.title': 'Lying across on a pole at {place}',
+  'hold.side.schools':
+    'Some do it in still shallows, in up to {light:speed} of wind, with a release at the seat; others never. Look at the heel before you do.',
   'hold.side.mend': 'Lead it from the bow',
   'hold.how.title': 'What holds her at {place}',
   'hold.how.why': 'Nobody said whether you anchor, drift or land there.',
   'hold.how.mend': 'Say how you stay there',
-  'hold.hours.title': 'Lying at anchor at {place}',
+  'hold.hours.title': 'Lying held at {place}',
   'hold.hours.why': 'No hours of it can be told, so nobody looked at stream, depth and line.',
   'hold.none.title': 'No anchor is aboard',
   'hold.none.why': 'Nothing that would hold her at {place}.',
@@ -103,6 +111,26 @@ export const HOLD_WORDS = {
   'hold.turns.title': 'She swings round at {place}',
   'hold.turns':
     'Between {from:clock} and {until:clock} she turns from {before:bearing} to {after:bearing}: over her anchor, which may foul or pull out. Look again then.',
+  'hold.pole.none.title': 'No pole is aboard',
+  'hold.pole.none': 'You said that a pole holds her at {place}.',
+  'hold.pole.deep.title': 'Too deep for a pole at {place}',
+  'hold.pole.deep':
+    'At {at:clock} there are {depth:length} of water. Poles are for {usual:length}, some go to {most:length}; use an anchor.',
+  'hold.pole.usual.title': 'Deep for a pole at {place}',
+  'hold.pole.drags.title': '{pole} does not hold at {place}',
+  'hold.pole.may.title': '{pole} may give way at {place}',
+  'hold.pole.holds.title': '{pole} holds at {place}, by our estimate',
+  'hold.pole.unknown.title': 'Whether {pole} holds at {place}',
+  'hold.pole.why':
+    'At {at:clock} it has {low:force} to {high:force} to hold, with gusts and waves; ground and pole hold {least:force} to {most:force}. With wind or stream use an anchor.',
+  'hold.pole.stands': 'It does not stand: {long:length} long in {depth:length} of water.',
+  'hold.pole.lacks': 'Nobody entered how long and thick it is and what it is made of.',
+  'hold.pole.mend': 'Enter its measures',
+  'hold.pole.estimate':
+    'What ground holds of a pole is our own estimate by formulas of short piles: nobody tests it from a boat.',
+  'hold.pole.line.title': 'Line of {pole}',
+  'hold.pole.line':
+    '{there:length}; from amidships to past either end of her and slack for the waves it takes {need:length}.',
   'hold.float.title': 'No float on the line of {anchor}',
   'hold.float': 'Let go in a hurry it lies on the bottom with nothing to come back for.',
   'hold.float.mend': 'Say that there is one',
