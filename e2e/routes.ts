@@ -46,6 +46,7 @@ export const ROUTES = [
   '/shed/removed',
   `${TRIP}/week`,
   `${TRIP}/havens`,
+  `${TRIP}/rig`,
   `${TRIP}/chart`,
   '/shed/chart?water=01890000-0000-7000-8000-000000000046',
   `${TRIP}/paper`,

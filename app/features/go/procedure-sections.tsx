@@ -4,6 +4,7 @@ import { CRAFT } from '@escale/core/model/lists';
 import { proceduresFor, stepStates, type Procedure } from '@escale/core/procedure';
 import { render } from '@escale/core/say';
 import { Button } from '../../ui/button';
+import { Fold } from '../../ui/fold';
 import { TextLink } from '../../ui/press';
 import { T } from '../../ui/text';
 import { goTo } from '@escale/core/verdict';
@@ -59,6 +60,22 @@ function BriefDoor() {
   return trip.crew.length > 0 ? <TextLink href={`/trips/${trip.id}/brief`}>{GO.brief}</TextLink> : null;
 }
 
+/** Steps of holding her in a place, and of getting away from it. */
+export function HoldSteps() {
+  const found = useProcedures('hold');
+  return (
+    <View>
+      {found.map((made) => (
+        <Fold key={made.id} title={made.title}>
+          <View style={{ padding: 12 }}>
+            <ProcedureCard procedure={made} titled={false} />
+          </View>
+        </Fold>
+      ))}
+    </View>
+  );
+}
+
 export const RetrieveSection = () => <Group group="home" none="Landing" />;
 
 function Group({ group, none }: { group: Procedure['group']; none: string }) {
@@ -97,7 +114,7 @@ function WhichWay() {
   );
 }
 
-function ProcedureCard({ procedure }: { procedure: Procedure }) {
+function ProcedureCard({ procedure, titled = true }: { procedure: Procedure; titled?: boolean }) {
   const router = useRouter();
   const { trip, says } = useTrip();
   const { held, ticks } = useRun(procedure.id, trip.id);
@@ -105,10 +122,14 @@ function ProcedureCard({ procedure }: { procedure: Procedure }) {
   const done = procedure.steps.filter((s) => states.get(s.id)?.done).length;
   return (
     <View style={{ gap: 8 }}>
-      <T as="section" heading={3}>
-        {procedure.title}
-      </T>
-      {procedure.stopIf ? <T as="soft">{says(GO.stayIf, { what: procedure.stopIf })}</T> : null}
+      {titled ? (
+        <T as="section" heading={3}>
+          {procedure.title}
+        </T>
+      ) : null}
+      {procedure.stopIf ? (
+        <T as="soft">{says(procedure.group === 'hold' ? GO.notIf : GO.stayIf, { what: procedure.stopIf })}</T>
+      ) : null}
       <Button kind="main" wet onPress={() => router.push(`/trips/${trip.id}/run/${procedure.id}`)}>
         {held ? says(GO.goOn, { done, all: procedure.steps.length }) : GO.start}
       </Button>

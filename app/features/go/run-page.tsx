@@ -16,6 +16,7 @@ const OFF_TRAILER: ReadonlySet<string> = new Set(['ramp-launch', 'beach-launch']
 function cameFrom({ id, group }: Procedure): string {
   if (group === 'trouble') return `trouble/${id}`;
   if (group === 'fish') return 'go/trouble';
+  if (group === 'hold') return 'go/hold';
   return group === 'home' ? 'home/retrieve' : 'go/launch';
 }
 

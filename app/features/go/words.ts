@@ -63,6 +63,7 @@ export const GO = {
   goOn: 'Go on, {done} of {all}',
   start: 'Start',
   stayIf: 'Stay ashore if: {what}',
+  notIf: 'Not if: {what}',
   read: 'Read by this device at {at:clock}, good to {metres} m. Only where life is in danger.',
   fromPlan:
     'The position is where your plan has you now; this device was not asked. Only where life is in danger.',

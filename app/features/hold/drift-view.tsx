@@ -71,7 +71,9 @@ export function DriftView({ on, stay, hours }: { on: OnHold; stay: Stay; hours: 
         {fromHere && !here && said ? <T role="status">{said}</T> : null}
       </Row>
       {found ? (
-        <Told from={{ lat, lon }} start={start} on={on} drift={found} ends={ends} name={leeway} />
+        <View role="group" aria-label={DRIFTS[as]}>
+          <Told from={{ lat, lon }} start={start} on={on} drift={found} ends={ends} name={leeway} />
+        </View>
       ) : (
         <T>{DRIFT.noWind}</T>
       )}

@@ -1,9 +1,10 @@
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { findAtAnchor, findOnPole, type Stay } from '@escale/core/hold';
+import { findAtAnchor, findOnPole, polesAboard, type Stay } from '@escale/core/hold';
 import { COMES, HOLDS, MADE_FAST } from '@escale/core/model/lists';
 import { phrase } from '@escale/core/say';
 import { Choice, optionsOf, Tick } from '../../ui/choice';
+import { Fold } from '../../ui/fold';
 import { TextLink } from '../../ui/press';
 import { Stepper } from '../../ui/stepper';
 import { T } from '../../ui/text';
@@ -11,12 +12,16 @@ import { thingHref } from '../../data/where';
 import { FindingList } from '../trip/finding-list';
 import { useTripChange } from '../trip/trip-form';
 import { useTrip } from '../trip/use-trip';
+import { HoldSteps } from '../go/procedure-sections';
 import { Bench } from './bench';
 import { DriftView } from './drift-view';
 import { HourTable } from './hour-table';
+import { LetGo } from './let-go';
 import { PoleBench } from './pole-bench';
+import { Schools } from './schools';
+import { SeaAnchor } from './sea-anchor';
 import { useHeld, useHolding, type Holding } from './use-hold';
-import { HOLD, POLE } from './words';
+import { HOLD, MORE, POLE } from './words';
 
 /** Holding her at a halt: what stands against it, what pulls, what holds, how she swings, hour by hour. */
 export function HoldSection() {
@@ -144,6 +149,7 @@ const BY = [
 ];
 
 function AtStay({ holding, stay }: { holding: Holding; stay: Stay }) {
+  const { trip } = useTrip();
   const { hold } = stay.halt;
   const said = hold === 'anchor' || hold === 'pole' ? hold : undefined;
   const [tried, setTried] = useState<'anchor' | 'pole'>('anchor');
@@ -156,6 +162,7 @@ function AtStay({ holding, stay }: { holding: Holding; stay: Stay }) {
   const held = useHeld(holding, asked);
   const { lying } = holding;
   const found = useMemo(() => (by === 'pole' ? findOnPole(held.at) : findAtAnchor(held.at)), [by, held.at]);
+  const [pole] = polesAboard(held.at.on);
   const offered = !found.some(({ id }) => id.startsWith(RIVER));
   const not = found.some(({ level, title }) => level !== 'know' && REFUSED.has(title.say));
   return (
@@ -179,6 +186,32 @@ function AtStay({ holding, stay }: { holding: Holding; stay: Stay }) {
       {lying && offered && by === 'pole' ? <PoleBench at={held.at} lying={lying} /> : null}
       {held.best && lying && offered && by === 'anchor' ? <HourTable over={held.best} /> : null}
       <T as="small">{HOLD.estimate}</T>
+      <View>
+        <Fold title={MORE.letGo}>
+          <LetGo on={held.at.on} lying={lying} item={by === 'pole' ? pole : held.best?.item} />
+        </Fold>
+        {lying ? (
+          <Fold title={MORE.schools}>
+            <Schools on={held.at.on} lying={lying} />
+          </Fold>
+        ) : null}
+        <Fold title={MORE.seaAnchor}>
+          <SeaAnchor on={held.at.on} />
+        </Fold>
+        {lying ? (
+          <Fold title={MORE.rig}>
+            <View style={{ padding: 12 }}>
+              <TextLink href={`/trips/${trip.id}/rig?halt=${stay.n}`}>{MORE.rigDoor}</TextLink>
+            </View>
+          </Fold>
+        ) : null}
+      </View>
+      <View style={{ gap: 6 }}>
+        <T as="section" heading={2}>
+          {MORE.steps}
+        </T>
+        <HoldSteps />
+      </View>
       <DriftView on={held.at.on} stay={stay} hours={held.at.hours.map(({ at }) => at)} />
     </View>
   );

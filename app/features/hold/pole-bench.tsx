@@ -23,7 +23,7 @@ import { PullSaid } from './pull-said';
 import { Sliders } from './sliders';
 import { useTried } from './use-tried';
 import { WhichHour } from './which-hour';
-import { HOLD, POLE, STANDS } from './words';
+import { HOLD, POLE, POLE_STANDS } from './words';
 
 /** One hour of a stay to try out on a pole: what pulls, what the ground and the pole hold, how it bends, how long its line is. */
 export function PoleBench({ at, lying }: { at: AtStay; lying: Lying }) {
@@ -83,7 +83,7 @@ function Stands({
       </View>
       <BandBar band={hold} against={pull} most={Math.max(pull.high, Math.min(hold.high, FAR * pull.high))} />
       <T as="strong" role="status">
-        {STANDS[stands]}
+        {POLE_STANDS[stands]}
       </T>
       <T as="soft">{says(POLE.ground, depth)}</T>
       <T as="soft">{says(POLE.bends, { low: bend.low * pull.low, high: bend.high * pull.high })}</T>

@@ -8,9 +8,9 @@ import { HOLD } from './words';
 
 /** What was moved by hand; what is absent is as it is then. */
 export interface Tried {
-  depth?: number;
-  wind?: number;
-  stream?: number;
+  depth?: number | undefined;
+  wind?: number | undefined;
+  stream?: number | undefined;
   out?: number;
   along?: number;
 }
@@ -29,6 +29,13 @@ export const FROM = { bow: 1, stern: 0, side: 0.5 } as const;
 export const acrossAt = (along: number): 0 | 1 =>
   along <= SCALE.along.from || along >= SCALE.along.until ? 0 : 1;
 const HALF = 180;
+
+/** What is not known stands a step before the scale begins, so that its beginning can be said as well. */
+const notched = (
+  { from, until, step }: { from: number; until: number; step: number },
+  value: number | undefined,
+) =>
+  value === undefined ? { from: from - step, until, step, value: from - step } : { from, until, step, value };
 
 /** An hour with what was moved by hand. Where no direction is known, wind and stream come from one side: the worst. */
 export function given(hour: Hour, { depth, wind, stream }: Tried): Hour {
@@ -82,27 +89,24 @@ export function Sliders({
         <Slider
           label={HOLD.depth}
           said={said('{value:height}', comes.depth)}
-          value={comes.depth ?? SCALE.depth.from}
-          {...SCALE.depth}
-          onChange={(depth) => move({ depth })}
+          {...notched(SCALE.depth, comes.depth)}
+          onChange={(depth) => move(depth < SCALE.depth.from ? { depth: undefined } : { depth })}
         />
       </View>
       <View style={cell}>
         <Slider
           label={HOLD.wind}
           said={said('{value:speed}', comes.wind?.speed)}
-          value={comes.wind?.speed ?? 0}
-          {...SCALE.wind}
-          onChange={(wind) => move({ wind })}
+          {...notched(SCALE.wind, comes.wind?.speed)}
+          onChange={(wind) => move(wind < 0 ? { wind: undefined } : { wind })}
         />
       </View>
       <View style={cell}>
         <Slider
           label={HOLD.stream}
           said={said('{value:speed}', comes.stream?.speed)}
-          value={comes.stream?.speed ?? 0}
-          {...SCALE.stream}
-          onChange={(stream) => move({ stream })}
+          {...notched(SCALE.stream, comes.stream?.speed)}
+          onChange={(stream) => move(stream < 0 ? { stream: undefined } : { stream })}
         />
       </View>
       {there === undefined || out === undefined ? null : (

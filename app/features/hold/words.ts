@@ -18,7 +18,7 @@ export const HOLD = {
   by: 'Held by',
   byAnchor: 'An anchor',
   byPole: 'A pole',
-  notHere: 'Do not anchor here: what follows shows why, not that one may.',
+  notHere: 'Not here: what follows shows why, not that one may.',
   anchor: 'Anchor',
   hour: 'At',
   worst: '{at:clock}, the worst of them',
@@ -143,6 +143,13 @@ export const DRIFT = {
     'Where it drifts, north up: the way in the middle, a fan to either side of it, and a ring of what it may be off at each hour.',
 } as const;
 
+export const POLE_STANDS = {
+  holds: 'By our estimate it holds.',
+  may: 'It may give way.',
+  drags: 'It gives way.',
+  unknown: 'Not known.',
+} as const;
+
 export const POLE = {
   title: 'If you staked out there',
   none: 'No pole is aboard.',
@@ -154,4 +161,75 @@ export const POLE = {
   lines:
     'Some take it through the running rig to a release at the seat; others a short one with an elastic and a float at its end, and leave the pole standing. Either way it opens with one hand, and you come back for the pole.',
   drawn: 'The pole in the ground as it bends at the most of the pull, her bow to it, to scale.',
+} as const;
+
+export const MORE = {
+  letGo: 'Let go in a second',
+  schools: 'Weight, anchor or pole: the schools',
+  seaAnchor: 'Sea anchor and sock',
+  rig: 'Running rig and parts: the cut list',
+  rigDoor: 'Open it, to cut and to print',
+  steps: 'Step by step',
+} as const;
+
+export const GO_OFF = {
+  release: 'A release that opens with one hand: yes.',
+  knot: 'A release that opens with one hand: no. A knot takes minutes.',
+  unsaid: 'A release that opens with one hand: nobody said.',
+  knife: 'A knife on somebody or in reach: yes.',
+  noKnife: 'A knife on somebody or in reach: no.',
+  float: 'A float on the line: yes. What was let go can be found again.',
+  noFloat: 'A float on the line: no, or nobody said.',
+  clear: 'Line not under the hull, not round a leg, a rod or the drive.',
+  when: 'Let go, and think after, when',
+  triggers: [
+    'a wake or a wave comes that you would not sit still in;',
+    'the stream builds, or she no longer lies end-on;',
+    'a strong fish runs round the line;',
+    'a boat comes at you.',
+  ],
+  ways: 'Two ways to clip a running rig',
+  through:
+    'Through the ring and into a clip by the seat: one pull from where you sit, wherever the ring is. Take this one for an anchor and in any stream.',
+  toRing:
+    'To the ring: at the bow it is {bow:height} from your shoulders, at the stern {stern:height}; arms reach {low:height} to {high:height}. You have to haul it back first.',
+  leaning:
+    'Leaning out over her edge for it heels her by {heel:angle} and leaves {free:shortLength} of freeboard.',
+  edge: 'Leaning out over her edge for it heels her by {heel:angle}: her edge is under.',
+  over: 'Leaning out over her edge for it takes her over.',
+} as const;
+
+export const SEA_ANCHOR = {
+  noForecast: 'No forecast: nothing tells when it would have to be out. Before the blow, never in it.',
+  before: 'Have it out before {at:clock}: the wind reaches {wind:speed}.',
+  none: 'The forecast does not reach {wind:speed} while you are out, nor in the six hours after.',
+  endless:
+    'The forecast does not know when that is over: it may be half a day until wind and sea let you take it back.',
+  until: 'That wind lasts until {at:clock}; the sea takes hours longer to let you take it back.',
+  size: 'For her: {least:height} to {most:height} across its mouth, on {short:height} to {long:height} of line, or a whole wave of it.',
+  noSize: 'Her length is not known: handbooks take a third to a half of it across the mouth.',
+  unsaid: '{name}: nobody entered how wide it is.',
+  small:
+    '{name}: {across:height} across is less than that. It keeps her head up and slows her hardly at all.',
+  large: '{name}: {across:height} across is more than that: it pulls harder, and is harder to take back.',
+  fits: '{name}: {across:height} across is of that size.',
+  noneAboard: 'None is in the shed.',
+  parts: [
+    'Swivel at the canopy, or it twists the line until it shuts.',
+    'Something against chafe at the bow.',
+    'A trip line to its crown with a float of its own. Round the canopy that line spoils it: float first, then the canopy.',
+    'Clear of drive and rudder.',
+  ],
+  does: 'It slows drift and holds her head to the sea: the larger, the more. By how much nobody vouches for in so small a boat.',
+} as const;
+
+export const SCHOOLS = {
+  pulls:
+    'In {wind:speed} of steady wind she pulls {low:force} to {high:force} by an end, {least:force} to {most:force} from the side, before gusts and waves.',
+  weight:
+    'A weight on thin cord: {mass:mass} of steel hold {low:force} to {high:force} on sand. Right in a pond without wind.',
+  grapnel:
+    'A folding grapnel of {mass} kg at seven to one: {low:force} to {high:force} where it hooks rock, and it can’t be vouched for. Right elsewhere, with a release and a float.',
+  pole: 'A pole in {depth:height} of water over mud: {low:force} to {high:force}. Right in still shallows, from an end; amidships some do it in a light wind, others never.',
+  which: 'Never the side at anchor. With stream or wind an anchor, not a pole and not a weight.',
 } as const;

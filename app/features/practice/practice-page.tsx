@@ -69,6 +69,7 @@ export function PracticePage() {
 const drills = () => procedures().filter(({ group }) => group !== 'check');
 const HEADS: readonly { title: string; groups: readonly ProcedureRow['group'][] }[] = [
   { title: 'Into the water', groups: ['go'] },
+  { title: 'Held in a place', groups: ['hold'] },
   { title: 'When it goes wrong', groups: ['trouble'] },
   { title: 'Fish and hooks', groups: ['fish'] },
   { title: 'Out of the water', groups: ['home'] },

@@ -3,13 +3,12 @@ import { phrase } from '../say';
 import { asPrinted } from '../units';
 import { goTo, guessed } from '../verdict';
 import { leansOnForecast } from '../water';
-import { deepest } from './find-holds';
+import { deepest, releaseFindings } from './find-holds';
 import { fasteningOf } from './held';
 import { HOLD } from './limits';
 import { isSmall, polesAboard, type AtStay } from './on-hold';
 import { poleLine, poleOf, stakedAt, type Staked } from './pole';
 import { pullOn, type Pull } from './pull';
-import { releaseFindings } from './find-holds';
 import type { Hour } from './stay';
 
 const MOST = HOLD.at('hold/pole', 'deep'),
@@ -55,7 +54,7 @@ function depthOrHold(at: AtStay, item: GearItem): Finding {
   const { stay, hours } = at;
   const { place } = stay;
   const deep = deepest(at) ?? hours.find(({ depth }) => depth !== undefined && depth > MOST);
-  const over = deep?.depth !== undefined && asPrinted(deep.depth, 'length') > MOST;
+  const over = deep?.depth !== undefined && asPrinted(deep.depth, 'height') > MOST;
   if (deep?.depth !== undefined && over)
     return HOLD.finding('hold/pole', 'deep', place.id, {
       title: phrase('hold.pole.deep.title', { place: place.name }),

@@ -158,6 +158,13 @@ function inOrder(id: string, made: string[]): void {
   if (id === 'capsize-catamaran') for (const next of ['line', 'lean', 'rise']) before('wires', next);
   if (id === 'capsize-catamaran') before('sheets', 'lean');
   if (id === 'engine-dead') before('smell', 'start');
+  // Fast before it goes over, the release before the pull, the ring never amidships under load.
+  if (id === 'anchor-set') for (const next of ['lower', 'bite']) before('fast', next);
+  if (id === 'anchor-set-small') for (const next of ['out', 'ring']) before('ashore', next);
+  if (id === 'anchor-set-small') before('out', 'ring');
+  if (id === 'anchor-weigh') before('up', 'ring');
+  if (id === 'sea-anchor') for (const next of ['trip', 'out']) before('fast', next);
+  if (id === 'anchor-back') before('clip', 'decide');
   if (id === 'capsize-watercraft') before('engine-off', 'stern');
 }
 /** What stands above a step takes no longer than hands work in cold water, minutes. */

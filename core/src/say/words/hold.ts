@@ -115,7 +115,7 @@ export const HOLD_WORDS = {
   'hold.pole.none': 'You said that a pole holds her at {place}.',
   'hold.pole.deep.title': 'Too deep for a pole at {place}',
   'hold.pole.deep':
-    'At {at:clock} there are {depth:length} of water. Poles are for {usual:length}, some go to {most:length}; use an anchor.',
+    'At {at:clock} there are {depth:height} of water. Poles are for {usual:height}, some go to {most:height}; use an anchor.',
   'hold.pole.usual.title': 'Deep for a pole at {place}',
   'hold.pole.drags.title': '{pole} does not hold at {place}',
   'hold.pole.may.title': '{pole} may give way at {place}',
@@ -123,7 +123,7 @@ export const HOLD_WORDS = {
   'hold.pole.unknown.title': 'Whether {pole} holds at {place}',
   'hold.pole.why':
     'At {at:clock} it has {low:force} to {high:force} to hold, with gusts and waves; ground and pole hold {least:force} to {most:force}. With wind or stream use an anchor.',
-  'hold.pole.stands': 'It does not stand: {long:length} long in {depth:length} of water.',
+  'hold.pole.stands': 'It does not stand: {long:height} long in {depth:height} of water.',
   'hold.pole.lacks': 'Nobody entered how long and thick it is and what it is made of.',
   'hold.pole.mend': 'Enter its measures',
   'hold.pole.estimate':
@@ -134,6 +134,34 @@ export const HOLD_WORDS = {
   'hold.float.title': 'No float on the line of {anchor}',
   'hold.float': 'Let go in a hurry it lies on the bottom with nothing to come back for.',
   'hold.float.mend': 'Say that there is one',
+  'cut.anchor': 'The anchor',
+  'cut.anchor.named': '{name}',
+  'cut.weak': 'A tie that breaks, on rock and weed',
+  'cut.weak.how':
+    'Chain made fast at the crown, tied along the shank by a thin cable tie: a hard pull breaks it, and the anchor comes out backwards.',
+  'cut.chain': 'Chain, {chain:height}',
+  'cut.shackle': 'A shackle, its pin wired so that it can’t turn out.',
+  'cut.line': 'Line, {line:height}: seven times the depth and her bow at high water, less the chain',
+  'cut.line.unknown': 'Line: seven times the depth and her bow at high water, less the chain',
+  'cut.bend': 'Spliced round a thimble, or an anchor bend with its end seized.',
+  'cut.float': 'A float that slides on the line',
+  'cut.stop': 'A figure of eight as a stop at its inner end, so that it can’t run off.',
+  'cut.release': 'A clip or jam cleat by the seat',
+  'cut.release.how':
+    'The line through the ring of the rig and into it; the end past it free, never tied to her.',
+  'cut.chafe': 'A hose or leather where the line goes over the bow',
+  'cut.end': 'A cleat or eye at the bow',
+  'cut.end.how':
+    'The inner end made fast there by a round turn and two half hitches, before any of it goes over.',
+  'cut.points': '{n} fixed points along one side, from the stern at {at:list}',
+  'cut.at': '{x:length}',
+  'cut.points.how': 'Screwed through with a plate behind, never into bare plastic.',
+  'cut.ends': 'A pulley at either end, one of them on a short elastic',
+  'cut.loop':
+    'Line for the loop, {low:height} to {high:height}, five or six millimetres, that does not stretch',
+  'cut.loop.how': 'Both ends to the ring by bowlines with long tails.',
+  'cut.ring': 'One ring, smooth and without a gate that could catch',
+  'cut.lock': 'A small cleat by the seat to lock the loop',
   'bottom.sand': 'sand',
   'bottom.mud': 'firm mud',
   'bottom.silt': 'soft mud',
