@@ -19,6 +19,7 @@ import { assess, prepare, sweep, type AssessInput } from '../core/src/trip';
 import { windowSteps } from '../core/src/trip/windows';
 import { fetchOf, tideOf } from '../core/src/water';
 import { findStations, stationOf } from '../core/src/water/stations';
+import { holdWork } from './bench-hold.mjs';
 import { conditionsOf } from '../server/src/things/shed';
 import { simulatedWeather } from '../server/src/standins/weather';
 
@@ -131,6 +132,8 @@ bench(
 bench('sweep of a day, 108 departures', 12, () =>
   sweep(input, prepared.leave! - 6 * 36e5, prepared.leave! + 12 * 36e5),
 );
+
+for (const { name, work } of holdWork(input, assess(input).schedule!)) bench(name, 60, work);
 
 const boat = bundle.shed.boats.find((b) => b.id === trip.boat)!;
 const hull = hullOf(boat)!,

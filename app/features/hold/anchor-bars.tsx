@@ -3,6 +3,7 @@ import { View } from 'react-native';
 import {
   buildersLoad,
   dragsAt,
+  VOUCHED,
   heldAt,
   type Fastening,
   type Held as HeldNow,
@@ -88,7 +89,9 @@ function Drags({
   const { says } = useTrip();
   const asked = useDeferredValue(comes);
   const drags = useMemo(() => dragsAt(lying, fast, tackle, asked, asked.depth), [lying, fast, tackle, asked]);
-  if (!drags) return null;
+  const { weighs, kind } = tackle.anchor;
+  // Of an anchor that nobody vouches for no wind is told.
+  if (weighs === undefined || weighs < VOUCHED || !kind || !tackle.rode) return null;
   const { may, surely } = drags.wind;
   const wind =
     may === undefined

@@ -12,17 +12,19 @@ import {
   type Tackle,
 } from '@escale/core/hold';
 import { Choice } from '../../ui/choice';
+import { Fold } from '../../ui/fold';
 import { useWide } from '../../ui/page';
 import { useTripChange } from '../trip/trip-form';
 import { AnchorBars } from './anchor-bars';
 import { HeelView } from './heel-view';
+import { Rests } from './rests';
 import { ScopeView } from './scope-view';
 import { Sliders } from './sliders';
 import { SwingView } from './swing-view';
 import type { Held } from './use-hold';
 import { useTried } from './use-tried';
 import { WhichHour } from './which-hour';
-import { HOLD } from './words';
+import { HOLD, RESTS } from './words';
 
 const NOTHING: Tackle = { anchor: { usual: { low: 0, high: 0 } } };
 
@@ -49,7 +51,7 @@ export function Bench({ held, lying }: { held: Held; lying: Lying }) {
   const height = comes.depth === undefined ? undefined : heightOver(lying, fast, comes.depth);
   const deep = deepest(at);
   const need = deep && needed('usual', heightOver(lying, onEdge(lying.hull, 1, 0), deep.depth));
-  const followed = useDeferredValue(now);
+  const [followed, after] = [useDeferredValue(now), useDeferredValue(comes)];
   return (
     <View style={{ gap: 18 }}>
       <WhichHour hours={at.hours} worst={worst} trying={trying} />
@@ -80,7 +82,16 @@ export function Bench({ held, lying }: { held: Held; lying: Lying }) {
           />
         </View>
       </View>
-      <HeelView lying={lying} fast={fast} pull={followed.pull} down={followed.taut?.boat ?? 0} />
+      <HeelView
+        lying={lying}
+        fast={fast}
+        pull={followed.pull}
+        comes={after}
+        down={followed.taut?.boat ?? 0}
+      />
+      <Fold title={RESTS.title}>
+        <Rests lying={lying} fast={fast} comes={comes} tackle={tackle} now={now} />
+      </Fold>
     </View>
   );
 }

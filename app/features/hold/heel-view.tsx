@@ -1,7 +1,15 @@
 import { useMemo } from 'react';
 import { View } from 'react-native';
 import Svg, { G, Line, Path, Rect } from 'react-native-svg';
-import { overAt, pulledOver, type Fastening, type Lying, type Pull } from '@escale/core/hold';
+import {
+  heap,
+  pulledOver,
+  rollsIn,
+  type Fastening,
+  type Hour,
+  type Lying,
+  type Pull,
+} from '@escale/core/hold';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
 import { section } from '../boat/outline';
@@ -19,22 +27,28 @@ export function HeelView({
   lying,
   fast,
   pull,
+  comes,
   down,
 }: {
   lying: Lying;
   fast: Fastening;
   pull: Pull;
+  comes: Hour;
   down: number;
 }) {
   const { says } = useTrip();
   const found = useMemo(() => pulledOver(lying, fast, pull, down), [lying, fast, pull, down]);
-  // It takes two dozen balances and hardly hangs on the load: asked for each place she is made fast at.
+  // Ten balances: asked for when she is made fast elsewhere or it blows otherwise, not for each step of a stream.
   const steep = Math.round(down / STEEP) * STEEP;
+  const { wind, wave } = comes;
   const limit = useMemo(
-    () => (fast.y === 0 ? undefined : overAt(lying, fast, pull, steep)),
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- the share of the wind moves it little
-    [lying, fast, steep],
+    () =>
+      fast.y === 0
+        ? undefined
+        : rollsIn(lying, fast, { ...(wind ? { wind } : {}), ...(wave === undefined ? {} : { wave }) }, steep),
+    [lying, fast, wind, wave, steep],
   );
+  const heaped = fast.y === 0 ? 0 : heap(comes.stream?.speed ?? 0);
   const { across, least, most } = found;
   return (
     <View style={{ gap: 6 }}>
@@ -47,7 +61,7 @@ export function HeelView({
       ) : (
         <T as="strong">
           {most && least
-            ? says(most.free.lowest > 0 ? HEEL.heels : HEEL.edge, {
+            ? says(most.free.lowest > heaped ? HEEL.heels : HEEL.edge, {
                 low: across.least,
                 high: across.most,
                 least: Math.min(Math.abs(least.heel), Math.abs(most.heel)),
@@ -58,7 +72,7 @@ export function HeelView({
         </T>
       )}
       {most && most.heel < 0 && across.most >= NONE ? <T as="soft">{HEEL.leeward}</T> : null}
-      {fast.y === 0 ? null : <T>{limit === undefined ? HEEL.none : says(HEEL.limit, { load: limit })}</T>}
+      {fast.y === 0 ? null : <T>{limit === undefined ? HEEL.none : says(HEEL.limit, { ...limit })}</T>}
     </View>
   );
 }

@@ -88,10 +88,11 @@ export const HEEL = {
   straight: 'From here the pull comes from ahead or astern: it heels her by nothing.',
   heels:
     'From the side come {low:force} to {high:force}. That heels her by {least:angle} to {most:angle}, and leaves {free:shortLength} of freeboard.',
-  edge: 'From the side come {low:force} to {high:force}. That heels her by {least:angle} to {most:angle}: her edge is under, and water rolls her over.',
+  edge: 'From the side come {low:force} to {high:force}. That heels her by {least:angle} to {most:angle}: water comes over her edge and rolls her.',
   over: 'From the side come up to {high:force}: she goes over.',
-  limit: 'At {load:force} from the side her edge goes under: from there on water rolls her over.',
-  none: 'No pull that was looked at takes her edge under.',
+  limit:
+    'From a stream of {stream:speed} on, by the most of the load ({load:force}), it comes over her edge: from there on it fills her, or presses on her deck and rolls her.',
+  none: 'No stream that was looked at comes over her edge.',
   leeward: 'She leans away from the line: the wind stands over it.',
   drawn: 'From astern, heeled as the most of the load heels her.',
 } as const;
@@ -108,7 +109,7 @@ export const HOURS = {
   windSaid: '{wind:speed}, {gust:speed}',
   streamSaid: '{speed:speed} to {towards:bearing}',
   unknown: '–',
-  said: { holds: 'yes', may: 'may drag', drags: 'drags', unvouched: 'unvouched', unknown: 'not known' },
+  said: { holds: 'yes', may: 'may drag', drags: 'drags', unvouched: 'no figure', unknown: 'not known' },
 } as const;
 
 export const MAP = { near: '{metres:height}', far: '{metres:distance}' } as const;
@@ -232,4 +233,21 @@ export const SCHOOLS = {
     'A folding grapnel of {mass} kg at seven to one: {low:force} to {high:force} where it hooks rock, and it can’t be vouched for. Right elsewhere, with a release and a float.',
   pole: 'A pole in {depth:height} of water over mud: {low:force} to {high:force}. Right in still shallows, from an end; amidships some do it in a light wind, others never.',
   which: 'Never the side at anchor. With stream or wind an anchor, not a pole and not a weight.',
+} as const;
+
+export const RESTS = {
+  title: 'How this is reckoned',
+  formula:
+    'Wind and stream each push by half the density times area, coefficient and the square of the speed. She turns until neither turns her further about where she is made fast; the line holds what is left.',
+  air: 'Areas times coefficients in the air: {low} to {high} m² by an end, {least} to {most} m² from the side, their middle {height:height} over the water.',
+  wind: 'Of {wind:speed} at ten metres {there:speed} are left there.',
+  water: 'In the water: {low} to {high} m² by an end, {least} to {most} m² from the side.',
+  surge:
+    'The most of it counts gusts, her sailing to and fro, and {times} times for what waves add. Waves of which nothing is known count as the highest.',
+  made: 'Made fast {z:height} over the water.',
+  guessed: 'Some of her measures or weights are guessed.',
+  ratio:
+    'Such an anchor holds {low:ratio} to {high:ratio} times its weight on this bottom, or just lies there by its weight.',
+  lead: 'As steep as the line leads at the most of the load {low:percent} to {high:percent} of that is left.',
+  weight: 'A weight holds its own weight in water times friction, less as the line lifts it.',
 } as const;

@@ -51,6 +51,11 @@ export function gradeOf(kind: AnchorKind | undefined, seabed: Seabed | undefined
   if (!kind || !isDigging(kind) || !seabed || seabed === 'mixed') return undefined;
   return ANCHORS.rows[kind][seabed].grade;
 }
+/** Holding over weight of a kind that digs or hooks, on a bottom or over all of them; undefined for weights. */
+export const ratioOf = (kind: AnchorKind | undefined, seabed: Seabed | undefined): Band | undefined =>
+  kind && isDigging(kind)
+    ? around(bottomsOf(seabed).map((bottom) => band(ANCHORS.rows[kind][bottom].ratio)))
+    : undefined;
 /** Kinds of anchor that are good on a bottom. */
 export const goodOn = (seabed: Seabed): Digs[] => DIGS.filter((kind) => gradeOf(kind, seabed) === 'good');
 

@@ -4,7 +4,7 @@ import { asPrinted } from '../units';
 import { goTo, guessed } from '../verdict';
 import { leansOnForecast } from '../water';
 import { goodOn, gradeOf, VOUCHED } from './anchor';
-import { dragsAt, fasteningOf, heightOver, heldAt, type Held, type Stands, type Tackle } from './held';
+import { dragsFrom, fasteningOf, heightOver, heldAt, type Held, type Stands, type Tackle } from './held';
 import { HOLD } from './limits';
 import { LINES, needed } from './line';
 import { isSmall, tackleOf, type AtStay } from './on-hold';
@@ -213,7 +213,7 @@ function holdsFinding(at: AtStay, over: Over): Finding {
   const stands = worst?.held.stands ?? 'unknown';
   const names = { anchor: item.name, place: stay.place.name };
   const lacks = lacksOf(at, over);
-  const drags = worst && lying && dragsAtWorst(at, over);
+  const drags = stands === 'unknown' ? undefined : dragsAtWorst(at, over);
   const because = [
     ...(worst && lacks.length === 0
       ? [
@@ -230,7 +230,7 @@ function holdsFinding(at: AtStay, over: Over): Finding {
         ]
       : lacks),
     ...(stands === 'unvouched' ? [phrase('hold.light', { vouched: VOUCHED })] : []),
-    ...(drags?.wind.may === undefined ? [] : [phrase('hold.wind.may', { wind: drags.wind.may })]),
+    ...(drags === undefined ? [] : [phrase('hold.wind.may', { wind: drags })]),
   ];
   const settle =
     tackle.anchor.weighs === undefined || !tackle.anchor.kind
@@ -246,14 +246,17 @@ function holdsFinding(at: AtStay, over: Over): Finding {
   });
 }
 
+/** The wind from which on it may drag in the worst hour, where it does not do so at once. */
 const dragsAtWorst = (at: AtStay, { worst, tackle }: Over) =>
   worst && at.lying
-    ? dragsAt(
+    ? dragsFrom(
         at.lying,
         fasteningOf(at.lying, at.stay.halt.fast ?? 'bow'),
         tackle,
         worst.hour,
         worst.hour.depth,
+        'wind',
+        'may',
       )
     : undefined;
 

@@ -1,8 +1,7 @@
-import { depthsOf, shoreOf } from '../chart';
+import { depthsOf, shoreOf, type Depths } from '../chart';
 import { distance, onward, type LatLon } from '../earth';
 import keepOff from '../../data/passage/keep-off.json';
 import type { Finding, Phrase } from '../model';
-import { draughtOf } from '../passage';
 import { phrase } from '../say';
 import { goTo } from '../verdict';
 import { heightsAt } from '../water';
@@ -73,19 +72,37 @@ function boats({ stay }: AtStay, radius: number): Met[] {
     : [];
 }
 
+/** Circles by their depths, rounded up to whole steps of metres: a sweep of departures asks for the same ones again. */
+const seen = new WeakMap<Depths, Map<string, number>>();
+const WHOLE = 5;
+
+/** The least depth charted on two circles around a position, metres; Infinity where none is. */
+function shallowest(depths: Depths, { lat, lon }: LatLon, radius: number): number {
+  const out = Math.ceil(radius / WHOLE) * WHOLE;
+  const key = [lat, lon, out].join(' ');
+  let known = seen.get(depths);
+  if (!known) seen.set(depths, (known = new Map()));
+  let least = known.get(key);
+  if (least === undefined) {
+    const around = [out / 2, out].flatMap((far) =>
+      Array.from({ length: LOOKS }, (_, i) => onward({ lat, lon }, (i * ROUND) / LOOKS, far)),
+    );
+    least = Math.min(...around.flatMap((there) => depths.at(there) ?? []));
+    known.set(key, least);
+  }
+  return least;
+}
+
 /** The shallowest charted depth around her, at the lowest water of the stay, against what she draws. */
-function shoals({ on, stay, hours }: AtStay, radius: number): Met[] {
+function shoals({ on, stay, hours, lying }: AtStay, radius: number): Met[] {
   const depths = depthsOf(on.water?.chart);
-  if (!depths || !on.boat) return [];
+  if (!depths || !lying) return [];
   const heightAt = heightsAt(on.tide);
   const heights = hours.flatMap(({ at }) => (isStill(on.water) ? [0] : (heightAt(at, stay.place) ?? [])));
   if (heights.length === 0) return [];
   const low = Math.min(...heights);
-  const around = [radius / 2, radius].flatMap((far) =>
-    Array.from({ length: LOOKS }, (_, i): LatLon => onward(stay.place.position, (i * ROUND) / LOOKS, far)),
-  );
-  const least = Math.min(...around.flatMap((there) => depths.at(there) ?? []));
-  const draught = draughtOf(on.boat, on.trip, [...on.people], on.density).value;
+  const least = shallowest(depths, stay.place.position, radius);
+  const { draught } = lying;
   const depth = Math.max(0, least + low);
   return Number.isFinite(least) && least + low < draught + SPARE
     ? [{ as: 'shoal', why: phrase('hold.swing.shoal', { radius, depth, draught }) }]
@@ -98,16 +115,19 @@ const between = (a: number, b: number) => Math.abs(((a - b + 540) % ROUND) - 180
 
 /** The first time that wind or stream turns her round over her anchor. */
 export function turnFindings({ stay }: AtStay, { hours }: Over): Finding[] {
-  for (let i = 1; i < hours.length; i += 1) {
-    const [before, after] = [hours[i - 1], hours[i]].map(({ held }) => held.pull.lies.heading);
-    if (before === undefined || after === undefined || between(before, after) < TURNED) continue;
+  const first = hours.find(({ held }) => held.pull.lies.heading !== undefined);
+  const before = first?.held.pull.lies.heading;
+  if (!first || before === undefined) return [];
+  for (const { hour, held } of hours) {
+    const after = held.pull.lies.heading;
+    if (after === undefined || between(before, after) < TURNED) continue;
     return [
       HOLD.finding('hold/turns', 'turns', stay.place.id, {
         title: phrase('hold.turns.title', { place: stay.place.name }),
         because: [
           phrase('hold.turns', {
-            from: hours[i - 1].hour.at,
-            until: hours[i].hour.at,
+            from: first.hour.at,
+            until: hour.at,
             before: Math.round(before),
             after: Math.round(after),
           }),

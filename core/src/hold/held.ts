@@ -1,6 +1,7 @@
 import { afloat, hullOf, placed, type Hull, type Weight } from '../boat';
 import type { Boat, Person, Trip } from '../model';
 import { bisect, type Band } from '../numeric';
+import { draughtOf } from '../passage';
 import { exposedOf, type Exposed } from './exposed';
 import { holding, VOUCHED, type Anchor } from './anchor';
 import { HOLD } from './limits';
@@ -17,6 +18,8 @@ export interface Lying {
   exposed: Exposed;
   /** Of the water, kg/m³. */
   density: number;
+  /** How deep she reaches, laden and with what she has let down, metres. */
+  draught: number;
   /** Measures of her that were guessed, or people without a weight. */
   guessed: boolean;
 }
@@ -24,7 +27,7 @@ export interface Lying {
 /** How she lies with who and what is in her; undefined while length or beam are missing, or she does not float upright. */
 export function lyingOf(
   boat: Boat,
-  trip: Pick<Trip, 'crew' | 'load' | 'comingHome'>,
+  trip: Trip,
   people: readonly Person[],
   density: number,
 ): Lying | undefined {
@@ -36,7 +39,8 @@ export function lyingOf(
   if (!exposed) return undefined;
   const unsure =
     hull.guessed.length > 0 || boat.mass === undefined || people.some(({ mass }) => mass === undefined);
-  return { boat, hull, weight, exposed, density, guessed: unsure };
+  const draught = draughtOf(boat, trip, [...people], density).value;
+  return { boat, hull, weight, exposed, density, draught, guessed: unsure };
 }
 
 /** Where she is made fast, as the trip says it. */
@@ -138,41 +142,46 @@ export interface Drags {
 }
 
 /**
- * The wind, and the stream, at which an anchor drags, the other as it is. Of anchors that nobody vouches for there is none.
- * @returns undefined where kind, weight, line or depth are not known
+ * The mean wind, or the stream, from which on an anchor may drag or surely does, the other as it is, m/s: 0 where it is so at once.
+ * @returns undefined where nothing that is looked at does it, where kind, weight, line or depth are not known, and for anchors of
+ * which nobody vouches for a figure
  */
-export function dragsAt(
+export function dragsFrom(
   lying: Lying,
   at: Fastening,
   tackle: Tackle,
   comes: Comes,
   depth: number | undefined,
-): { wind: Drags; stream: Drags } | undefined {
+  by: 'wind' | 'stream',
+  when: 'may' | 'surely',
+): number | undefined {
   const { anchor, rode } = tackle;
   if (anchor.weighs === undefined || anchor.weighs < VOUCHED || !anchor.kind) return undefined;
   if (!rode || depth === undefined) return undefined;
-  const gusty = comes.wind && comes.wind.speed > 0 ? comes.wind.gust / comes.wind.speed : GUSTY;
   const from = comes.wind?.direction ?? (comes.stream ? comes.stream.direction + HALF : 0);
-  const towards = comes.stream?.direction ?? from + HALF;
-  const inWind = (speed: number): Comes => ({
-    ...comes,
-    wind: { speed, gust: speed * gusty, direction: from },
-  });
-  const inStream = (speed: number): Comes => ({ ...comes, stream: { speed, direction: towards } });
-  const stands = (given: Comes) => {
-    const { pull, hold } = heldAt(lying, at, tackle, given, depth);
-    return { holds: pull.load.high < hold.low, drags: pull.load.low > hold.high };
+  const gusty = comes.wind && comes.wind.speed > 0 ? comes.wind.gust / comes.wind.speed : GUSTY;
+  const given = (speed: number): Comes =>
+    by === 'wind'
+      ? { ...comes, wind: { speed, gust: speed * gusty, direction: from } }
+      : { ...comes, stream: { speed, direction: comes.stream?.direction ?? from + HALF } };
+  const stays = (speed: number) => {
+    const { pull, hold } = heldAt(lying, at, tackle, given(speed), depth);
+    return when === 'may' ? pull.load.high < hold.low : pull.load.low <= hold.high;
   };
-  const turn = (by: (speed: number) => Comes, most: number): Drags => {
-    const first = (is: (speed: number) => boolean) => {
-      if (is(0)) return { at: 0 };
-      return is(most) ? { at: bisect((speed) => !is(speed), 0, most, HALVINGS)[1] } : {};
-    };
-    const may = first((speed) => !stands(by(speed)).holds).at,
-      surely = first((speed) => stands(by(speed)).drags).at;
-    return { ...(may === undefined ? {} : { may }), ...(surely === undefined ? {} : { surely }) };
-  };
-  return { wind: turn(inWind, MOST_WIND), stream: turn(inStream, MOST_STREAM) };
+  const most = by === 'wind' ? MOST_WIND : MOST_STREAM;
+  if (!stays(0)) return 0;
+  return stays(most) ? undefined : bisect(stays, 0, most, HALVINGS)[1];
 }
 const GUSTY = HOLD.limit('gusty'),
   HALF = 180;
+
+/** Both of both, for who looks at one anchor. */
+export function dragsAt(
+  ...asked: [lying: Lying, at: Fastening, tackle: Tackle, comes: Comes, depth: number | undefined]
+): { wind: Drags; stream: Drags } {
+  const of = (by: 'wind' | 'stream'): Drags => {
+    const [may, surely] = [dragsFrom(...asked, by, 'may'), dragsFrom(...asked, by, 'surely')];
+    return { ...(may === undefined ? {} : { may }), ...(surely === undefined ? {} : { surely }) };
+  };
+  return { wind: of('wind'), stream: of('stream') };
+}

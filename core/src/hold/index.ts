@@ -2,7 +2,17 @@
  * hold: what pulls on a boat that is held, and what holds her: anchor, line, where she is made fast, how she swings. Everything is a
  * band, because hardly a number of it is published for small boats.
  */
-export { anchorOf, dragged, gradeOf, goodOn, holding, leadShare, VOUCHED, type Anchor } from './anchor';
+export {
+  anchorOf,
+  dragged,
+  gradeOf,
+  goodOn,
+  holding,
+  leadShare,
+  ratioOf,
+  VOUCHED,
+  type Anchor,
+} from './anchor';
 export { exposedOf, type Exposed, type Face } from './exposed';
 export * from './drift';
 export * from './held';
@@ -23,7 +33,7 @@ export * from './over';
 export { anchorLine, runningRig, type Part } from './cut-list';
 export { reachOn, rigOn, type Reach, type Rig } from './rig';
 export { blowOf, blowWithin, drawn, seaAnchorFor, type Blow } from './sea-anchor';
-export { goesOverAt, heeledBy, onEdge, type Heeled, type SidePull } from './side';
+export { heeledBy, onEdge, type Heeled, type SidePull } from './side';
 export * from './stay';
 export { bestOf, deepest, outOf, overStay, type Over } from './find-holds';
 export { radiusOf } from './find-swing';

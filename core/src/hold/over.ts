@@ -1,6 +1,9 @@
+import { bisect } from '../numeric';
+import { G } from '../units';
 import type { Lying } from './held';
-import type { Fastening, Pull } from './pull';
-import { goesOverAt, heeledBy, type Heeled, type SidePull } from './side';
+import { HOLD } from './limits';
+import { pullOn, type Comes, type Fastening, type Pull } from './pull';
+import { heeledBy, type Heeled, type SidePull } from './side';
 
 /** How far she is pulled over, under the least and the most of a load; absent where she goes over. */
 export interface PulledOver {
@@ -26,6 +29,12 @@ const sideOf = ({ exposed }: Lying, at: Fastening, down: number): Omit<SidePull,
 });
 
 /**
+ * How high a stream heaps up against a side that stands across it, metres: v²/2g, all of its speed turned into height.
+ * @example heap(1) // 0.051
+ */
+export const heap = (stream: number): number => (stream * stream) / (2 * G);
+
+/**
  * What a load does to her, from where it pulls.
  * @param down by which the line leads down from her, radians
  */
@@ -44,9 +53,31 @@ export function pulledOver(lying: Lying, at: Fastening, pull: Pull, down: number
   };
 }
 
+/** A stream in which water comes over her edge, m/s, and the load of it, newtons. */
+export interface Rolls {
+  stream: number;
+  load: number;
+}
+
+const MOST = HOLD.limit('most-stream'),
+  HALVINGS = 8;
+
 /**
- * The level load from the side at which her edge goes under, newtons.
- * @returns undefined where nothing looked at does it
+ * The stream from which on it goes over her edge, made fast where she is, with wind and waves as they are: what is left of her
+ * freeboard at the most of the load is less than it heaps up. From there on an open boat fills, and on a closed one it presses on her
+ * deck and rolls her; no balance of ours holds beyond it. Ten balances.
+ * @returns undefined where no stream that is looked at does it
  */
-export const overAt = (lying: Lying, at: Fastening, pull: Pull, down: number): number | undefined =>
-  goesOverAt(lying.hull, lying.weight, lying.density, sideOf(lying, at, down), acrossOf(pull).air);
+export function rollsIn(lying: Lying, at: Fastening, comes: Comes, down: number): Rolls | undefined {
+  const towards = comes.stream?.direction ?? (comes.wind?.direction ?? 0) + HALF;
+  const pulled = (speed: number) =>
+    pullOn(lying.exposed, at, { ...comes, stream: { speed, direction: towards } }, lying.density);
+  const stays = (speed: number) => {
+    const { most } = pulledOver(lying, at, pulled(speed), down);
+    return most !== undefined && most.free.lowest > heap(speed);
+  };
+  if (stays(MOST)) return undefined;
+  const stream = stays(0) ? bisect(stays, 0, MOST, HALVINGS)[1] : 0;
+  return { stream, load: pulled(stream).load.high };
+}
+const HALF = 180;

@@ -2,9 +2,10 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { check } from '../../test/check';
 import { boxOf } from '../../test/hulls';
+import { aBoat, aPerson, inputOf } from '../../test/demo';
 import { runs } from '../../test/runs';
 import { brent } from '../numeric';
-import { goesOverAt, heeledBy, onEdge, type SidePull } from '.';
+import { fasteningOf, heap, heeledBy, lyingOf, onEdge, pulledOver, pullOn, rollsIn, type SidePull } from '.';
 
 const [L, B, D] = [4, 1.5, 0.6];
 const hull = boxOf(L, B, D);
@@ -68,15 +69,6 @@ describe('heel of a box, against the wall-sided formula', () => {
     expect(heel(pulled(200))).toBeGreaterThan(0);
     expect(heel(pulled(200, { air: 200, airAt: D + 0.6 }))).toBeLessThan(0);
   });
-  test('the load that takes her over is where she still stays a newton before and not a newton behind', () => {
-    const { across: _across, air: _air, ...rest } = pulled(0, { down: 0.2 });
-    const over = goesOverAt(hull, weight, 1000, rest, 0) ?? 0;
-    const stays = (n: number) =>
-      (heeledBy(hull, weight, 1000, { ...rest, across: n, air: 0 })?.free.lowest ?? 0) > 0;
-    expect(over).toBeGreaterThan(100);
-    expect(stays(over * 0.999)).toBe(true);
-    expect(stays(over * 1.002)).toBe(false);
-  });
 });
 
 describe('which way it goes', () => {
@@ -106,4 +98,49 @@ describe('which way it goes', () => {
       }),
       { numRuns: runs(40) },
     ));
+});
+
+describe('when it goes over her edge', () => {
+  const who = aPerson({ mass: 80 });
+  const trip = { ...inputOf().trip, crew: [{ person: who.id, role: 'skipper' as const }], load: [] };
+  const kayak = (more = {}) =>
+    lyingOf(
+      aBoat({ kind: 'sit-on-top', length: 3.9, beam: 0.8, depth: 0.33, mass: 29, ...more }),
+      trip,
+      [who],
+      1025,
+    )!;
+  const calm = { wind: { speed: 0, gust: 0, direction: 0 }, wave: 0 };
+  check('closed form', { title: 'Bernoulli: v²/2g' }, 'one metre a second heaps up 51 mm, two 204', () => {
+    expect(heap(1)).toBeCloseTo(0.051, 3);
+    expect(heap(2)).toBeCloseTo(0.204, 3);
+  });
+  check('closed form', { title: 'v = √(2g·freeboard) where nothing heels her' }, 'held by the bow', () => {
+    const lying = kayak();
+    const bow = fasteningOf(lying, 'bow');
+    const free = pulledOver(lying, bow, pullOn(lying.exposed, bow, calm, 1025), 0).most!.free.lowest;
+    expect(rollsIn(lying, bow, calm, 0)!.stream).toBeCloseTo(Math.sqrt(2 * 9.80665 * free), 1);
+  });
+  check(
+    'recalled',
+    'small-craft-hold',
+    'a kayak held by the side rolls between half a metre and two metres a second',
+    () => {
+      const lying = kayak();
+      const side = fasteningOf(lying, 'side');
+      const { stream, load } = rollsIn(lying, side, calm, 0.14)!;
+      expect(stream).toBeGreaterThan(0.5);
+      expect(stream).toBeLessThan(2);
+      expect(stream).toBeLessThan(rollsIn(lying, fasteningOf(lying, 'bow'), calm, 0)!.stream);
+      expect(load).toBeGreaterThan(65);
+    },
+  );
+  test('waves make it sooner, and a lower boat goes sooner', () => {
+    const lying = kayak();
+    const side = fasteningOf(lying, 'side');
+    const flat = rollsIn(lying, side, calm, 0.14)!.stream;
+    expect(rollsIn(lying, side, { ...calm, wave: 1 }, 0.14)!.stream).toBeLessThan(flat);
+    const low = kayak({ depth: 0.27 });
+    expect(rollsIn(low, fasteningOf(low, 'side'), calm, 0.14)!.stream).toBeLessThan(flat);
+  });
 });

@@ -7,7 +7,6 @@ import {
   type Hull,
   type Weight,
 } from '../boat';
-import { bisect } from '../numeric';
 import { G } from '../units';
 import type { Fastening } from './pull';
 
@@ -65,31 +64,4 @@ export function heeledBy(hull: Hull, weight: Weight, density: number, pull: Side
   });
   if (outcome.state !== 'floats') return undefined;
   return { heel: side * outcome.at.heel, free: freeboards(hull, outcome.at.plane) };
-}
-
-/** Pulls are looked through up to this, newtons, and the last is halved so often. */
-const MOST = 20_000,
-  HALVINGS = 12;
-
-/**
- * The level pull at which her edge goes under, or she is over, newtons. From there on an open boat fills, and on a closed one the
- * stream presses on her deck and rolls her: no balance of ours holds beyond it.
- * @returns undefined where nothing looked at does it
- */
-export function goesOverAt(
-  hull: Hull,
-  weight: Weight,
-  density: number,
-  pull: Omit<SidePull, 'across' | 'air'>,
-  /** Share of the pull that comes of the wind. */
-  air: number,
-): number | undefined {
-  const stays = (across: number) => {
-    const heeled = heeledBy(hull, weight, density, { ...pull, across, air: across * air });
-    return heeled !== undefined && heeled.free.lowest > 0;
-  };
-  let most = 1;
-  while (most < MOST && stays(most)) most *= 2;
-  if (most >= MOST) return undefined;
-  return bisect(stays, 0, most, HALVINGS)[0];
 }
