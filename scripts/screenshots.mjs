@@ -46,9 +46,13 @@ await shoot(phone, 'begin', '/begin', async (page) => {
   await page.getByRole('radio', { name: 'Inflatable', exact: true }).click();
   await page.getByRole('radio', { name: /3.4 m/ }).click();
 });
-await shoot(phone, 'ramp', `${FOUR}/go/launch`, (page) =>
-  page.getByRole('img', { name: /^The ramp/ }).evaluate((ramp) => ramp.scrollIntoView({ block: 'start' })),
-);
+await shoot(phone, 'hold', `${FOUR}/go/hold`, async (page) => {
+  await page.getByRole('radio', { name: /^Lamp Rock/ }).click();
+  await page.getByRole('slider', { name: 'Stream' }).fill('0.4');
+  await page
+    .getByRole('img', { name: /^The circle over which she swings/ })
+    .evaluate((picture) => picture.scrollIntoView({ block: 'start' }));
+});
 await shoot(wide, 'wide-water', `${TRIP}/plan/water`);
 await shoot(phone, 'chart', `${TRIP}/chart`, (page) =>
   page.getByRole('button', { name: 'Heron Reach', exact: true }).click(),

@@ -41,6 +41,7 @@ export interface Lies {
   forecast?: Forecast | null;
   others?: Place[];
   time?: string;
+  trip?: Partial<Trip>;
 }
 
 /** An hour and a half at anchor on a lake, with all that is needed for it said; what differs is given. */
@@ -112,6 +113,7 @@ export function lying(given: Lies = {}) {
       speed: 1.5,
       stow: [],
       load: [],
+      ...given.trip,
     },
     shed: {
       ...base.shed,

@@ -2,8 +2,8 @@ import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { fresh, type fakeServer, show, TRIP } from '../../test/world';
 import { at } from '../../test/router';
-import { RigPage } from '../paper/rig-page';
 import { HoldSection } from './hold-section';
+import { RigPage } from './rig-page';
 
 const LAMP = '01890000-0000-7000-8000-000000000056';
 let server: ReturnType<typeof fakeServer>;

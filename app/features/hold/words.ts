@@ -251,3 +251,21 @@ export const RESTS = {
   lead: 'As steep as the line leads at the most of the load {low:percent} to {high:percent} of that is left.',
   weight: 'A weight holds its own weight in water times friction, less as the line lifts it.',
 } as const;
+
+export const RIG = {
+  print: 'Print',
+  back: 'Back to holding',
+  title: 'Line and rig of {boat}',
+  noBoat: 'the boat',
+  line: 'Anchor line for {place}, from the anchor up',
+  rig: 'Running rig',
+  side: 'Which side',
+  port: 'Port',
+  starboard: 'Starboard',
+  onSide:
+    '{side}: the side on which you reach best, away from the hand that casts. Points are numbered from the stern.',
+  noHalt: 'No halt with hours yet: lengths follow from where and when you lie.',
+  drawn: 'Her hull from above with the fixed points along one side.',
+  advises:
+    'Lengths are reckoned by Escale from her measures and the chart as it was entered. Pull each part hard by hand before you trust it.',
+} as const;

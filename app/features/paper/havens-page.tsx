@@ -12,7 +12,7 @@ import { usePalette } from '../../ui/theme';
 import { plainly } from '../../data/settings';
 import { useTrip } from '../trip/use-trip';
 import { useVariation } from '../where/compass';
-import { SHEET } from './sheet';
+import { SHEET } from '../../ui/paper-sheet';
 import { HAVENS } from './words';
 
 const CELL = {

@@ -16,7 +16,7 @@ import { gearState, placeWord } from '../shed/gear-note';
 import { SketchChart } from '../sketch/sketch-chart';
 import { useTrip } from '../trip/use-trip';
 import { DayOnPaper } from './day-part';
-import { SHEET } from './sheet';
+import { SHEET } from '../../ui/paper-sheet';
 import { PAPER } from './words';
 import { procedures } from '../../data/procedures';
 

@@ -20,7 +20,7 @@ const RetrieveSection = later(() => steps().then((m) => m.RetrieveSection));
 const TroubleSection = later(() =>
   withProcedures(import('../trouble/trouble-section')).then((m) => m.TroubleSection),
 );
-const HoldSection = later(() => withProcedures(import('../hold/hold-section')).then((m) => m.HoldSection));
+const HoldSection = later(() => withProcedures(import('../hold/pages')).then((m) => m.HoldSection));
 const LoadSection = later(() => import('../load/load-section').then((m) => m.LoadSection));
 
 const BODY: Partial<Record<SectionId, ComponentType>> = {

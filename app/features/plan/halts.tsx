@@ -1,5 +1,6 @@
 import { View } from 'react-native';
 import type { Trip } from '@escale/core/model';
+import { movedHalt } from '@escale/core/trip';
 import { Button, Row } from '../../ui/button';
 import { Choice } from '../../ui/choice';
 import { Stepper } from '../../ui/stepper';
@@ -42,7 +43,7 @@ export function Halts() {
             label={says(HALT.label, { n: i + 1 })}
             options={options}
             value={halt.place}
-            onChange={(place) => place && edit(i, { place })}
+            onChange={(place) => place && put(trip.halts.map((h, n) => (n === i ? movedHalt(h, place) : h)))}
           />
           <Row>
             <Stepper

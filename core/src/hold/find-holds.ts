@@ -1,14 +1,14 @@
 import type { Finding, GearItem, Phrase } from '../model';
 import { phrase } from '../say';
 import { asPrinted } from '../units';
-import { goTo, guessed } from '../verdict';
+import { goTo, guessed, leanOnPace } from '../verdict';
 import { leansOnForecast } from '../water';
 import { goodOn, gradeOf, VOUCHED } from './anchor';
 import { dragsFrom, fasteningOf, heightOver, heldAt, type Held, type Stands, type Tackle } from './held';
 import { HOLD } from './limits';
 import { LINES, needed } from './line';
 import { isSmall, tackleOf, type AtStay } from './on-hold';
-import { soundingOf, type Hour } from './stay';
+import { isStill, soundingOf, type Hour } from './stay';
 
 /** How an anchor stands over all hours of a stay. */
 export interface Over {
@@ -185,7 +185,9 @@ function lineFinding(at: AtStay, over: Over): Finding {
     return made('least', phrase('hold.line.least', { ...values, scope: tenth(there / height) }));
   const enough = phrase('hold.line.enough', { ...values, need: usual });
   // It rests on what was said of depth and boat; where some of that is only taken, it is open.
-  return made(assumed.length > 0 ? 'unknown' : 'enough', enough);
+  const found = made(assumed.length > 0 ? 'unknown' : 'enough', enough);
+  // Where the level stands still the hour does not matter.
+  return isStill(on.water) ? found : leanOnPace(on, found);
 }
 
 function boatLacks({ on }: AtStay): { said: Phrase; mend: NonNullable<Finding['mend']> } {

@@ -3,6 +3,7 @@ import { distance, onward, type LatLon } from '../earth';
 import keepOff from '../../data/passage/keep-off.json';
 import type { Finding, Phrase } from '../model';
 import { phrase } from '../say';
+import { asPrinted } from '../units';
 import { goTo } from '../verdict';
 import { heightsAt } from '../water';
 import type { Over } from './find-holds';
@@ -136,4 +137,25 @@ export function turnFindings({ stay }: AtStay, { hours }: Over): Finding[] {
     ];
   }
   return [];
+}
+
+/** The hour of least water under her at the halt itself, against what she draws. */
+export function agroundFindings({ stay, hours, lying, on }: AtStay): Finding[] {
+  if (!lying) return [];
+  const { draught } = lying;
+  const known = hours.flatMap((hour) =>
+    hour.depth === undefined ? [] : [{ at: hour.at, depth: hour.depth }],
+  );
+  const low = known.reduce<(typeof known)[number] | undefined>(
+    (least, each) => (!least || each.depth < least.depth ? each : least),
+    undefined,
+  );
+  if (!low || asPrinted(low.depth, 'height') >= asPrinted(draught + SPARE, 'height')) return [];
+  return [
+    HOLD.finding('hold/aground', 'dry', stay.place.id, {
+      title: phrase('hold.aground.title', { place: stay.place.name }),
+      because: [phrase('hold.aground', { at: low.at, depth: Math.max(0, low.depth), draught })],
+      mend: { label: phrase('hold.stream.mend'), ...goTo.trip(on.trip.id, '/halts') },
+    }),
+  ];
 }

@@ -138,7 +138,44 @@ describe('line', () => {
   });
 });
 
+describe('under her', () => {
+  const falls: Water['tide'] = {
+    kind: 'table',
+    name: 'Gauge',
+    datum: 'chart datum',
+    rows: [
+      { at: '2026-05-12T08:00:00Z', height: 4, turn: 'high' },
+      { at: '2026-05-12T14:00:00Z', height: 0.4, turn: 'low' },
+      { at: '2026-05-12T20:00:00Z', height: 4, turn: 'high' },
+    ],
+  };
+  const on = (depth: number) =>
+    lying({ place: { depth }, water: { class: 'sheltered-tidal', tide: falls, stream: flows(0) } });
+  test('a falling tide takes the water away, also where the ground dries', () => {
+    expect(on(0.5).at('aground')).toBeUndefined();
+    expect(on(-0.5).at('aground')).toBe('fix');
+    expect(on(-0.5).says('aground')).toContain('0.0 m');
+  });
+  test('hours that hang on a guessed speed settle no line, where the tide moves', () => {
+    const guess = (more: Lies) => lying({ ...more, trip: { basis: { '/speed': 'guessed' } } });
+    const tidal: Lies = { water: { class: 'sheltered-tidal', tide: falls, stream: flows(0) } };
+    expect(lying({ ...tidal, anchor: { line: 90 } }).at('line')).toBe('ready');
+    expect(guess({ ...tidal, anchor: { line: 90 } }).at('line')).toBe('know');
+    expect(guess({ anchor: { line: 90 } }).at('line')).toBe('ready');
+  });
+});
+
 describe('does it hold', () => {
+  test('a stream faster than her hull is not reckoned with', () => {
+    const at = lying({
+      kind: 'skiff',
+      water: { class: 'coastal', stream: flows(2.8) },
+      trip: { speed: 5 },
+    });
+    expect(at.of('stream')).toMatchObject({ level: 'know', open: true });
+    expect(at.title('stream')).toContain('faster than her hull');
+    expect(at.at('holds')).toBe('know');
+  });
   test('never Ready, and an anchor under three kilograms is never given a wind', () => {
     for (const weighs of [0.7, 1.5, 2.9]) {
       const at = lying({ anchor: { weighs }, forecast: steady({ wind: 2, gust: 3 }) });

@@ -5,7 +5,7 @@ import { goTo } from '../verdict';
 import { anchorFindings, bestOf, overStay } from './find-holds';
 import { refusals } from './find-not';
 import { poleFindings } from './find-pole';
-import { swingFindings, turnFindings } from './find-swing';
+import { agroundFindings, swingFindings, turnFindings } from './find-swing';
 import { HOLD } from './limits';
 import { anchorsAboard, atStay, lyingOn, type AtStay, type OnHold } from './on-hold';
 import { staysOf } from './stay';
@@ -17,6 +17,7 @@ export function findAtAnchor(at: AtStay): Finding[] {
   const best = bestOf(all, stay.halt.anchor);
   return [
     ...refusals(at),
+    ...agroundFindings(at),
     ...(best
       ? [...anchorFindings(at, best), ...swingFindings(at, best), ...turnFindings(at, best)]
       : [noAnchor(at)]),
@@ -24,7 +25,11 @@ export function findAtAnchor(at: AtStay): Finding[] {
 }
 
 /** What stands against or for lying on a pole at a stay. */
-export const findOnPole = (at: AtStay): Finding[] => [...refusals(at), ...poleFindings(at)];
+export const findOnPole = (at: AtStay): Finding[] => [
+  ...refusals(at),
+  ...agroundFindings(at),
+  ...poleFindings(at),
+];
 
 const FOUND = { anchor: findAtAnchor, pole: findOnPole } as const;
 const isHeld = (hold: string | undefined): hold is keyof typeof FOUND => hold !== undefined && hold in FOUND;

@@ -1,4 +1,4 @@
-import { afloat, hullOf, placed, type Hull, type Weight } from '../boat';
+import { afloat, hullOf, hullSpeed, placed, type Hull, type Weight } from '../boat';
 import type { Boat, Person, Trip } from '../model';
 import { bisect, type Band } from '../numeric';
 import { draughtOf } from '../passage';
@@ -55,7 +55,7 @@ const FROM = {
 
 /** Height from the ground to where she is made fast, metres. */
 export const heightOver = ({ exposed }: Lying, at: Fastening, depth: number): number =>
-  depth + Math.max(0, at.z - exposed.waterline);
+  Math.max(0, depth) + Math.max(0, at.z - exposed.waterline);
 
 /** How an anchor stands against a pull. `unvouched`: too light for figures that anybody stands by. */
 export type Stands = 'holds' | 'may' | 'drags' | 'unvouched' | 'unknown';
@@ -79,8 +79,9 @@ export interface Tackle {
   seabed?: Seabed;
 }
 
-/** Is the pull known enough to hold an anchor against it? */
-const isKnown = ({ wind, stream }: Comes): boolean => wind !== undefined && stream !== undefined;
+/** Is the pull known enough to hold an anchor against it? In a stream faster than her hull’s own wave no sum of ours holds. */
+const isKnown = ({ wind, stream }: Comes, { length }: Hull): boolean =>
+  wind !== undefined && stream !== undefined && stream.speed <= hullSpeed(length);
 
 /**
  * Load against holding at an hour, both as bands: it holds where the worst pull stays under the least hold, it drags where the least
@@ -103,7 +104,7 @@ export function heldAt(
   // Unknown lengths: from a line that lies level to one that hangs.
   const level = holding(anchor, seabed, taut?.anchor ?? 0);
   const hold = taut ? level : { low: 0, high: level.high };
-  const known = isKnown(comes) && taut !== undefined && anchor.weighs !== undefined && !!anchor.kind;
+  const known = isKnown(comes, hull) && taut !== undefined && anchor.weighs !== undefined && !!anchor.kind;
   const swing =
     lead && rode && height !== undefined ? swingOf(rode, lead, pull.load, height, hull) : undefined;
   return {

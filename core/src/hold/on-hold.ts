@@ -1,5 +1,6 @@
 import type { Boat, GearItem, HoldPractice, Person, Place, Trip } from '../model';
 import { stowages } from '../kit';
+import type { Pace } from '../verdict';
 import practice from '../../data/hold/practice.json';
 import { comesAt, hoursIn, type Around, type Hour, type Stay } from './stay';
 import { anchorOf } from './anchor';
@@ -19,6 +20,8 @@ export interface OnHold extends Around {
   density: number;
   /** Of the water, in which hours of traffic are told. */
   zone?: string;
+  /** The speed that the hours hang on. */
+  speed?: Pace;
 }
 
 /** Is she one of those of which practice says so? */

@@ -2,6 +2,7 @@ import type { Place, Trip } from '../model';
 import { MS } from '../units';
 import { assess } from './assess';
 import type { AssessInput } from './context';
+import { movedHalt } from './moved-halt';
 
 type Halt = Trip['halts'][number];
 
@@ -19,7 +20,7 @@ export function goThere(input: AssessInput, place: Place, stay: number): Halt[] 
   const [only, ...others] = trip.halts;
   if (!only || others.length > 0 || only.place !== trip.launch)
     return [...trip.halts, { place: place.id, minutes: stay }];
-  const there = { ...only, place: place.id };
+  const there = movedHalt(only, place.id);
   const places = [...input.shed.places.filter(({ id }) => id !== place.id), place];
   const home = (halts: Halt[]) =>
     assess({ ...input, trip: { ...trip, halts }, shed: { ...input.shed, places } }).schedule?.home;

@@ -5,6 +5,7 @@
 export * from './assess';
 export type { AssessInput } from './context';
 export * from './go-there';
+export * from './moved-halt';
 export * from './strip';
 export * from './strip-marks';
 export * from './sweep';

@@ -1,3 +1,4 @@
 import { later } from '../../../ui/later';
+import { withProcedures } from '../../../data/procedures';
 
-export default later(() => import('../../../features/paper/rig-page').then((m) => m.RigPage));
+export default later(() => withProcedures(import('../../../features/hold/pages')).then((m) => m.RigPage));

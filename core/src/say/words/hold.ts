@@ -108,6 +108,9 @@ export const HOLD_WORDS = {
   'hold.swing.unknown':
     'Neither shore nor depths are drawn around {place}: look round before you let go, {radius:height} to every side.',
   'hold.swing.mend': 'Anchor elsewhere',
+  'hold.aground.title': 'Too little water under her at {place}',
+  'hold.aground':
+    'At {at:clock} there are {depth:height}, and she draws {draught:height}: she takes the ground, or waits for the tide.',
   'hold.turns.title': 'She swings round at {place}',
   'hold.turns':
     'Between {from:clock} and {until:clock} she turns from {before:bearing} to {after:bearing}: over her anchor, which may foul or pull out. Look again then.',

@@ -17,9 +17,9 @@ import { Button, Row } from '../../ui/button';
 import { Choice } from '../../ui/choice';
 import { usePalette } from '../../ui/theme';
 import { plainly } from '../../data/settings';
-import { useHolding } from '../hold/use-hold';
+import { useHolding } from './use-hold';
 import { useTrip } from '../trip/use-trip';
-import { SHEET } from './sheet';
+import { SHEET } from '../../ui/paper-sheet';
 import { RIG } from './words';
 
 const SIDES = [
