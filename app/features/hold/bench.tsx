@@ -51,6 +51,13 @@ export function Bench({ held, lying }: { held: Held; lying: Lying }) {
   const height = comes.depth === undefined ? undefined : heightOver(lying, fast, comes.depth);
   const deep = deepest(at);
   const need = deep && needed('usual', heightOver(lying, onEdge(lying.hull, 1, 0), deep.depth));
+  const lacks = !item
+    ? HOLD.noAnchor
+    : !rode
+      ? HOLD.noLine
+      : comes.depth === undefined
+        ? HOLD.noDepth
+        : HOLD.short;
   const [followed, after] = [useDeferredValue(now), useDeferredValue(comes)];
   return (
     <View style={{ gap: 18 }}>
@@ -68,12 +75,13 @@ export function Bench({ held, lying }: { held: Held; lying: Lying }) {
       <Sliders comes={comes} along={along} lying={lying} move={move} there={there} out={out} />
       <View style={{ flexDirection: wide ? 'row' : 'column', gap: 18 }}>
         <View style={{ flex: wide ? 1 : undefined }}>
-          <SwingView stay={at.stay} water={at.on.water} places={at.on.places} now={now} />
+          <SwingView stay={at.stay} water={at.on.water} places={at.on.places} now={now} lacks={lacks} />
         </View>
         <View style={{ flex: wide ? 1 : undefined }}>
           <ScopeView
             lying={lying}
             now={now}
+            lacks={lacks}
             {...(tackle?.rode ? { rode: tackle.rode } : {})}
             {...(height === undefined ? {} : { height })}
             {...(comes.depth === undefined ? {} : { depth: comes.depth })}

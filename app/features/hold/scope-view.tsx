@@ -6,7 +6,7 @@ import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
 import { profile } from '../boat/outline';
 import { useTrip } from '../trip/use-trip';
-import { HOLD, SCOPE } from './words';
+import { SCOPE } from './words';
 
 const MARGIN = 10,
   LEAST = 90,
@@ -16,6 +16,7 @@ const MARGIN = 10,
 export function ScopeView({
   lying,
   now,
+  lacks,
   rode,
   height,
   depth,
@@ -24,6 +25,8 @@ export function ScopeView({
 }: {
   lying: Lying;
   now: Held;
+  /** Why nothing can be drawn, where that is so. */
+  lacks: string;
   rode?: Rode;
   height?: number;
   depth?: number;
@@ -53,7 +56,7 @@ export function ScopeView({
           <T as="soft">{says(SCOPE.stretch, stretch(rode, now.pull.load))}</T>
         </>
       ) : (
-        <T as="soft">{rode && height !== undefined ? SCOPE.short : HOLD.noHold}</T>
+        <T as="soft">{lacks}</T>
       )}
       {need === undefined ? null : (
         <T as="strong">

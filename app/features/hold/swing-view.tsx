@@ -8,7 +8,7 @@ import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
 import { useTrip } from '../trip/use-trip';
 import { LocalMap } from './local-map';
-import { HOLD, SWING } from './words';
+import { SWING } from './words';
 
 /** Her circle takes a third of the picture, or less, so that a shore within four times of it is seen. */
 const ROOM = 1.4,
@@ -20,11 +20,14 @@ export function SwingView({
   water,
   places,
   now: { swing, pull },
+  lacks,
 }: {
   stay: Stay;
   water: Water | undefined;
   places: readonly Place[];
   now: Held;
+  /** Why nothing can be drawn, where that is so. */
+  lacks: string;
 }) {
   const p = usePalette();
   const { says } = useTrip();
@@ -68,7 +71,7 @@ export function SwingView({
           <T>{says(SWING.says, swing)}</T>
         </>
       ) : (
-        <T as="soft">{HOLD.noHold}</T>
+        <T as="soft">{lacks}</T>
       )}
       <T as="soft">
         {nearest
