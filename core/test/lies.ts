@@ -5,7 +5,8 @@ import { assess, type AssessInput } from '../src/trip';
 import { aBoat, anItem, aPerson, aPlace, aWater, inputOf, steady } from './demo';
 
 const READER = { units: 'metric', zone: 'UTC', locale: 'en-GB' } as const;
-const SIZE: Record<Craft, [number, number, number]> = {
+/** Length, beam and depth of one of each kind, metres. */
+export const SIZES: Record<Craft, [number, number, number]> = {
   'sit-on-top': [3.6, 0.8, 0.36],
   'sit-inside': [4.8, 0.6, 0.32],
   canoe: [4.9, 0.88, 0.36],
@@ -47,7 +48,7 @@ export interface Lies {
 /** An hour and a half at anchor on a lake, with all that is needed for it said; what differs is given. */
 export function lying(given: Lies = {}) {
   const { kind = 'sit-on-top', anchor = {}, knife = 'on-body', others = [] } = given;
-  const [length, beam, depth] = SIZE[kind];
+  const [length, beam, depth] = SIZES[kind];
   const paddled = SMALL.includes(kind) || kind === 'raft';
   const boat = aBoat({
     kind,

@@ -28,6 +28,7 @@ export function AnchorBars({
   best,
   tackle,
   now,
+  sounded,
 }: {
   lying: Lying;
   fast: Fastening;
@@ -36,12 +37,14 @@ export function AnchorBars({
   best: Over | undefined;
   tackle: Tackle | undefined;
   now: HeldNow;
+  /** The depth is that of the place, and not the least of an area. */
+  sounded: boolean;
 }) {
   const { says } = useTrip();
   const { load } = now.pull;
   const others = overs
     .filter(({ item }) => item.id !== best?.item.id)
-    .map((over) => ({ over, held: heldAt(lying, fast, over.tackle, comes, comes.depth) }));
+    .map((over) => ({ over, held: heldAt(lying, fast, over.tackle, comes, comes.depth, sounded) }));
   const rows = [...(best ? [{ over: best, held: now }] : []), ...others];
   const most = Math.max(load.high, ...rows.map(({ held }) => Math.min(held.hold.high, FAR * load.high))) || 1;
   return (

@@ -8,6 +8,7 @@ import {
   onEdge,
   outOf,
   rodeOf,
+  soundingOf,
   type Lying,
   type Tackle,
 } from '@escale/core/hold';
@@ -44,9 +45,11 @@ export function Bench({ held, lying }: { held: Held; lying: Lying }) {
     () => usual && { ...usual, ...(rode && out !== undefined ? { rode: outOf(rode, out) } : {}) },
     [usual, rode, out],
   );
+  // What somebody moved is what they sounded.
+  const sounded = tried.depth !== undefined || soundingOf(at.stay.place, at.on.water)?.least !== true;
   const now = useMemo(
-    () => heldAt(lying, fast, tackle ?? NOTHING, comes, comes.depth),
-    [lying, fast, tackle, comes],
+    () => heldAt(lying, fast, tackle ?? NOTHING, comes, comes.depth, sounded),
+    [lying, fast, tackle, comes, sounded],
   );
   const height = comes.depth === undefined ? undefined : heightOver(lying, fast, comes.depth);
   const deep = deepest(at);
@@ -70,6 +73,7 @@ export function Bench({ held, lying }: { held: Held; lying: Lying }) {
         best={best}
         tackle={tackle}
         now={now}
+        sounded={sounded}
       />
       {overs.length > 1 ? <WhichAnchor held={held} /> : null}
       <Sliders comes={comes} along={along} lying={lying} move={move} there={there} out={out} />

@@ -30,7 +30,9 @@ export function overStay(at: AtStay, item: GearItem): Over {
   if (!lying) return { item, tackle, hours: [] };
   const fast = fasteningOf(lying, stay.halt.fast ?? 'bow');
   const out = letOut(at, tackle);
-  const all = hours.map((hour) => ({ hour, held: heldAt(lying, fast, out, hour, hour.depth) }));
+  // Where the chart tells only the least depth, the line may lead up steeper than is reckoned.
+  const least = soundingOf(stay.place, on.water)?.least === true;
+  const all = hours.map((hour) => ({ hour, held: heldAt(lying, fast, out, hour, hour.depth, !least) }));
   const worst = [...all].sort(
     (a, b) => ORDER.indexOf(a.held.stands) - ORDER.indexOf(b.held.stands) || margin(a) - margin(b),
   )[0];
@@ -263,7 +265,7 @@ const dragsAtWorst = (at: AtStay, { worst, tackle }: Over) =>
     : undefined;
 
 /** What of it is not known, over all hours. */
-function lacksOf({ hours, lying }: AtStay, { tackle }: Over): Phrase[] {
+function lacksOf({ hours, lying, stay, on }: AtStay, { tackle }: Over): Phrase[] {
   const { anchor, rode } = tackle;
   return [
     ...(lying ? [] : [phrase('hold.lacks.boat')]),
@@ -271,7 +273,11 @@ function lacksOf({ hours, lying }: AtStay, { tackle }: Over): Phrase[] {
     ...(rode ? [] : [phrase('hold.lacks.line')]),
     ...(hours.some(({ wind }) => !wind) ? [phrase('hold.lacks.wind')] : []),
     ...(hours.some(({ stream }) => !stream) ? [phrase('hold.lacks.stream')] : []),
-    ...(hours.some(({ depth }) => depth === undefined) ? [phrase('hold.lacks.depth')] : []),
+    ...(hours.some(({ depth }) => depth === undefined)
+      ? [phrase('hold.lacks.depth')]
+      : soundingOf(stay.place, on.water)?.least
+        ? [phrase('hold.depth.least')]
+        : []),
   ];
 }
 

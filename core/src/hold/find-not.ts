@@ -26,7 +26,9 @@ export function refusals(at: AtStay): Finding[] {
   return [
     ...(notInRivers(boat) ? inRiver(at) : []),
     ...inStream(at, small),
-    ...(small ? [...breakers(at), ...comes(at), ...knife(at)] : []),
+    ...breakers(at, small),
+    ...comes(at, small),
+    ...(small ? knife(at) : []),
     ...(pole ? acrossPole(at) : fromWhere(at)),
   ];
 }
@@ -90,7 +92,7 @@ function inStream(at: AtStay, small: boolean): Finding[] {
 }
 
 /** As they were said, or as they stand on so little water. */
-function breakers(at: AtStay): Finding[] {
+function breakers(at: AtStay, small: boolean): Finding[] {
   const { stay, hours, on } = at;
   if (stay.halt.comes?.includes('breakers')) return [said(at, 'hold/breakers', phrase('hold.breakers.said'))];
   const [highest] = hours
@@ -102,7 +104,7 @@ function breakers(at: AtStay): Finding[] {
     )
     .sort((a, b) => (b.wave ?? 0) - (a.wave ?? 0))[0];
   if (!steep)
-    return highest
+    return small && highest
       ? [
           HOLD.finding('hold/breakers', 'chop', stay.place.id, {
             title: title(at),
@@ -138,29 +140,44 @@ const said = (at: AtStay, kind: 'hold/breakers' | 'hold/debris' | 'hold/traffic'
     mend: toHalt(at, phrase('hold.seen.mend')),
   });
 
-/** Debris and traffic: as said, and where a place of traffic reaches to it in those hours. */
-function comes(at: AtStay): Finding[] {
+/** Where what comes there is told to a boat that may lie there all the same. */
+const told = (at: AtStay, kind: 'hold/debris' | 'hold/traffic', because: Phrase): Finding =>
+  HOLD.finding(kind, 'told', at.stay.place.id, {
+    title: phrase('hold.comes.title', { place: at.stay.place.name }),
+    because: [because, phrase('hold.comes')],
+  });
+
+/** Debris and traffic: as said, and where a place of traffic reaches to it in those hours. Small boats keep away from both. */
+function comes(at: AtStay, small: boolean): Finding[] {
   const { on, stay } = at;
   const { comes: seen } = stay.halt;
-  const found = seen?.includes('debris') ? [said(at, 'hold/debris', phrase('hold.debris.said'))] : [];
-  if (seen?.includes('traffic')) return [...found, said(at, 'hold/traffic', phrase('hold.traffic.said'))];
-  const busyOn = busyFinder(on.zone);
-  const near = on.places.flatMap((place) => {
-    if (place.kind !== 'hazard' || place.hazard !== 'traffic' || busyOn(place, stay) === false) return [];
-    const reach = place.reach ?? keepOff.metres.traffic;
-    const { metres } = distance(stay.place.position, place.position);
-    return metres < reach ? [{ place, reach, metres }] : [];
-  })[0];
+  const as = small ? said : told;
+  const found = seen?.includes('debris') ? [as(at, 'hold/debris', phrase('hold.debris.said'))] : [];
+  if (seen?.includes('traffic')) return [...found, as(at, 'hold/traffic', phrase('hold.traffic.said'))];
+  const near = traffic(at);
   if (!near) return found;
-  const { place, reach, metres } = near;
+  if (!small) return [...found, told(at, 'hold/traffic', near)];
   return [
     ...found,
     HOLD.finding('hold/traffic', 'near', stay.place.id, {
       title: title(at),
-      because: [phrase('hold.traffic.near', { hazard: place.name, metres, reach })],
+      because: [near],
       mend: toHalt(at, phrase('hold.stream.mend')),
     }),
   ];
+
+  /** The first place of traffic within whose reach she would lie. */
+  function traffic({ stay: { place: here, from, until } }: AtStay): Phrase | undefined {
+    const busyOn = busyFinder(on.zone);
+    for (const place of on.places) {
+      if (place.kind !== 'hazard' || place.hazard !== 'traffic') continue;
+      const reach = place.reach ?? keepOff.metres.traffic;
+      const { metres } = distance(here.position, place.position);
+      if (metres < reach && busyOn(place, { from, until }) !== false)
+        return phrase('hold.traffic.near', { hazard: place.name, metres, reach });
+    }
+    return undefined;
+  }
 }
 
 function knife(at: AtStay): Finding[] {

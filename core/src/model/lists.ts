@@ -191,8 +191,8 @@ export const POLES = {
 } as const;
 export type PoleKind = keyof typeof POLES;
 export const RELEASES = {
-  quick: 'A clip, cleat or shackle that opens with one hand',
-  knot: 'A knot, or a shackle that wants a tool',
+  quick: 'In reach of the seat, opens with one hand',
+  knot: 'Out of reach, a knot, or by a tool',
 } as const;
 
 /** What is inside of a line of the shore. */

@@ -18,9 +18,11 @@ export const HOLD_WORDS = {
   'hold.breakers.chop':
     'At {at:clock} waves of {wave:height}: in more than {most:height} nobody lies held from a boat like this.',
   'hold.debris.said':
-    'You said that things drift down there: they catch on the line and take the boat with them.',
+    'You said that things drift down there: they catch on the line and take the boat along.',
   'hold.traffic.said': 'You said that boats come through there.',
   'hold.traffic.near': '{hazard} is {metres:distance} away, and you would lie within {reach:distance} of it.',
+  'hold.comes.title': 'What comes by at {place}',
+  'hold.comes': 'Somebody looks out, and she can be got away at once.',
   'hold.seen.mend': 'Say what comes there',
   'hold.release.none':
     'Nothing lets {anchor} go with one hand from the seat. A wake, a stream that builds, a strong fish or a boat coming at you leave no time for a knot.',
