@@ -166,6 +166,7 @@ async function sendAll(way: Way): Promise<void> {
   const held = new Set<string>();
   const through: number[] = [];
   let filed = false;
+  let quarrel = false;
   /** Each goes once in a round, whatever the store made of it. */
   const tried = new Set<number>();
   // The list is read again after each, so that what was added meanwhile goes too.
@@ -182,12 +183,15 @@ async function sendAll(way: Way): Promise<void> {
     } catch (error) {
       if (error instanceof NotNow) await later(next, held);
       else if (error instanceof NoSignal) break;
-      else if (error instanceof Refusal) await refused(next, error, held);
-      else throw error;
+      else if (error instanceof Refusal) {
+        await refused(next, error, held);
+        quarrel = true;
+      } else throw error;
     }
   }
+  // Who is asked whose word holds must be shown the other one, or theirs goes out on top of what is no longer there.
+  if (through.length > 0 || quarrel) await refresh();
   if (through.length > 0) {
-    await refresh();
     for (const s of await outbox()) if (through.includes(s.key) && !s.sent) await dequeue(s.key);
     others?.postMessage('written');
   }
