@@ -3,8 +3,9 @@ import { View } from 'react-native';
 import {
   buildersLoad,
   dragsAt,
-  VOUCHED,
   heldAt,
+  MOST_WIND,
+  VOUCHED,
   type Fastening,
   type Held as HeldNow,
   type Hour,
@@ -12,7 +13,6 @@ import {
   type Over,
   type Tackle,
 } from '@escale/core/hold';
-import { KNOT } from '@escale/core/units';
 import { T } from '../../ui/text';
 import { useTrip } from '../trip/use-trip';
 import { BandBar, FAR } from './bands';
@@ -64,7 +64,7 @@ export function AnchorBars({
           </T>
         </View>
       ))}
-      {tackle ? <Drags lying={lying} fast={fast} tackle={tackle} comes={comes} /> : null}
+      {tackle && sounded ? <Drags lying={lying} fast={fast} tackle={tackle} comes={comes} /> : null}
     </View>
   );
 }
@@ -98,7 +98,7 @@ function Drags({
   const { may, surely } = drags.wind;
   const wind =
     may === undefined
-      ? says(HOLD.dragsNever, { most: MOST })
+      ? says(HOLD.dragsNever, { most: MOST_WIND })
       : may <= 0
         ? HOLD.dragsAtOnce
         : !comes.stream
@@ -114,4 +114,3 @@ function Drags({
     </View>
   );
 }
-const MOST = 60 * KNOT;

@@ -17,11 +17,21 @@ export function SeaAnchor({ on }: { on: OnHold }) {
   const { schedule } = assessment;
   const size = boat && seaAnchorFor(boat);
   const wind = boat && blowOf(boat);
+  const end = schedule && (schedule.home ?? schedule.leave) + LATE;
+  // What a forecast does not reach to it does not know.
+  const whole =
+    forecast !== undefined &&
+    schedule !== undefined &&
+    end !== undefined &&
+    forecast.from <= schedule.leave &&
+    forecast.until >= end;
   const blow =
     forecast && schedule && wind !== undefined
       ? blowWithin(forecast, wind, schedule.leave, (schedule.home ?? schedule.leave) + LATE)
       : undefined;
-  const owned = on.gear.filter(({ kind }) => KINDS.has(kind));
+  const owned = on.gear.filter(
+    ({ kind, fittedTo }) => KINDS.has(kind) && (fittedTo === undefined || fittedTo === boat?.id),
+  );
   return (
     <View style={{ gap: 8, padding: 12 }}>
       <T as="strong">
@@ -29,8 +39,11 @@ export function SeaAnchor({ on }: { on: OnHold }) {
           ? SEA_ANCHOR.noForecast
           : blow
             ? says(SEA_ANCHOR.before, { at: blow.from, wind: blow.most })
-            : says(SEA_ANCHOR.none, { wind })}
+            : whole
+              ? says(SEA_ANCHOR.none, { wind })
+              : SEA_ANCHOR.part}
       </T>
+      {forecast?.invented ? <T>{SEA_ANCHOR.invented}</T> : null}
       {blow ? (
         <T>{blow.until === undefined ? SEA_ANCHOR.endless : says(SEA_ANCHOR.until, { at: blow.until })}</T>
       ) : null}

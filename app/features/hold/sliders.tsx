@@ -1,5 +1,5 @@
 import { View } from 'react-native';
-import { type Hour, type Lying } from '@escale/core/hold';
+import { withStream, withWind, type Hour, type Lying } from '@escale/core/hold';
 import { KNOT } from '@escale/core/units';
 import { useWide } from '../../ui/page';
 import { Slider } from '../../ui/slider';
@@ -28,7 +28,6 @@ export const FROM = { bow: 1, stern: 0, side: 0.5 } as const;
 /** At its ends the line leads over the stem or the stern. */
 export const acrossAt = (along: number): 0 | 1 =>
   along <= SCALE.along.from || along >= SCALE.along.until ? 0 : 1;
-const HALF = 180;
 
 /** What is not known stands a step before the scale begins, so that its beginning can be said as well. */
 const notched = (
@@ -37,18 +36,11 @@ const notched = (
 ) =>
   value === undefined ? { from: from - step, until, step, value: from - step } : { from, until, step, value };
 
-/** An hour with what was moved by hand. Where no direction is known, wind and stream come from one side: the worst. */
+/** An hour with what was moved by hand. */
 export function given(hour: Hour, { depth, wind, stream }: Tried): Hour {
-  const from = hour.wind?.direction ?? (hour.stream ? hour.stream.direction + HALF : 0);
-  const gusts = hour.wind && hour.wind.speed > 0 ? hour.wind.gust / hour.wind.speed : 1;
-  return {
-    ...hour,
-    ...(depth === undefined ? {} : { depth }),
-    ...(wind === undefined ? {} : { wind: { speed: wind, gust: wind * gusts, direction: from } }),
-    ...(stream === undefined
-      ? {}
-      : { stream: { speed: stream, direction: hour.stream?.direction ?? from + HALF } }),
-  };
+  const blown = wind === undefined ? hour : withWind(hour, wind);
+  const flowing = stream === undefined ? blown : withStream(blown, stream);
+  return depth === undefined ? flowing : { ...flowing, depth };
 }
 
 /** Depth, wind, stream, the line that is out and where it leads from: everything follows them. */

@@ -209,6 +209,8 @@ export const SEA_ANCHOR = {
   noForecast: 'No forecast: nothing tells when it would have to be out. Before the blow, never in it.',
   before: 'Have it out before {at:clock}: the wind reaches {wind:speed}.',
   none: 'The forecast does not reach {wind:speed} while you are out, nor in the six hours after.',
+  part: 'The forecast does not cover all of the hours out and six after: look again before you leave. Out before the blow, never in it.',
+  invented: 'The weather is invented: so is this.',
   endless:
     'The forecast does not know when that is over: it may be half a day until wind and sea let you take it back.',
   until: 'That wind lasts until {at:clock}; the sea takes hours longer to let you take it back.',

@@ -72,7 +72,8 @@ export function leadShare(angle: number): Band {
 }
 
 /**
- * What a weight on the ground holds, level: T·cos α = μ·(W − T·sin α), so H = μ·W/(1 + μ·tan α) (Coulomb; source `dead-weight`).
+ * What a weight on the ground holds, level: T·cos α = μ·(W − T·sin α), so H = μ·W/(1 + μ·tan α) (Coulomb;
+ * source `dead-weight`).
  * @param weight under water, N @param angle of the line at the weight, radians, 0 to a right angle
  * @example 15 kg of concrete on sand, line level: 84 N × 0.6 to 0.7
  */
@@ -95,7 +96,7 @@ function byWeight(mass: Band, submerged: number, seabed: Seabed | undefined, ang
 function ofKind(kind: AnchorKind, mass: Band, seabed: Seabed | undefined, angle: number): Band {
   if (!isDigging(kind)) return byWeight(mass, ANCHORS.weights[kind], seabed, angle);
   const lies = byWeight(mass, ANCHORS.iron, seabed, angle);
-  const digs = around(bottomsOf(seabed).map((bottom) => band(ANCHORS.rows[kind][bottom].ratio)));
+  const digs = ratioOf(kind, seabed) ?? { low: 0, high: 0 };
   const dug = times(times(digs, { low: mass.low * G, high: mass.high * G }), leadShare(angle));
   // What does not bite still lies there.
   return { low: Math.max(dug.low, lies.low), high: Math.max(dug.high, lies.high) };

@@ -9,6 +9,7 @@ import { leadOf, stretch, type Lead, type Rode } from './line';
 import { pullOn, type Comes, type Fastening, type Pull } from './pull';
 import { onEdge } from './side';
 import type { Seabed } from './stay';
+import { withStream, withWind } from './tried';
 
 /** A boat ready to be held: her hull as she lies loaded, and what wind and stream have to push on. */
 export interface Lying {
@@ -135,11 +136,11 @@ function swingOf(rode: Rode, lead: Lead, load: Band, height: number, { length }:
 }
 
 /** Winds are looked through up to this, m/s, and streams likewise; the last is halved so often. */
-const MOST_WIND = HOLD.limit('most-wind'),
-  MOST_STREAM = HOLD.limit('most-stream'),
+export const MOST_WIND = HOLD.limit('most-wind');
+const MOST_STREAM = HOLD.limit('most-stream'),
   HALVINGS = 9;
 
-/** From when on it may drag, and from when on it drags by all that is known: mean wind or stream, m/s; absent: not within what is looked at. */
+/** From when on it may drag, and surely does: mean wind or stream, m/s; absent: not within what is looked at. */
 export interface Drags {
   may?: number;
   surely?: number;
@@ -162,12 +163,7 @@ export function dragsFrom(
   const { anchor, rode } = tackle;
   if (anchor.weighs === undefined || anchor.weighs < VOUCHED || !anchor.kind) return undefined;
   if (!rode || depth === undefined) return undefined;
-  const from = comes.wind?.direction ?? (comes.stream ? comes.stream.direction + HALF : 0);
-  const gusty = comes.wind && comes.wind.speed > 0 ? comes.wind.gust / comes.wind.speed : GUSTY;
-  const given = (speed: number): Comes =>
-    by === 'wind'
-      ? { ...comes, wind: { speed, gust: speed * gusty, direction: from } }
-      : { ...comes, stream: { speed, direction: comes.stream?.direction ?? from + HALF } };
+  const given = (speed: number): Comes => (by === 'wind' ? withWind(comes, speed) : withStream(comes, speed));
   const stays = (speed: number) => {
     const { pull, hold } = heldAt(lying, at, tackle, given(speed), depth);
     return when === 'may' ? pull.load.high < hold.low : pull.load.low <= hold.high;
@@ -176,8 +172,6 @@ export function dragsFrom(
   if (!stays(0)) return 0;
   return stays(most) ? undefined : bisect(stays, 0, most, HALVINGS)[1];
 }
-const GUSTY = HOLD.limit('gusty'),
-  HALF = 180;
 
 /** Both of both, for who looks at one anchor. */
 export function dragsAt(

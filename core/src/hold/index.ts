@@ -30,6 +30,7 @@ export {
 export * from './on-hold';
 export { buildersLoad, pullOn, surge, type Comes, type Fastening, type Pull, type Steady } from './pull';
 export * from './over';
+export { withStream, withWind } from './tried';
 export { anchorLine, runningRig, type Part } from './cut-list';
 export { reachOn, rigOn, type Reach, type Rig } from './rig';
 export { blowOf, blowWithin, drawn, seaAnchorFor, type Blow } from './sea-anchor';

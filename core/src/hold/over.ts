@@ -3,6 +3,7 @@ import { G } from '../units';
 import type { Lying } from './held';
 import { HOLD } from './limits';
 import { pullOn, type Comes, type Fastening, type Pull } from './pull';
+import { withStream } from './tried';
 import { heeledBy, type Heeled, type SidePull } from './side';
 
 /** How far she is pulled over, under the least and the most of a load; absent where she goes over. */
@@ -69,9 +70,7 @@ const MOST = HOLD.limit('most-stream'),
  * @returns undefined where no stream that is looked at does it
  */
 export function rollsIn(lying: Lying, at: Fastening, comes: Comes, down: number): Rolls | undefined {
-  const towards = comes.stream?.direction ?? (comes.wind?.direction ?? 0) + HALF;
-  const pulled = (speed: number) =>
-    pullOn(lying.exposed, at, { ...comes, stream: { speed, direction: towards } }, lying.density);
+  const pulled = (speed: number) => pullOn(lying.exposed, at, withStream(comes, speed), lying.density);
   const stays = (speed: number) => {
     const { most } = pulledOver(lying, at, pulled(speed), down);
     return most !== undefined && most.free.lowest > heap(speed);
@@ -80,4 +79,3 @@ export function rollsIn(lying: Lying, at: Fastening, comes: Comes, down: number)
   const stream = stays(0) ? bisect(stays, 0, MOST, HALVINGS)[1] : 0;
   return { stream, load: pulled(stream).load.high };
 }
-const HALF = 180;

@@ -7,7 +7,18 @@ import { crafts, SIZES } from '../../test/lies';
 import windage from '../../data/passage/windage.json';
 import type { Craft } from '../model/lists';
 import { FOOT, KNOT, POUND_FORCE } from '../units';
-import { buildersLoad, fasteningOf, lyingOf, pullOn, surge, type Comes, type Exposed, type Face } from '.';
+import {
+  buildersLoad,
+  fasteningOf,
+  lyingOf,
+  pullOn,
+  surge,
+  withStream,
+  withWind,
+  type Comes,
+  type Exposed,
+  type Face,
+} from '.';
 import { exactly } from '../numeric';
 
 const face = (bow: number, beam: number, z: number): Face => ({
@@ -207,4 +218,16 @@ describe('how she lies', () => {
       ),
       { numRuns: runs(60) },
     ));
+});
+
+describe('what is tried', () => {
+  test('a wind where none is known is as gusty as winds are; one that is known stays as gusty as it is', () => {
+    expect(withWind({}, 10).wind).toEqual({ speed: 10, gust: expect.closeTo(14), direction: 0 });
+    const known = { wind: { speed: 5, gust: 6, direction: 200 } };
+    expect(withWind(known, 10).wind).toEqual({ speed: 10, gust: expect.closeTo(12), direction: 200 });
+  });
+  test('a stream where none is known goes with the wind, and the wind with the stream', () => {
+    expect(withStream({ wind: { speed: 5, gust: 6, direction: 200 } }, 1).stream?.direction).toBe(380);
+    expect(withWind({ stream: { speed: 1, direction: 90 } }, 5).wind?.direction).toBe(270);
+  });
 });
