@@ -35,7 +35,7 @@ export function Bench({ held, lying }: { held: Held; lying: Lying }) {
   const { at, overs, best } = held;
   const worst = best?.worst?.hour.at;
   const trying = useTried(at, lying, worst);
-  const { comes, fast, along, move, tried } = trying;
+  const { comes, fast, tried } = trying;
   const { item, tackle: usual } = best ?? {};
   // All that is aboard of it, not what is let out.
   const rode = useMemo(() => item && rodeOf(item), [item]);
@@ -76,7 +76,7 @@ export function Bench({ held, lying }: { held: Held; lying: Lying }) {
         sounded={sounded}
       />
       {overs.length > 1 ? <WhichAnchor held={held} /> : null}
-      <Sliders comes={comes} along={along} lying={lying} move={move} there={there} out={out} />
+      <Sliders trying={trying} lying={lying} there={there} out={out} />
       <View style={{ flexDirection: wide ? 'row' : 'column', gap: 18 }}>
         <View style={{ flex: wide ? 1 : undefined }}>
           <SwingView stay={at.stay} water={at.on.water} places={at.on.places} now={now} lacks={lacks} />

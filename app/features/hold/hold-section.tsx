@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { findAtAnchor, findOnPole, polesAboard, type Stay } from '@escale/core/hold';
+import { findAtAnchor, findOnPole, isOffered, polesAboard, type Stay } from '@escale/core/hold';
 import { COMES, HOLDS, MADE_FAST } from '@escale/core/model/lists';
 import { phrase } from '@escale/core/say';
 import { Choice, optionsOf, Tick } from '../../ui/choice';
@@ -55,7 +55,7 @@ export function HoldSection() {
       ) : (
         <T as="strong">{says(HOLD.at, { place: stay.place.name, from: stay.from, until: stay.until })}</T>
       )}
-      <Asked stay={stay} />
+      <Asked key={`asked-${stay.place.id}-${stay.from}`} stay={stay} />
       {holding.lying ? null : (
         <View style={{ gap: 4 }}>
           <T as="soft">
@@ -69,15 +69,27 @@ export function HoldSection() {
   );
 }
 
-/** What only somebody who knows the place can say. */
+/** What only somebody who knows the place can say: open until it is said, and then a row above the figures. */
 function Asked({ stay }: { stay: Stay }) {
+  const { says } = useTrip();
+  const { hold } = stay.halt;
+  return (
+    <Fold
+      title={hold === undefined ? HOLD.how : says(HOLD.howSaid, { how: HOLDS[hold] })}
+      begin={hold === undefined}
+    >
+      <Questions stay={stay} />
+    </Fold>
+  );
+}
+
+function Questions({ stay }: { stay: Stay }) {
   const change = useTripChange();
   const { halt, n: at } = stay;
   const put = (field: string, value: unknown) => change(`/halts/${at}/${field}`, value, stay.place.name);
   const comes = halt.comes ?? [];
   return (
-    <View style={{ gap: 10 }}>
-      <T as="caps">{HOLD.how}</T>
+    <View style={{ gap: 10, paddingVertical: 12 }}>
       <Choice
         label={HOLD.how}
         options={optionsOf(HOLDS)}
@@ -137,8 +149,7 @@ function Room({ room, put }: { room: number | undefined; put: (room: number | un
   );
 }
 
-/** In a river that flows nothing of it is offered; elsewhere what stands against it is shown with why. */
-const RIVER = 'hold/river/';
+/** What stands against it is shown with why. */
 const REFUSED: ReadonlySet<string> = new Set([
   phrase('hold.not.title', { place: '' }).say,
   phrase('hold.not.pole', { place: '' }).say,
@@ -163,7 +174,7 @@ function AtStay({ holding, stay }: { holding: Holding; stay: Stay }) {
   const { lying } = holding;
   const found = useMemo(() => (by === 'pole' ? findOnPole(held.at) : findAtAnchor(held.at)), [by, held.at]);
   const [pole] = polesAboard(held.at.on);
-  const offered = !found.some(({ id }) => id.startsWith(RIVER));
+  const offered = isOffered(found);
   const not = found.some(({ level, title }) => level !== 'know' && REFUSED.has(title.say));
   return (
     <View style={{ gap: 18 }}>

@@ -22,6 +22,10 @@ const pull = () => {
   const [, low, high] = /^(\d+) N to (\d+) N$/.exec(screen.getAllByText(/^\d+ N to \d+ N$/)[0].textContent)!;
   return { low: Number(low), high: Number(high) };
 };
+const heels = ({ textContent }: HTMLElement) => {
+  const [, least, most] = /heels her by ([\d.]+)° to ([\d.]+)°/.exec(textContent)!;
+  return { least: Number(least), most: Number(most) };
+};
 const atLamp = async () => {
   open(LAMP);
   await user.click(await screen.findByRole('radio', { name: /Lamp Rock/ }));
@@ -44,7 +48,18 @@ describe('at anchor', () => {
     expect(screen.getByText(/heels her by nothing/)).toBeTruthy();
     slide('Made fast', 0.5);
     await waitFor(() => expect(pull().high).toBeGreaterThan(windy.high));
-    expect(await screen.findByText(/That heels her by/)).toBeTruthy();
+    const inWind = heels(await screen.findByText(/That heels her by/));
+    // In a stream alone a lower point, nearer to the middle of the water, heels her less.
+    slide('Wind, mean', 0);
+    slide('Stream', 0.8);
+    await waitFor(() => expect(heels(screen.getByText(/That heels her by/))).not.toEqual(inWind));
+    const edge = heels(screen.getByText(/That heels her by/));
+    slide('Made fast, above the water', 0.1);
+    await waitFor(() => expect(heels(screen.getByText(/That heels her by/)).most).toBeLessThan(edge.most));
+    // Elsewhere along her it is her edge there again.
+    slide('Made fast', 0.52);
+    slide('Made fast', 0.5);
+    await waitFor(() => expect(heels(screen.getByText(/That heels her by/))).toEqual(edge));
     await user.click(screen.getByRole('button', { name: 'As it is then' }));
     expect(screen.getByText(/heels her by nothing/)).toBeTruthy();
   });
@@ -63,6 +78,7 @@ describe('at anchor', () => {
     await atLamp();
     const table = screen.getByRole('table', { name: 'Hour by hour' });
     expect(within(table).getAllByRole('row').length).toBeGreaterThanOrEqual(4);
+    await user.click(screen.getByRole('button', { name: 'What holds her there: At anchor' }));
     await user.click(screen.getByRole('radio', { name: 'Amidships, or the side' }));
     await waitFor(() =>
       expect(

@@ -36,7 +36,7 @@ export function PoleBench({ at, lying }: { at: AtStay; lying: Lying }) {
     undefined,
   )?.hour.at;
   const trying = useTried(at, lying, worst);
-  const { comes, fast, along, move } = trying;
+  const { comes, fast } = trying;
   const pull = useMemo(() => pullOn(lying.exposed, fast, comes, lying.density), [lying, fast, comes]);
   const seabed = guessed(place, '/seabed') ? undefined : place.seabed;
   const staked = item && comes.depth !== undefined ? stakedAt(poleOf(item), seabed, comes.depth) : undefined;
@@ -51,7 +51,7 @@ export function PoleBench({ at, lying }: { at: AtStay; lying: Lying }) {
       ) : (
         <T as="soft">{item ? POLE.noMeasures : POLE.none}</T>
       )}
-      <Sliders comes={comes} along={along} lying={lying} move={move} />
+      <Sliders trying={trying} lying={lying} />
       {staked && comes.depth !== undefined ? (
         <PoleDrawing lying={lying} staked={staked} depth={comes.depth} pull={pull.load.high} />
       ) : null}

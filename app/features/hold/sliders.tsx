@@ -1,19 +1,11 @@
 import { View } from 'react-native';
-import { withStream, withWind, type Hour, type Lying } from '@escale/core/hold';
+import type { Lying } from '@escale/core/hold';
 import { KNOT } from '@escale/core/units';
 import { useWide } from '../../ui/page';
 import { Slider } from '../../ui/slider';
 import { useTrip } from '../trip/use-trip';
+import { acrossAt, ENDS, type Trying } from './use-tried';
 import { HOLD } from './words';
-
-/** What was moved by hand; what is absent is as it is then. */
-export interface Tried {
-  depth?: number | undefined;
-  wind?: number | undefined;
-  stream?: number | undefined;
-  out?: number;
-  along?: number;
-}
 
 /** How far the sliders go, and by what: metres, and m/s in half knots. */
 const SCALE = {
@@ -21,14 +13,10 @@ const SCALE = {
   wind: { from: 0, until: 40 * KNOT, step: KNOT / 2 },
   stream: { from: 0, until: 4 * KNOT, step: KNOT / 10 },
   out: { step: 0.5 },
-  along: { from: 0, until: 1, step: 0.02 },
+  along: { from: ENDS.stern, until: ENDS.bow, step: 0.02 },
+  // From an eye at the waterline to a post or somebody's chest.
+  above: { from: 0, until: 2, step: 0.05 },
 } as const;
-/** Where along her the line leads from, by the word for it. */
-export const FROM = { bow: 1, stern: 0, side: 0.5 } as const;
-/** At its ends the line leads over the stem or the stern. */
-export const acrossAt = (along: number): 0 | 1 =>
-  along <= SCALE.along.from || along >= SCALE.along.until ? 0 : 1;
-
 /** What is not known stands a step before the scale begins, so that its beginning can be said as well. */
 const notched = (
   { from, until, step }: { from: number; until: number; step: number },
@@ -36,29 +24,18 @@ const notched = (
 ) =>
   value === undefined ? { from: from - step, until, step, value: from - step } : { from, until, step, value };
 
-/** An hour with what was moved by hand. */
-export function given(hour: Hour, { depth, wind, stream }: Tried): Hour {
-  const blown = wind === undefined ? hour : withWind(hour, wind);
-  const flowing = stream === undefined ? blown : withStream(blown, stream);
-  return depth === undefined ? flowing : { ...flowing, depth };
-}
-
-/** Depth, wind, stream, the line that is out and where it leads from: everything follows them. */
+/** Depth, wind, stream, the line that is out and where it leads from, along her and in height: everything follows them. */
 export function Sliders({
-  comes,
-  along,
+  trying: { comes, along, above, move },
   lying,
   there,
   out,
-  move,
 }: {
-  comes: Hour;
-  along: number;
+  trying: Trying;
   lying: Lying;
   /** Line there is, and how much of it is out; absent where there is none to let out. */
   there?: number | undefined;
   out?: number | undefined;
-  move: (next: Tried) => void;
 }) {
   const { says } = useTrip();
   const wide = useWide();
@@ -67,7 +44,7 @@ export function Sliders({
   const place =
     acrossAt(along) === 1
       ? says(HOLD.atAlong, { metres: along * lying.hull.length })
-      : along >= SCALE.along.until
+      : along >= ENDS.bow
         ? HOLD.atBow
         : HOLD.atStern;
   const cell = { width: wide ? '48%' : '100%' } as const;
@@ -120,7 +97,16 @@ export function Sliders({
           said={place}
           value={along}
           {...SCALE.along}
-          onChange={(next) => move({ along: next })}
+          onChange={(next) => move({ along: next, above: undefined })}
+        />
+      </View>
+      <View style={cell}>
+        <Slider
+          label={HOLD.above}
+          said={said('{value:height}', above)}
+          value={above}
+          {...SCALE.above}
+          onChange={(next) => move({ above: next })}
         />
       </View>
     </View>

@@ -1,7 +1,7 @@
 import { distance } from '../earth';
 import { hullSpeed } from '../boat';
 import keepOff from '../../data/passage/keep-off.json';
-import type { Finding, Phrase } from '../model';
+import type { Finding, Phrase, Water } from '../model';
 import { busyFinder } from '../passage';
 import { phrase } from '../say';
 import { asPrinted } from '../units';
@@ -17,14 +17,15 @@ const MOST = HOLD.at('hold/stream', 'over'),
 const STILL = HOLD.limit('still-stream'),
   LIGHT = HOLD.limit('light-wind');
 
-/** What stands against anchoring there at all. Each is a finding of its own, with the same title. */
+/** What stands against anchoring there at all. Each is a finding of its own, with the same title; a river alone is enough. */
 export function refusals(at: AtStay): Finding[] {
   const { boat } = at.on;
   if (!boat) return [];
+  const river = notInRivers(boat) ? inRiver(at) : [];
+  if (river.length > 0) return river;
   const small = isSmall(boat);
   const pole = at.stay.halt.hold === 'pole';
   return [
-    ...(notInRivers(boat) ? inRiver(at) : []),
     ...inStream(at, small),
     ...breakers(at, small),
     ...comes(at, small),
@@ -37,10 +38,14 @@ const title = ({ stay }: AtStay) =>
   phrase(stay.halt.hold === 'pole' ? 'hold.not.pole' : 'hold.not.title', { place: stay.place.name });
 const toHalt = ({ on }: AtStay, label: Phrase) => ({ label, ...goTo.trip(on.trip.id, '/halts') });
 
+/** How fast a river was seen to run, m/s. */
+const runs = (water: Water): number | undefined =>
+  guessed(water, '/stage') || guessed(water, '/stage/speed') ? undefined : water.stage?.speed;
+
 function inRiver(at: AtStay): Finding[] {
   const { water } = at.on;
   if (water?.class !== 'river') return [];
-  const speed = guessed(water, '/stage') || guessed(water, '/stage/speed') ? undefined : water.stage?.speed;
+  const speed = runs(water);
   if (speed !== undefined && asPrinted(speed, 'speed') <= 0) return [];
   return [
     HOLD.finding('hold/river', speed === undefined ? 'unknown' : 'flows', at.stay.place.id, {
@@ -53,6 +58,14 @@ function inRiver(at: AtStay): Finding[] {
       mend: { label: phrase('hold.river.mend'), ...goTo.water(water.id, '/stage') },
     }),
   ];
+}
+
+/** A river of which somebody said how fast it runs and nobody which way. */
+function lacksWay({ on: { water, stream } }: AtStay): Phrase[] {
+  const speed = water?.class === 'river' ? runs(water) : undefined;
+  return stream || !water || speed === undefined
+    ? []
+    : [phrase('hold.stream.way', { water: water.name, speed })];
 }
 
 function inStream(at: AtStay, small: boolean): Finding[] {
@@ -75,9 +88,13 @@ function inStream(at: AtStay, small: boolean): Finding[] {
       HOLD.finding('hold/stream', 'unknown', place.id, {
         title: phrase('hold.stream.unknown.title', { place: place.name }),
         because: [
+          ...lacksWay(at),
           small ? phrase('hold.stream.unknown', { most: MOST }) : phrase('hold.stream.unknown.other'),
         ],
-        mend: { label: phrase('stream.mend'), ...goTo.section('plan/water') },
+        mend:
+          on.water?.class === 'river'
+            ? { label: phrase('hold.river.mend'), ...goTo.water(on.water.id, '/stage') }
+            : { label: phrase('stream.mend'), ...goTo.section('plan/water') },
       }),
     );
   else if (hull !== undefined && most && most.speed > hull)

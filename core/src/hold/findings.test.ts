@@ -36,6 +36,15 @@ describe('do not anchor here', () => {
     expect(on(undefined)).toEqual(kept ? ['river'] : []);
     expect(on({ speed: 0, downstream: 90 })).toEqual([]);
     expect(on({ speed: 0, downstream: 90 }, { '/stage/speed': 'guessed' })).toEqual(kept ? ['river'] : []);
+    // One that stands needs nobody to say which way.
+    expect(on({ speed: 0 })).toEqual([]);
+  });
+  test('where it is not offered nothing else is told of it; which way a river runs is asked for', () => {
+    const rafted = lying({ kind: 'raft', water: { class: 'river', stage: { speed: 1 } } });
+    expect(rafted.found.map(({ id }) => id.split('/')[1])).toEqual(['river']);
+    const skiff = lying({ kind: 'skiff', water: { class: 'river', stage: { speed: 1 } } });
+    expect(skiff.says('stream')).toMatch(/^Mere runs at 1\.9 kn; nobody said which way\. /);
+    expect(skiff.of('stream')?.mend).toMatchObject({ go: { pointer: '/stage' } });
   });
   test('breakers, debris and traffic as they were said; waves that break on so little water by sum', () => {
     for (const comes of ['breakers', 'debris', 'traffic'] as const) {

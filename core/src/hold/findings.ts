@@ -10,13 +10,20 @@ import { HOLD } from './limits';
 import { anchorsAboard, atStay, lyingOn, type AtStay, type OnHold } from './on-hold';
 import { staysOf } from './stay';
 
-/** What stands against or for lying at anchor at a stay; refusals first. */
+/** Is holding there offered at all? In a river that flows, or may, it is not to small boats. */
+export const isOffered = (found: readonly Finding[]): boolean =>
+  !found.some(({ id }) => id.startsWith(RIVER));
+const RIVER = 'hold/river/';
+
+/** What stands against or for lying at anchor at a stay; refusals first, and nothing else where it is not offered. */
 export function findAtAnchor(at: AtStay): Finding[] {
   const { on, stay } = at;
+  const refused = refusals(at);
+  if (!isOffered(refused)) return refused;
   const all = anchorsAboard(on).map((item) => overStay(at, item));
   const best = bestOf(all, stay.halt.anchor);
   return [
-    ...refusals(at),
+    ...refused,
     ...agroundFindings(at),
     ...(best
       ? [...anchorFindings(at, best), ...swingFindings(at, best), ...turnFindings(at, best)]
@@ -25,11 +32,10 @@ export function findAtAnchor(at: AtStay): Finding[] {
 }
 
 /** What stands against or for lying on a pole at a stay. */
-export const findOnPole = (at: AtStay): Finding[] => [
-  ...refusals(at),
-  ...agroundFindings(at),
-  ...poleFindings(at),
-];
+export function findOnPole(at: AtStay): Finding[] {
+  const refused = refusals(at);
+  return isOffered(refused) ? [...refused, ...agroundFindings(at), ...poleFindings(at)] : refused;
+}
 
 const FOUND = { anchor: findAtAnchor, pole: findOnPole } as const;
 const isHeld = (hold: string | undefined): hold is keyof typeof FOUND => hold !== undefined && hold in FOUND;

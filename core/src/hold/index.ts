@@ -38,6 +38,6 @@ export { heeledBy, onEdge, type Heeled, type SidePull } from './side';
 export * from './stay';
 export { bestOf, deepest, outOf, overStay, type Over } from './find-holds';
 export { radiusOf } from './find-swing';
-export { findAtAnchor, findOnPole } from './findings';
+export { findAtAnchor, findOnPole, isOffered } from './findings';
 export { poleHours, type PoleHour } from './find-pole';
 export { inLoose, inSoft, POLE, poleLine, poleOf, stakedAt, type Pole, type Staked } from './pole';

@@ -48,10 +48,10 @@ function made(station: StreamStation, tide: Tide | undefined): Stream {
 /** A guess of these is no stream. */
 const RIVER = ['/stage', '/stage/speed', '/stage/downstream'];
 
-/** Seen by eye on a day: it runs on as it was. */
+/** Seen by eye on a day: it runs on as it was. One that stands needs nobody to say which way. */
 function riverOf(stage: RiverStage | undefined): Stream | undefined {
-  if (stage?.speed === undefined || stage.downstream === undefined) return undefined;
-  const flow = { speed: stage.speed, direction: stage.downstream };
+  if (stage?.speed === undefined || (stage.downstream === undefined && stage.speed > 0)) return undefined;
+  const flow = { speed: stage.speed, direction: stage.downstream ?? 0 };
   return { name: '', source: 'your-word', at: () => flow };
 }
 

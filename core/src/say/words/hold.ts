@@ -9,6 +9,7 @@ export const HOLD_WORDS = {
   'hold.stream.unknown':
     'In about {most:speed} or more nobody lies held from a boat like this. Look before you do.',
   'hold.stream.unknown.other': 'So the pull on the line is not known either.',
+  'hold.stream.way': '{water} runs at {speed:speed}; nobody said which way.',
   'hold.fast.title': 'The stream at {place} is faster than her hull',
   'hold.fast':
     'At {at:clock} it runs {speed:speed}; her own wave travels at {hull:speed}. Beyond that no sum of ours holds, and a boat can be pulled under.',
