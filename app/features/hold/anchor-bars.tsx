@@ -90,8 +90,8 @@ function Drags({
   comes: Hour;
 }) {
   const { says } = useTrip();
-  const asked = useDeferredValue(comes);
-  const drags = useMemo(() => dragsAt(lying, fast, tackle, asked, asked.depth), [lying, fast, tackle, asked]);
+  const [asked, at, by] = [useDeferredValue(comes), useDeferredValue(fast), useDeferredValue(tackle)];
+  const drags = useMemo(() => dragsAt(lying, at, by, asked, asked.depth), [lying, at, by, asked]);
   const { weighs, kind } = tackle.anchor;
   // Of an anchor that nobody vouches for no wind is told.
   if (weighs === undefined || weighs < VOUCHED || !kind || !tackle.rode) return null;

@@ -61,7 +61,8 @@ export function Bench({ held, lying }: { held: Held; lying: Lying }) {
       : comes.depth === undefined
         ? HOLD.noDepth
         : HOLD.short;
-  const [followed, after] = [useDeferredValue(now), useDeferredValue(comes)];
+  // Ten balances of her: a finger that moves does not wait for them.
+  const [followed, after, led] = [useDeferredValue(now), useDeferredValue(comes), useDeferredValue(fast)];
   return (
     <View style={{ gap: 18 }}>
       <WhichHour hours={at.hours} worst={worst} trying={trying} />
@@ -94,13 +95,7 @@ export function Bench({ held, lying }: { held: Held; lying: Lying }) {
           />
         </View>
       </View>
-      <HeelView
-        lying={lying}
-        fast={fast}
-        pull={followed.pull}
-        comes={after}
-        down={followed.taut?.boat ?? 0}
-      />
+      <HeelView lying={lying} fast={led} pull={followed.pull} comes={after} down={followed.taut?.boat ?? 0} />
       <Fold title={RESTS.title}>
         <Rests lying={lying} fast={fast} comes={comes} tackle={tackle} now={now} />
       </Fold>

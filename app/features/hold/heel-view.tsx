@@ -1,4 +1,4 @@
-import { useMemo } from 'react';
+import { memo, useMemo } from 'react';
 import { View } from 'react-native';
 import Svg, { G, Line, Path, Rect } from 'react-native-svg';
 import {
@@ -23,7 +23,7 @@ const degrees = (radians: number) => (radians * 180) / Math.PI;
 const NONE = 0.5;
 
 /** How far the pull heels her from where she is made fast, by her own balance. */
-export function HeelView({
+export const HeelView = memo(function HeelView({
   lying,
   fast,
   pull,
@@ -75,7 +75,7 @@ export function HeelView({
       {fast.y === 0 ? null : <T>{limit === undefined ? HEEL.none : says(HEEL.limit, { ...limit })}</T>}
     </View>
   );
-}
+});
 const STEEP = 0.05;
 
 function Drawing({ lying, heel, fast }: { lying: Lying; heel: number | undefined; fast: Fastening }) {

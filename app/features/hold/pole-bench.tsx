@@ -41,7 +41,7 @@ export function PoleBench({ at, lying }: { at: AtStay; lying: Lying }) {
   const seabed = guessed(place, '/seabed') ? undefined : place.seabed;
   const staked = item && comes.depth !== undefined ? stakedAt(poleOf(item), seabed, comes.depth) : undefined;
   const line = poleLine(lying.hull.length, comes.wave);
-  const [followed, after] = [useDeferredValue(pull), useDeferredValue(comes)];
+  const [followed, after, led] = [useDeferredValue(pull), useDeferredValue(comes), useDeferredValue(fast)];
   return (
     <View style={{ gap: 18 }}>
       <WhichHour hours={at.hours} worst={worst} trying={trying} />
@@ -57,7 +57,7 @@ export function PoleBench({ at, lying }: { at: AtStay; lying: Lying }) {
       ) : null}
       <T>{says(POLE.line, line)}</T>
       <T as="soft">{POLE.lines}</T>
-      <HeelView lying={lying} fast={fast} pull={followed} comes={after} down={0} />
+      <HeelView lying={lying} fast={led} pull={followed} comes={after} down={0} />
     </View>
   );
 }
