@@ -118,7 +118,7 @@ describe('every mend leads somewhere', () => {
     const sections = new Set<string>(SECTIONS.map((s) => s.id));
     for (const mend of all) {
       if ('do' in mend) continue;
-      const href = mendHref(mend, TRIP);
+      const href = mendHref(mend, TRIP, 'pack/kit');
       expect({ mend, href }).toMatchObject({ href: expect.stringMatching(/^\/(trips|shed)/) });
       const section = /^\/trips\/[^/]+\/([a-z-]+\/[a-z-]+)/.exec(href!)?.[1];
       if (section) expect(sections).toContain(section);

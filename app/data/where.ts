@@ -57,14 +57,14 @@ export function fieldHref({ type, id, pointer }: FieldRef): string | undefined {
   return id === undefined ? '/shed' : `${thingHref(type, id)}${at}`;
 }
 
-/** Where a mend leads, or undefined for one that is done on the spot. */
-export function mendHref(mend: Mend, trip: string): string | undefined {
+/** Where a mend leads, or undefined for one that is done on the spot; from what is added one comes back to where one was. */
+export function mendHref(mend: Mend, trip: string, from: SectionId): string | undefined {
   if ('go' in mend) return fieldHref(mend.go);
   if ('open' in mend) return sectionHref(trip, mend.open);
   if ('add' in mend) {
     const asked = new URLSearchParams({ kind: mend.add.kind });
     if (mend.add.borrowed) asked.set('at', '/borrowedFrom');
-    asked.set('back', sectionHref(trip, 'pack/kit'));
+    asked.set('back', sectionHref(trip, from));
     return `/shed/gear/new?${asked.toString()}`;
   }
   return undefined;

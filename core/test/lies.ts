@@ -127,9 +127,12 @@ export function lying(given: Lies = {}) {
     },
     conditions: given.forecast === null ? {} : { forecast: given.forecast ?? steady() },
   };
-  const found = assess(input).findings.filter(({ id }) => id.startsWith('hold/'));
+  const { findings, schedule } = assess(input);
+  const found = findings.filter(({ id }) => id.startsWith('hold/'));
   const of = (id: string): Finding | undefined => found.find((f) => f.id.startsWith(`hold/${id}/`));
   return {
+    input,
+    schedule,
     found,
     of,
     at: (id: string) => of(id)?.level,

@@ -28,9 +28,9 @@ export function VerdictBar() {
     plainly(TRIP.count, { n: counts[l], level: LEVEL_WORD[l] }),
   );
   const next = assessment.findings.find((f) => f.level !== 'ready' && f.mend);
-  const act = ({ mend }: Finding) => {
+  const act = ({ mend, section }: Finding) => {
     if (!mend) return;
-    const href = mendHref(mend, trip.id);
+    const href = mendHref(mend, trip.id, section);
     if (href === undefined) doMend(mend, render(mend.label, reader));
     else router.push(href);
   };

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useRouter } from 'expo-router';
-import type { Finding, Level, Mend } from '@escale/core/model';
+import type { Finding, Level, Mend, SectionId } from '@escale/core/model';
 import { render } from '@escale/core/say';
 import { sourceOf } from '@escale/core/sources';
 import { Button, Row } from '../../ui/button';
@@ -88,7 +88,9 @@ export function FindingCard({
           </T>
         ) : null}
         <Row style={{ marginTop: 2 }}>
-          {finding.mend ? <MendButton mend={finding.mend} kind={stop ? 'onCall' : 'plain'} /> : null}
+          {finding.mend ? (
+            <MendButton mend={finding.mend} from={finding.section} kind={stop ? 'onCall' : 'plain'} />
+          ) : null}
           <Button
             kind="quiet"
             ink={ink}
@@ -119,7 +121,7 @@ export function FindingCard({
               <Row>
                 <T as="soft">Or, the cheaper first:</T>
                 {finding.others.map((mend, i) => (
-                  <MendButton key={i} mend={mend} kind="plain" />
+                  <MendButton key={i} mend={mend} from={finding.section} kind="plain" />
                 ))}
               </Row>
             ) : null}
@@ -135,11 +137,20 @@ export function FindingCard({
 }
 
 /** One tap: to the very field, or done on the spot. */
-export function MendButton({ mend, kind }: { mend: Mend; kind: 'plain' | 'onCall' }) {
+export function MendButton({
+  mend,
+  from,
+  kind,
+}: {
+  mend: Mend;
+  /** Where one was, and comes back to. */
+  from: SectionId;
+  kind: 'plain' | 'onCall';
+}) {
   const { reader, trip } = useTrip();
   const router = useRouter();
   const doMend = useDoMend();
-  const href = mendHref(mend, trip.id);
+  const href = mendHref(mend, trip.id, from);
   if (href === undefined && !('do' in mend)) return null;
   const label = render(mend.label, reader);
   return (

@@ -8,7 +8,7 @@ import { asPrinted } from '../units';
 import { goTo, guessed } from '../verdict';
 import { leansOnForecast } from '../water';
 import { HOLD } from './limits';
-import { bowOnly, isSmall, knifeInReach, notInRivers, type AtStay } from './on-hold';
+import { bowOnly, bring, isSmall, knifeInReach, notInRivers, type AtStay } from './on-hold';
 import { strongest } from './stay';
 
 const MOST = HOLD.at('hold/stream', 'over'),
@@ -203,7 +203,7 @@ function knife(at: AtStay): Finding[] {
     HOLD.finding('hold/knife', 'none', at.stay.place.id, {
       title: title(at),
       because: [phrase('hold.knife.none')],
-      mend: { label: phrase('hold.knife.mend'), ...goTo.section('pack/kit') },
+      mend: bring(at.on, 'knife'),
     }),
   ];
 }

@@ -6,7 +6,7 @@ import { leansOnForecast } from '../water';
 import { deepest, releaseFindings } from './find-holds';
 import { fasteningOf } from './held';
 import { HOLD } from './limits';
-import { isSmall, polesAboard, type AtStay } from './on-hold';
+import { bring, isSmall, polesAboard, type AtStay } from './on-hold';
 import { poleLine, poleOf, stakedAt, type Staked } from './pole';
 import { pullOn, type Pull } from './pull';
 import type { Hour } from './stay';
@@ -44,7 +44,7 @@ export function poleFindings(at: AtStay): Finding[] {
       HOLD.finding('hold/pole', 'none', place.id, {
         title: phrase('hold.pole.none.title'),
         because: [phrase('hold.pole.none', { place: place.name })],
-        mend: { label: phrase('hold.none.mend'), ...goTo.section('pack/kit') },
+        mend: bring(on, 'pole'),
       }),
     ];
   return [...releaseFindings(at, item), depthOrHold(at, item), ...lineFindings(at, item)];

@@ -39,6 +39,13 @@ describe('do not anchor here', () => {
     // One that stands needs nobody to say which way.
     expect(on({ speed: 0 })).toEqual([]);
   });
+  test('what is owned is taken along by one tap; what is not is to be found', () => {
+    const knife = lying({ knife: 'home' }).of('knife')?.mend;
+    expect(knife?.label.say).toBe('mend.take');
+    expect(knife).toMatchObject({ do: { type: 'trip', patch: [{ value: { place: 'in-reach' } }] } });
+    expect(lying({ knife: null }).of('knife')?.mend).toMatchObject({ add: { kind: 'knife' } });
+    expect(lying({ anchor: null }).of('none')?.mend).toMatchObject({ add: { kind: 'anchor' } });
+  });
   test('where it is not offered nothing else is told of it; which way a river runs is asked for', () => {
     const rafted = lying({ kind: 'raft', water: { class: 'river', stage: { speed: 1 } } });
     expect(rafted.found.map(({ id }) => id.split('/')[1])).toEqual(['river']);

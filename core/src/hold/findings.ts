@@ -7,7 +7,7 @@ import { refusals } from './find-not';
 import { poleFindings } from './find-pole';
 import { agroundFindings, swingFindings, turnFindings } from './find-swing';
 import { HOLD } from './limits';
-import { anchorsAboard, atStay, lyingOn, type AtStay, type OnHold } from './on-hold';
+import { anchorsAboard, atStay, bring, lyingOn, type AtStay, type OnHold } from './on-hold';
 import { staysOf } from './stay';
 
 /** Is holding there offered at all? In a river that flows, or may, it is not to small boats. */
@@ -40,11 +40,11 @@ export function findOnPole(at: AtStay): Finding[] {
 const FOUND = { anchor: findAtAnchor, pole: findOnPole } as const;
 const isHeld = (hold: string | undefined): hold is keyof typeof FOUND => hold !== undefined && hold in FOUND;
 
-const noAnchor = ({ stay }: AtStay): Finding =>
+const noAnchor = ({ on, stay }: AtStay): Finding =>
   HOLD.finding('hold/none', 'none', stay.place.id, {
     title: phrase('hold.none.title'),
     because: [phrase('hold.none.why', { place: stay.place.name })],
-    mend: { label: phrase('hold.none.mend'), ...goTo.section('pack/kit') },
+    mend: bring(on, 'anchor'),
   });
 
 /** Of two findings of one place the worse: one may lie at one twice. */

@@ -2,7 +2,7 @@ import type { Schedule } from '../model';
 import { overStay, deepest, bestOf } from './find-holds';
 import { radiusOf } from './find-swing';
 import { fasteningOf, heightOver } from './held';
-import { needed } from './line';
+import { needed, rodeOf } from './line';
 import { anchorsAboard, atStay, lyingOn, type OnHold } from './on-hold';
 import { soundingOf, staysOf } from './stay';
 
@@ -22,8 +22,11 @@ export function stepLengths(
     anchorsAboard(on).map((item) => overStay(at, item)),
     stay.halt.anchor,
   );
+  const usual = needed('usual', heightOver(lying, fasteningOf(lying, stay.halt.fast ?? 'bow'), deep.depth));
+  // More than there is nobody lets out; that it is too little is found elsewhere.
+  const rode = best && rodeOf(best.item);
   return {
-    rode: needed('usual', heightOver(lying, fasteningOf(lying, stay.halt.fast ?? 'bow'), deep.depth)),
+    rode: rode ? Math.min(usual, rode.line + rode.chain) : usual,
     swing: best && radiusOf(best),
   };
 }

@@ -269,7 +269,8 @@ function mendMiss(miss: NearMiss, requirement: Requirement, context: KitFindingC
   };
 }
 
-function stowPatch(trip: Trip, item: string, place: string) {
+/** A thing put elsewhere for this trip. */
+export function stowPatch(trip: Trip, item: string, place: string) {
   const at = trip.stow.findIndex((s) => s.item === item);
   return at >= 0
     ? [{ op: 'set' as const, pointer: `/stow/${at}/place`, value: place }]

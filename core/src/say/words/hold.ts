@@ -31,7 +31,6 @@ export const HOLD_WORDS = {
   'hold.release.unknown.title': 'How {anchor} is let go',
   'hold.release.unknown': 'Nobody said whether it opens with one hand from the seat.',
   'hold.knife.none': 'No knife is on anybody or in reach: it is what is left when a release jams.',
-  'hold.knife.mend': 'Put a knife in reach',
   'hold.river.flows':
     '{water} runs at {speed:speed}. In a river that flows an anchor holds small boats under; it is not offered.',
   'hold.river.unknown':
@@ -54,7 +53,9 @@ export const HOLD_WORDS = {
   'hold.hours.why': 'No hours of it can be told, so nobody looked at stream, depth and line.',
   'hold.none.title': 'No anchor is aboard',
   'hold.none.why': 'Nothing that would hold her at {place}.',
-  'hold.none.mend': 'Look through the locker',
+  'hold.what.anchor': 'anchor',
+  'hold.what.knife': 'knife',
+  'hold.what.pole': 'stake-out pole',
   'hold.line.title': 'Line enough for {place}',
   'hold.line.short.title': 'Too little line for {place}',
   'hold.line.depth':
