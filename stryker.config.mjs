@@ -6,6 +6,7 @@ const MUTATED = {
   kit: ['core/src/kit/*.ts'],
   procedure: ['core/src/procedure/*.ts'],
   boat: ['core/src/boat/*.ts', '!core/src/boat/find*.ts'],
+  hold: ['core/src/hold/{anchor,drift,exposed,held,line,over,pole,pull,rig,side,tried}.ts'],
   'boat-findings': ['core/src/boat/find*.ts'],
 };
 export default {

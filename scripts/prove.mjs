@@ -97,7 +97,7 @@ note(`- core: ${properties.status === 0 ? 'every property held' : 'A PROPERTY FA
 failed ||= properties.status !== 0;
 
 // Half a second a mutant: asked for by name, all rooms (`--mutations`) or some (`--mutations=rules,kit`).
-const HEART = ['rules', 'kit', 'procedure', 'boat', 'boat-findings'];
+const HEART = ['rules', 'kit', 'procedure', 'boat', 'boat-findings', 'hold'];
 const asked = process.argv.find((word) => word.startsWith('--mutations'));
 if (asked) {
   lines.push('', '## Mutations', '');
