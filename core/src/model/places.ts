@@ -313,6 +313,9 @@ export const Water = z.strictObject({
   stage: titled(RiverStage.optional(), 'How the river stands'),
   forecastAt: titled(Position.optional(), 'Forecast for', { hidden: true }),
   rapids: titled(z.boolean().optional(), 'Rapids', { help: 'White water of any grade on the way you go.' }),
+  grade: measure('count', 'Hardest grade of them', 1, 6, 'From 1, easy, to 6, as the guide book has it.')
+    .int()
+    .optional(),
   rescueNumber: titled(z.string().max(40).optional(), 'Number to ring for rescue here', {
     help: 'Ask locally. Escale never rings it by itself.',
   }),

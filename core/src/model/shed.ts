@@ -240,11 +240,13 @@ export const Boat = z.strictObject({
     none: 'None',
     portable: 'Portable',
     fixed: 'Fixed in the boat',
+    motor: 'In the motor itself, and no other',
   }).optional(),
   closedSpaces: titled(z.boolean().optional(), 'Closed spaces where vapour can gather', {
     help: 'Under seats or thwarts, closed lockers, a double bottom not filled with foam. Not: bait wells, glove boxes, slatted floors.',
   }),
   appliance: titled(z.boolean().optional(), 'Stove, heater or cooler that burns fuel'),
+  trapeze: titled(z.boolean().optional(), 'Sailed from a trapeze'),
   cutOffSwitch: titled(z.boolean().optional(), 'Engine cut-off switch fitted by the maker'),
   flotation: choice('If she is swamped', {
     none: 'Nothing keeps her up',

@@ -189,6 +189,7 @@ export const Trip = z.strictObject({
       .optional(),
     'Coming home',
   ),
+  fishing: titled(z.boolean().optional(), 'Somebody fishes'),
   /** Other boats of the trip, each with who is in it. */
   company: titled(
     z

@@ -23,7 +23,7 @@ const NOUNS: Record<string, Asked> = {
   jacket: of('wearable', 'spare-jacket'),
   lifejacket: of('wearable'),
   device: of('wearable', 'throwable'),
-  light: (d) => LIGHTS(d) || of('electric-night')(d),
+  light: (d) => LIGHTS(d) || of('electric-night', 'mast-light')(d),
   lights: LIGHTS,
   flashlight: of('light-watertight', 'white-light'),
   flares: FLARES,
@@ -33,8 +33,9 @@ const NOUNS: Record<string, Asked> = {
   extinguisher: of('extinguisher-5b', 'extinguisher-10b', 'extinguisher-20b', 'extinguisher-b1'),
   extinguishers: of('extinguisher-5b', 'extinguisher-20b', 'extinguisher-b1'),
   anchor: of('anchor'),
-  bailer: of('bail'),
-  pump: of('bail', 'pump-power'),
+  bailer: of('bail', 'scoop'),
+  pump: of('bail', 'pump-power', 'pump-out', 'fuel-pump'),
+  pumps: of('inflate', 'inflate-power'),
   lifebuoy: of('lifebuoy'),
   compass: of('direction'),
   chart: of('find-way'),
@@ -57,8 +58,9 @@ const NOUNS: Record<string, Asked> = {
   sun: of('sun-wear'),
   protection: of('sun-wear'),
   repair: of('repair'),
-  kit: of('first-aid', 'repair'),
-  bags: of('flotation'),
+  kit: of('first-aid', 'repair', 'pocket-kit'),
+  bags: of('flotation', 'throw-line'),
+  bag: of('righting-bag', 'fish-bag'),
   axe: of('axe'),
   buckets: of('bucket'),
   copy: of('rules-copy'),
@@ -71,8 +73,38 @@ const NOUNS: Record<string, Asked> = {
   way: of('re-board', 'spare-drive', 'call', 'call-beyond-phone'),
   ways: of('call', 'call-beyond-phone'),
   call: of('call', 'call-beyond-phone'),
-  line: (d) => of('heaving-line', 'tow', 're-entry')(d) || d.leastLength !== undefined,
-  cord: of('kill-cord'),
+  line: (d) =>
+    of('heaving-line', 'tow', 're-entry', 'righting-line', 'flip-line', 'outside-line', 'line-cutter')(d) ||
+    d.leastLength !== undefined,
+  watch: of('timepiece'),
+  bottle: of('toilet'),
+  bucket: of('toilet'),
+  toilet: of('toilet'),
+  footwear: of('footwear'),
+  ties: of('ties'),
+  net: of('hand-net', 'landing-net'),
+  seat: of('seat'),
+  leash: of('leash'),
+  flag: of('mast-light'),
+  mast: of('mast-light'),
+  mirror: of('mirror'),
+  spares: of('engine-spares'),
+  fuel: of('spare-fuel', 'fuel-pump'),
+  patches: of('patch'),
+  wheels: of('wheels'),
+  tether: of('tether'),
+  long: of('long-cord'),
+  harness: of('harness'),
+  helmet: of('helmet'),
+  suit: of('float-suit'),
+  batteries: of('spare-cells'),
+  fenders: of('fend'),
+  rod: of('rod'),
+  gaff: of('gaff'),
+  pliers: of('hook-cutter'),
+  hook: of('hook-cutter'),
+  cutter: of('line-cutter'),
+  cord: of('kill-cord', 'long-cord'),
   // Promises of how, how many and for whom.
   each: (d) => d.forWhom === 'each',
   body: (d) => d.within === 'on-body',
@@ -92,7 +124,8 @@ const JOINTS = new Set(
     'engine cut-off link kill life person drinking warm sheathed throwable sound radar passage ' +
     'life-saving navigation aids buoyancy stove radio safety back move bulkheads landing launch ' +
     'sunset beyond sixteen younger watercraft october november september may april mid-september ' +
-    'mid-may'
+    'mid-may cable her hull tubes electric both board righting alone pocket strong wind rapids hard flip round outside ' +
+    'cold company jetty landing at cut fish passage what trapeze throw'
   ).split(' '),
 );
 /** Nouns that a declared deed keeps. */

@@ -93,6 +93,30 @@ function launchFacts({ boat, launch }: Context): Facts {
   };
 }
 
+/** What a trip is for and who comes along: it is complete as it stands, so that what nobody entered is not so. */
+function tripFacts({ trip, people, shed }: Context): Facts {
+  const company = (trip.company ?? []).length > 0;
+  const grounds = trip.halts.some(({ place: id }) => shed.places.find((p) => p.id === id)?.kind === 'ground');
+  return {
+    'trip.fishing': trip.fishing ?? grounds,
+    'trip.company': company,
+    'trip.alone': people.length > 0 ? people.length === 1 && !company : undefined,
+  };
+}
+
+/** Rapids have to be said of a river; other waters have none unless somebody says so. */
+function rapidFacts(water: Context['water']): Facts {
+  const said = known(water, '/rapids', water?.rapids) as boolean | undefined;
+  const rapids = said ?? (water && water.class !== 'river' ? false : undefined);
+  const grade = known(water, '/grade', water?.grade);
+  return {
+    'water.rapids': rapids,
+    'water.grade': rapids === false ? 0 : rapids ? (grade ?? GRADES) : undefined,
+  };
+}
+/** Some grade, and nobody said which. */
+const GRADES = { low: 1, high: 6 };
+
 /** Facts that don't change with the hour of leaving. A field nobody filled is left out: absent is unknown. */
 export function standingFacts(context: Context): Facts {
   const { boat, trip, water, people, route, gone } = context;
@@ -110,6 +134,8 @@ export function standingFacts(context: Context): Facts {
     'boat.maxSpeed': known(boat, '/maxSpeed', boat?.maxSpeed),
     'boat.freeboard': known(boat, '/freeboard', boat?.freeboard),
     'boat.fixedTank': tank === undefined ? undefined : tank === 'fixed',
+    'boat.ownTank': tank === undefined ? undefined : tank === 'motor',
+    'boat.trapeze': known(boat, '/trapeze', boat?.trapeze),
     'boat.closedSpaces': known(boat, '/closedSpaces', boat?.closedSpaces),
     'boat.appliance': known(boat, '/appliance', boat?.appliance),
     'boat.cutOff': known(boat, '/cutOffSwitch', boat?.cutOffSwitch),
@@ -121,6 +147,8 @@ export function standingFacts(context: Context): Facts {
     'crew.count': complete ? people.length : undefined,
     'crew.alone': complete ? people.length === 1 : undefined,
     'crew.secondDriver': complete && gone.size === 0 ? secondDriver(context) : undefined,
+    ...tripFacts(context),
+    ...rapidFacts(water),
     'water.class': waterClass,
     'water.tidal': waterClass === undefined ? undefined : TIDAL.has(waterClass),
     'day.furthest': route && Math.max(...route.legs.map((leg) => leg.metres)),
