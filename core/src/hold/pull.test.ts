@@ -44,6 +44,30 @@ const wind = (knots: number, from = 0, gust = knots): Comes['wind'] => ({
 const least = (exposed: Exposed, at: typeof bow, comes: Comes, density = 1025) =>
   pullOn(exposed, at, comes, density).steady.low;
 
+describe('sheering', () => {
+  check('closed form', 'wind-force', 'in a stream who sheers by 25° shows more of her side', () => {
+    const [ahead, abeam] = [0.02, 0.2];
+    const exposed = shown([0.5, 1], [ahead, abeam]);
+    const { steady } = pullOn(exposed, bow, { stream: { speed: 0.8, direction: 0 }, wave: 0 }, 1025);
+    // ½ρv², on what each part of the flow meets: (A·cos²)² and (A·sin²)².
+    const q = (1025 / 2) * 0.8 ** 2,
+      off = (25 * Math.PI) / 180;
+    expect(steady.low).toBeCloseTo(q * ahead, 1);
+    expect(steady.high).toBeCloseTo(
+      q * Math.hypot(ahead * Math.cos(off) ** 2, abeam * Math.sin(off) ** 2),
+      1,
+    );
+    expect(steady.high).toBeGreaterThan(1.9 * steady.low);
+  });
+  test('to either hand it is the same', () => {
+    const exposed = shown([0.5, 1], [0.02, 0.2]);
+    const high = (from: number) =>
+      pullOn(exposed, bow, { wind: wind(15, from), stream: { speed: 0.5, direction: 0 }, wave: 0 }, 1025)
+        .steady.high;
+    expect(high(60)).toBeCloseTo(high(300), 2);
+  });
+});
+
 describe('steady loads', () => {
   check(
     'recalled',

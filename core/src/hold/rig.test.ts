@@ -5,7 +5,8 @@ import { boxOf } from '../../test/hulls';
 import { hullOf } from '../boat';
 import { KNOT, MS } from '../units';
 import { sortForecast } from '../water';
-import { blowOf, blowWithin, drawn, reachOn, rigOn, seaAnchorFor } from '.';
+import { HOLD } from './limits';
+import { blowOf, blowWithin, drawn, onEdge, reachOn, rigOn, seaAnchorFor } from '.';
 
 const kayak = aBoat({ kind: 'sit-on-top', length: 3.9, beam: 0.8, depth: 0.33, mass: 29 });
 const hull = hullOf(kayak)!;
@@ -27,6 +28,24 @@ describe('a running rig', () => {
     expect(points.every(({ y }) => y > 0 && y <= 0.4 + 1e-9)).toBe(true);
     expect(loop.low).toBeGreaterThan(2 * (3.9 - 0.6));
     expect(loop.high).toBeLessThan(2 * 3.9 + 2);
+  });
+  test('between its points the line lies nowhere further inside of her edge than a hand', () => {
+    for (const beam of [0.6, 0.8, 1.2, 2]) {
+      const wide = hullOf({ ...kayak, beam })!;
+      const { points, loop } = rigOn(wide);
+      const spans = points.slice(1).map((b, i) => [points[i], b] as const);
+      for (const [a, b] of spans)
+        for (const share of [0.25, 0.5, 0.75]) {
+          const x = a.x + share * (b.x - a.x);
+          const edge = onEdge(wide, x / wide.length, 1).y;
+          expect(edge - (a.y + share * (b.y - a.y))).toBeLessThan(HOLD.limit('rig-rides') + 0.005);
+          expect(b.x).toBeGreaterThan(a.x);
+        }
+      const straight = spans.reduce((sum, [a, b]) => sum + Math.hypot(b.x - a.x, b.y - a.y, b.z - a.z), 0);
+      expect(loop.low).toBeCloseTo(2 * straight + HOLD.limit('rig-knots'), 6);
+    }
+    const [few, more] = [0.6, 2].map((beam) => rigOn(hullOf({ ...kayak, beam })!).points.length);
+    expect(more).toBeGreaterThan(few);
   });
   test('the ring at either end is out of reach of who sits in the middle, and leaning for it heels her', () => {
     const who = aPerson({ mass: 80 });

@@ -71,6 +71,45 @@ describe('heel of a box, against the wall-sided formula', () => {
   });
 });
 
+describe('what of a load comes from the side', () => {
+  const who = aPerson({ mass: 80 });
+  const trip = { ...inputOf().trip, crew: [{ person: who.id, role: 'skipper' as const }], load: [] };
+  const skiff = lyingOf(
+    aBoat({ kind: 'skiff', length: 4.2, beam: 1.6, depth: 0.6, mass: 200 }),
+    trip,
+    [who],
+    1000,
+  )!;
+  const side = fasteningOf(skiff, 'side');
+  const still = { wind: { speed: 0, gust: 0, direction: 0 }, stream: { speed: 0, direction: 0 }, wave: 0 };
+  test('her edge amidships is half her beam out, at her sheer', () => {
+    expect(edge).toEqual({ x: L / 2, y: expect.closeTo(B / 2), z: expect.closeTo(D) });
+    expect(onEdge(hull, 0.5, -1).y).toBeCloseTo(-B / 2);
+    expect(onEdge(hull, 1, 0)).toMatchObject({ x: L, y: 0 });
+  });
+  test('in a stream alone all of it, and it pulls her towards it; in a wind alone she leans away', () => {
+    const stream = pullOn(skiff.exposed, side, { ...still, stream: { speed: 0.6, direction: 0 } }, 1000);
+    const streaming = pulledOver(skiff, side, stream, 0);
+    // Nearly: she lies a little askew, as her middle is not that of the water.
+    const share = streaming.across.most / stream.load.high;
+    expect(share).toBeGreaterThan(0.8);
+    expect(share).toBeLessThanOrEqual(1);
+    expect(streaming.across.least / stream.load.low).toBeCloseTo(share, 6);
+    expect(streaming.most!.heel).toBeGreaterThan(streaming.least!.heel);
+    expect(streaming.least!.heel).toBeGreaterThan(0);
+    const blown = pullOn(skiff.exposed, side, { ...still, wind: { speed: 8, gust: 10, direction: 0 } }, 1000);
+    const windy = pulledOver(skiff, side, blown, 0);
+    expect(windy.across.most / blown.load.high).toBeGreaterThan(0.8);
+    expect(windy.most!.heel).toBeLessThan(streaming.most!.heel);
+  });
+  test('nothing pulls in still air and water', () => {
+    expect(pulledOver(skiff, side, pullOn(skiff.exposed, side, still, 1000), 0).across).toEqual({
+      least: 0,
+      most: 0,
+    });
+  });
+});
+
 describe('which way it goes', () => {
   const force = fc.double({ min: 5, max: 250, noNaN: true });
   const share = fc.double({ min: 0, max: 1, noNaN: true });
