@@ -17,6 +17,7 @@ const SECTION_OF: Record<string, SectionId> = {
   fuel: 'plan/day',
   charge: 'plan/day',
   homeBy: 'plan/day',
+  fishing: 'plan/boat',
   limits: 'plan/day',
   forecast: 'plan/day',
   driveMinutes: 'plan/day',

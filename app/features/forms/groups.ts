@@ -77,7 +77,7 @@ function boatGroups(doc: Doc): Group[] {
           },
         ]
       : []),
-    ...(sailed(doc) ? [{ title: 'Rig', fields: ['rig'] }] : []),
+    ...(sailed(doc) ? [{ title: 'Rig', fields: ['rig', 'trapeze'] }] : []),
     ...(TRAILED.has(doc.kind) ? [{ title: 'On the road', fields: ['trailer'] }] : []),
     {
       title: 'How she is known',
@@ -161,7 +161,7 @@ const GROUPS: Partial<Record<ThingType, (doc: Doc) => Group[]>> = {
     ...(kind === 'launch' ? [{ title: 'How it falls', fields: ['slope', 'foot', 'faces'] }] : []),
     { title: 'Rules of the place', fields: ['byLaws', 'rules', 'confirmed'] },
   ],
-  water: ({ class: kind }) => [
+  water: ({ class: kind, rapids }) => [
     {
       fields: [
         'name',
@@ -171,7 +171,7 @@ const GROUPS: Partial<Record<ThingType, (doc: Doc) => Group[]>> = {
         'rescueName',
         'rescueConfirmed',
         'numbers',
-        ...(kind === 'river' ? ['rapids', 'stage'] : []),
+        ...(kind === 'river' ? ['rapids', ...(rapids === true ? ['grade'] : []), 'stage'] : []),
       ],
     },
   ],

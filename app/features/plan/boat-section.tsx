@@ -94,7 +94,7 @@ export function BoatSection() {
         <TextLink href={newOnTrip('person', trip.id, 'plan/boat')}>Someone new</TextLink>
       </View>
       <Company />
-      <TripForm fields={['title']} />
+      <TripForm fields={['fishing', 'title']} />
     </View>
   );
 }
