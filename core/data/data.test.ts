@@ -19,6 +19,7 @@ import {
   PoleData,
   SeaAnchorData,
 } from '../src/model/shipped-hold';
+import { Purpose, SeenData, SignalLayers } from '../src/model/shipped-signals';
 import { UsualLimits, Windage } from '../src/model/shipped-way';
 import type { Condition, ProcedureRow } from '../src/model';
 import { conditionFaults, CREW, packFaults, PACKS } from '../src/rules';
@@ -43,6 +44,9 @@ const SCHEMAS: [RegExp, z.ZodType][] = [
   [/^boat\/symptoms/, shipped.SymptomRow.array()],
   [/^boat\/handover/, shipped.HandoverStep.array()],
   [/^kit\/catalogue/, Catalogue],
+  [/^kit\/purposes/, Purpose.array()],
+  [/^signals\/layers/, SignalLayers],
+  [/^signals\/seen/, SeenData],
   [/^kit\/officer/, shipped.OfficerRow.array()],
   [/^kit\/last-look/, shipped.LastLook.array()],
   [/^kit\/starting-sets/, shipped.StartingSet.array()],

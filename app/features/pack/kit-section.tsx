@@ -6,6 +6,8 @@ import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
 import { useSince, type Since } from '../../data/seen';
 import { Button, Row } from '../../ui/button';
+import { Fold } from '../../ui/fold';
+import { later } from '../../ui/later';
 import { JacketsBlock } from './jackets-block';
 import { WhatChanges } from './what-changes';
 import { FindingList } from '../trip/finding-list';
@@ -13,11 +15,12 @@ import { findingsOf } from '../trip/sections';
 import { toLookAt } from '@escale/core/kit';
 import { LOOK } from '../shed/words';
 import { useTrip } from '../trip/use-trip';
+import { BODIES, LAYERS } from './layer-words';
 import { KIT } from './words';
 import { plainly } from '../../data/settings';
 import { TextLink } from '../../ui/press';
 
-const LAYERS: { id: Requirement['layer']; title: string; lead: string }[] = [
+const OF_KIT: { id: Requirement['layer']; title: string; lead: string }[] = [
   {
     id: 'law',
     title: 'Law here',
@@ -26,6 +29,9 @@ const LAYERS: { id: Requirement['layer']; title: string; lead: string }[] = [
   { id: 'advice', title: 'Advised for this trip', lead: 'What practice carries, and why.' },
   { id: 'own', title: 'Your own', lead: 'What you noted yourself.' },
 ];
+
+const BodiesBlock = later(() => import('./layers-part').then((m) => m.BodiesBlock));
+const SignalsBlock = later(() => import('./layers-part').then((m) => m.SignalsBlock));
 
 /** Every requirement in three layers that are never mixed, open ones first. */
 export function KitSection() {
@@ -56,7 +62,7 @@ export function KitSection() {
           .join(' · ')}
       </T>
       <SinceLook since={since} />
-      {LAYERS.map(({ id, title, lead }) =>
+      {OF_KIT.map(({ id, title, lead }) =>
         of(id).length === 0 && id !== 'law' ? null : (
           <View key={id} style={{ marginHorizontal: -12 }}>
             <View style={{ paddingHorizontal: 12, paddingBottom: 6 }}>
@@ -82,6 +88,14 @@ export function KitSection() {
         </T>
       )}
       <JacketsBlock />
+      <View>
+        <Fold title={BODIES.title}>
+          <BodiesBlock />
+        </Fold>
+        <Fold title={LAYERS.title}>
+          <SignalsBlock />
+        </Fold>
+      </View>
       <WhatChanges />
       {waiting > 0 ? (
         <TextLink href={`/shed/look?back=${encodeURIComponent(`/trips/${trip.id}/pack/kit`)}`}>

@@ -16,6 +16,7 @@ export type * from './limits';
 export type * from './procedure';
 export type * from './shipped';
 export type * from './shipped-hold';
+export type * from './shipped-signals';
 export * from './assessment';
 export * from './plan';
 export * from './watch';

@@ -4,6 +4,7 @@
  */
 import { HOLDING } from './hold';
 import { SEA } from './sea';
+import { SIGNALS } from './signals';
 import { recalled, type Source } from './source';
 
 export type { How, Source } from './source';
@@ -11,6 +12,7 @@ export type { How, Source } from './source';
 export const SOURCES = {
   ...SEA,
   ...HOLDING,
+  ...SIGNALS,
   'si-brochure': {
     title: 'International yard, pound and nautical mile; the SI',
     publisher: 'International agreements of 1929 and 1959',
