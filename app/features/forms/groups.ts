@@ -89,7 +89,7 @@ function boatGroups(doc: Doc): Group[] {
 /** What of a thing decides whether it counts, by what its kind says of itself. */
 const DECIDES: { says: (kind: GearKind) => boolean; fields: string[] }[] = [
   { says: (k) => k.sized === true, fields: ['minMass', 'maxMass', 'minAge', 'approval'] },
-  { says: (k) => k.cylinder === true, fields: ['cylinder', 'wornToCount'] },
+  { says: (k) => k.cylinder === true, fields: ['cylinder', 'trigger', 'rearmBy', 'wornToCount'] },
   { says: (k) => k.dated === true, fields: ['expires'] },
   { says: (k) => k.lastsMonths !== undefined, fields: ['made'] },
   { says: (k) => k.charged !== undefined, fields: ['charge'] },
@@ -103,7 +103,7 @@ const DECIDES: { says: (kind: GearKind) => boolean; fields: string[] }[] = [
   { says: (k) => k.registered === true, fields: ['registered'] },
 ];
 const LABEL = ['approval', 'made', 'expires', 'inspected'];
-const JACKET = ['buoyancy', 'hardUse', 'wornToCount'];
+const JACKET = ['buoyancy', 'crotch', 'headUp', 'paddleCut', 'floatedIn', 'hardUse', 'wornToCount'];
 const GROUND = ['lineThick', 'chainThick'];
 const BELONGS = ['on', 'fittedTo', 'owner', 'tether', 'borrowedFrom'];
 

@@ -59,6 +59,33 @@ export function JacketsBlock() {
         <Thrown title="A spare, to throw to a stranger" fits={spare} />
         <Thrown title="A throwable in reach" fits={throwable} />
       </View>
+      <Strict />
+    </View>
+  );
+}
+
+/** What the law asks beside what we ask, and why. */
+function Strict() {
+  const { assessment, says } = useTrip();
+  const law = assessment.requirements.filter(
+    ({ layer, applies, deeds, anyOf, boat }) =>
+      boat === undefined &&
+      layer === 'law' &&
+      applies !== 'no' &&
+      (deeds?.includes('worn') === true || anyOf.flat().some(({ capability }) => capability === 'wearable')),
+  );
+  return (
+    <View>
+      <T as="soft">{KIT.strict}</T>
+      <T as="soft">
+        {law.length > 0
+          ? says(KIT.lawAsks, {
+              what: law.map(({ title, applies }) =>
+                applies === 'yes' ? title : says(KIT.mayHold, { title }),
+              ),
+            })
+          : KIT.lawSilent}
+      </T>
     </View>
   );
 }

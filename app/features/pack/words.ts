@@ -22,6 +22,11 @@ export const KIT = {
   travels: 'What goes, and where',
   nothingGoes: 'Nothing is in the shed that travels on this trip yet.',
   noJacket: 'none that counts',
+  strict:
+    'Ours is the strict school: worn from before launching until ashore. There is no time to put one on in the water.',
+  lawAsks: 'The law here asks: {what:list}. An operator may ask for no more than one aboard for each.',
+  lawSilent: 'No rule list of this water asks for one.',
+  mayHold: '{title}, which may hold',
 } as const;
 
 export const BEFOREHAND = {

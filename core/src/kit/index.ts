@@ -9,7 +9,8 @@ export { stowPatch } from './mends';
 export { companyFindings, type Company } from './find-company';
 export { forgottenFindings } from './find-forgotten';
 export { offFindings } from './find-off';
-export { liftFindings, toThrow, type JacketFit } from './jackets';
+export { liftFindings, suitFindings } from './find-jackets';
+export { toThrow, type JacketFit } from './jackets';
 export {
   packList,
   packGroups,

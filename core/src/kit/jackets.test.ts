@@ -4,7 +4,8 @@ import type { Boat, GearItem, Person, Trip, Water } from '../model';
 import { render } from '../say';
 import { indexCatalogue, CATALOGUE } from '.';
 import { piecesOf, settle, stowages } from './count';
-import { fitFaults, liftFindings, matchJackets, toThrow, type JacketContext } from './jackets';
+import { liftFindings } from './find-jackets';
+import { fitFaults, matchJackets, toThrow, type JacketContext } from './jackets';
 
 const reader = { units: 'metric', zone: 'UTC', locale: 'en-GB' } as const;
 const catalogue = indexCatalogue(CATALOGUE);

@@ -1,8 +1,5 @@
 import { ageRange } from '../earth';
-import type { Boat, Catalogue, Demand, Finding, Person, Trip, Water } from '../model';
-import { phrase } from '../say';
-import { goTo } from '../verdict';
-import { KIT } from './limits';
+import type { Boat, Catalogue, Demand, Person, Trip, Water } from '../model';
 import { assign } from './assign';
 import { demandFaults, isJacket, reason, type Accepts, type Piece, type Reason } from './count';
 
@@ -159,49 +156,6 @@ export function liftLacking(
   const { mass } = person;
   const least = openWater.least.find((row) => row.upTo === undefined || mass <= row.upTo)?.newtons;
   return least !== undefined && item.buoyancy < least ? { has: item.buoyancy, least } : undefined;
-}
-
-/** Who of the trip's own crew goes onto open water in a jacket with little lift, or with a lift that nobody knows. */
-export function liftFindings(
-  trip: Pick<Trip, 'id' | 'crew'>,
-  plan: JacketPlan,
-  context: JacketContext,
-): Finding[] {
-  const { openWater, water } = context;
-  if (!openWater || !water || !openWater.waters.includes(water.class)) return [];
-  return trip.crew.flatMap((member, at): Finding[] => {
-    const person = context.people.find((p) => p.id === member.person);
-    const fit = plan.fits.get(member.person);
-    if (!person || !fit) return [];
-    const { item } = fit.piece;
-    const said = {
-      title: phrase('jacket.low.title', { person: person.name }),
-      source: { id: openWater.source },
-    };
-    if (item.buoyancy === undefined || person.mass === undefined) {
-      const go =
-        item.buoyancy === undefined ? goTo.gear(item.id, '/buoyancy') : goTo.person(person.id, '/mass');
-      return [
-        KIT.finding('kit/lift', 'unknown', person.id, {
-          ...said,
-          because: [phrase('jacket.low.unknown', { item: item.name })],
-          mend: { label: phrase('mend.look', { item: item.name }), ...go },
-        }),
-      ];
-    }
-    const low = liftLacking(person, fit.piece, context);
-    if (!low) return [];
-    return [
-      KIT.finding('kit/lift', 'low', person.id, {
-        ...said,
-        because: [
-          phrase('jacket.low.why', { item: item.name, ...low, mass: person.mass }),
-          phrase('jacket.low.schools'),
-        ],
-        mend: { label: phrase('jacket.low.mend'), ...goTo.trip(trip.id, `/crew/${at}/jacket`) },
-      }),
-    ];
-  });
 }
 
 /** Why a jacket does not count for a body: size by weight, age, craft, rapids; label and reach as for any thing. Masses in kg. */

@@ -33,6 +33,12 @@ export const CLOTHING = {
 export type ClothingKind = keyof typeof CLOTHING;
 
 /** Answers that people give of themselves and of a trip, and kinds of water: each label stands here and nowhere else. */
+/** What fires a jacket that is blown up: a hand, a tablet that dissolves, or the pressure of the water. */
+export const TRIGGERS = {
+  manual: 'By hand alone',
+  automatic: 'By itself, when a tablet gets wet',
+  hydrostatic: 'By itself, under pressure of water',
+} as const;
 export const SWIMMING = { none: 'Cannot swim', weak: 'Weak', fair: 'Fair', strong: 'Strong' } as const;
 export const IN_WATER = { never: 'Never tried it', once: 'Tried it once', often: 'Done it often' } as const;
 export const PLACE_KINDS = {

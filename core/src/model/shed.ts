@@ -14,6 +14,7 @@ import {
   SKILLED,
   STOWAGE,
   SWIMMING,
+  TRIGGERS,
   WINCHES,
 } from './lists';
 
@@ -357,6 +358,14 @@ export const GearItem = z
       green: 'Full, tight, indicator green',
       fired: 'Fired or loose',
     }).optional(),
+    trigger: choice('How it fires', TRIGGERS).optional(),
+    rearmBy: titled(CivilDate.optional(), 'Trigger and cylinder to be renewed by'),
+    crotch: titled(z.boolean().optional(), 'Crotch strap', { help: 'It keeps the jacket from riding up.' }),
+    headUp: titled(z.boolean().optional(), 'Holds up the head', {
+      help: 'A collar that floats, for infants.',
+    }),
+    paddleCut: titled(z.boolean().optional(), 'Cut for paddling', { help: 'Wide at the arms, short.' }),
+    floatedIn: titled(CivilDate.optional(), 'Last floated in by who wears it', { past: true }),
     tether: titled(z.boolean().optional(), 'On a tether'),
     borrowedFrom: titled(z.string().max(80).optional(), 'Borrowed from'),
     buoyancy: measure('force', 'Buoyancy', 10, 500).optional(),

@@ -2,7 +2,14 @@ import { bodyFindings } from '../body';
 import { boatFindings, drives, fellows, openingFindings } from '../boat';
 import { plusDays, wallToInstant } from '../earth';
 import { planFindings } from '../floatplan';
-import { companyFindings, forgottenFindings, liftFindings, offFindings, type KitMatch } from '../kit';
+import {
+  companyFindings,
+  forgottenFindings,
+  liftFindings,
+  offFindings,
+  suitFindings,
+  type KitMatch,
+} from '../kit';
 import { TRAILED } from '../model/lists';
 import type { Assessment, Finding, Phrase, Schedule } from '../model';
 import {
@@ -167,6 +174,7 @@ export function prepare(input: AssessInput): Prepared {
       ...(schedule ? hours(schedule, stuck, figures) : held(undefined)),
       ...boats.flatMap((boat) => partyFindings(boat, input)),
       ...liftFindings(trip, own.kit.jackets, own.kit.bodies),
+      ...suitFindings({ trip, boat: context.boat, on: own.kit.bodies.on }, own.kit.jackets, own.kit.bodies),
       ...planFindings({ ...context, contacts: contactsOf(context) }, schedule),
       ...readyFindings(context, schedule, ready),
     ];

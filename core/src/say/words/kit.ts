@@ -70,6 +70,28 @@ export const KIT_WORDS = {
   'jacket.low.schools':
     'Paddlers often choose the lighter cut to swim and climb back; whoever may have to wait for help wants the lift.',
   'jacket.low.mend': 'Choose another jacket',
+  'jacket.fires.title': 'How the jacket of {person} fires',
+  'jacket.manual.weak':
+    '{item} fires by hand alone; {person} swims little or not, and may not find the cord.',
+  'jacket.manual.alone': '{item} fires by hand alone; whoever hits their head alone does not pull it.',
+  'jacket.manual.fast':
+    '{item} fires by hand alone; whoever goes in at {fast:speed} and more may be stunned and not pull it.',
+  'jacket.trigger.unknown': 'Nobody said what fires {item}: a hand, a tablet that gets wet, or pressure.',
+  'jacket.automatic.spray':
+    '{item} fires when a tablet gets wet, and spray wets it; one that fires under pressure does not.',
+  'jacket.automatic.raft':
+    '{item} fires by itself in the first swim, and there are several: foam is worn in a raft.',
+  'jacket.rearm.title': 'When the jacket of {person} is to be renewed',
+  'jacket.rearm.unknown': 'Nobody said until when trigger and cylinder of {item} are good.',
+  'jacket.rearm.past': 'Trigger or cylinder of {item} were to be renewed by {on}: it may not fire.',
+  'jacket.strap.title': 'A crotch strap for {person}',
+  'jacket.strap': 'Without one {item} rides up over a child’s face, or comes off over the head.',
+  'jacket.head.title': 'A collar for the head of {person}',
+  'jacket.head': 'An infant can’t hold up the head: {item} has to.',
+  'jacket.cut.title': 'The cut of the jacket of {person}',
+  'jacket.cut': '{item} is not cut for paddling: it chafes, is opened, and taken off.',
+  'jacket.floated.title': '{person} has not floated in it for long',
+  'jacket.floated': 'Last in {item} on {on}. Float in it before you leave the shallows.',
   'reason.where-unknown':
     'it usually travels on a body, and who should wear it does not: where it is, nobody said',
   'reason.host-gone': 'what it is fixed to is no longer in the shed',
