@@ -23,6 +23,9 @@ const TRAILED: ReadonlySet<unknown> = new Set([
   'raft',
 ]);
 
+/** Craft that air holds up. */
+const BLOWN_UP: ReadonlySet<unknown> = new Set(['inflatable', 'raft', 'paddleboard']);
+
 const driven = ({ kind, propulsion }: Doc) =>
   MOTORED.has(kind) ||
   (Array.isArray(propulsion) && propulsion.some((p: { kind?: unknown }) => MOTORS.has(p.kind)));
@@ -60,6 +63,7 @@ function boatGroups(doc: Doc): Group[] {
         'openings',
       ],
     },
+    ...(BLOWN_UP.has(doc.kind) ? [{ title: 'Her tubes', fields: ['airTest'] }] : []),
     ...(motor
       ? [
           {

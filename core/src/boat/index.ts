@@ -14,4 +14,6 @@ export * from './stow';
 export * from './swamp';
 export { boatFindings } from './findings';
 export type { Laden } from './laden';
+export { airFindings } from './find-air';
+export { airLossOf, airTestAge, type AirAnswer, type AirDoubt, type AirLoss } from './air-loss';
 export { lookHolds, openingFindings } from './find-swamped';

@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { CivilDate, Note, PartialDate, Text, choice, measure, ref, thing, titled } from './common';
+import { CivilDate, Note, PartialDate, Text, WallTime, choice, measure, ref, thing, titled } from './common';
 
 import { Limits } from './own-limits';
 import {
@@ -187,6 +187,23 @@ export const Plate = z.strictObject({
   }),
 });
 
+/** Pressure in her tubes with what it hangs on, where and when she was read. */
+export const AirReading = z.strictObject({
+  on: titled(CivilDate, 'Day', { past: true }),
+  time: titled(WallTime, 'Hour'),
+  gauge: measure('pressure', 'Pressure in the tubes', 0, 100_000, 'As the gauge shows it.'),
+  air: measure('barometer', 'Barometer', 80_000, 110_000, 'At the place, not reduced to the sea.').optional(),
+  tubes: measure('temperature', 'Warmth of the tubes', -30, 70, 'On the fabric, in the shade.').optional(),
+});
+export type AirReading = z.infer<typeof AirReading>;
+
+export const AirTest = z.strictObject({
+  first: titled(AirReading, 'Blown up'),
+  second: titled(AirReading.optional(), 'The next morning'),
+  shaded: titled(z.boolean().optional(), 'Out of sun and water, both times'),
+});
+export type AirTest = z.infer<typeof AirTest>;
+
 export const Boat = z.strictObject({
   ...thing,
   name: titled(Text, 'Name'),
@@ -257,6 +274,7 @@ export const Boat = z.strictObject({
     'sealed-hull': 'Sealed hull',
   }).optional(),
   reserve: titled(z.array(Reserve).max(12).optional(), 'Parts that float on when she is full'),
+  airTest: titled(AirTest.optional(), 'Overnight test of her tubes'),
   material: choice('Hull made of', {
     polyethylene: 'Polyethylene',
     fibreglass: 'Fibreglass',

@@ -24,6 +24,14 @@ export const SIGNALS = {
     undefined,
     'M',
   ),
+  'gas-law': {
+    title: 'Gas law in absolute pressure, p·V/T',
+    publisher: 'Physics, closed form',
+    how: 'closed-form',
+    confidence: 'H',
+    verified: true,
+    noted: '2026-11-28',
+  },
   beacons: recalled(
     'Beacons on 406 MHz: heard by satellites, a day and more of battery, registered or nobody knows whose it is',
     'International search and rescue satellite system',

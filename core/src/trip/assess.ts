@@ -1,5 +1,5 @@
 import { bodyFindings } from '../body';
-import { boatFindings, drives, fellows, openingFindings } from '../boat';
+import { boatFindings, drives, fellows, airFindings, openingFindings } from '../boat';
 import { plusDays, wallToInstant } from '../earth';
 import { planFindings } from '../floatplan';
 import {
@@ -171,6 +171,7 @@ export function prepare(input: AssessInput): Prepared {
       ...leaveFindings(context, wall, leave),
       ...(stuck ? [stuckFinding(onWay, stuck)] : []),
       ...openingFindings(context, leave),
+      ...airFindings(context.boat, own.kit.bodies.on),
       ...(schedule ? hours(schedule, stuck, figures) : held(undefined)),
       ...boats.flatMap((boat) => partyFindings(boat, input)),
       ...liftFindings(trip, own.kit.jackets, own.kit.bodies),

@@ -23,6 +23,8 @@ export type Quantity =
   | 'bearing'
   | 'force'
   | 'moment'
+  | 'pressure'
+  | 'barometer'
   | 'ratio'
   | 'percent'
   | 'count'
@@ -84,6 +86,9 @@ const UNITS: Record<Quantity, Record<UnitSystem, Unit>> = {
   bearing: both(plain('°')),
   force: { metric: plain('N'), us: { symbol: 'lbf', size: POUND_FORCE, digits: 1 } },
   moment: { metric: plain('N·m'), us: { symbol: 'lbf·ft', size: POUND_FORCE * FOOT, digits: 0 } },
+  pressure: { metric: { symbol: 'mbar', size: 100, digits: 0 }, us: { symbol: 'psi', size: POUND_FORCE / INCH ** 2, digits: 2 } },
+  /** Of the air: in hectopascals, or inches of mercury. */
+  barometer: { metric: { symbol: 'hPa', size: 100, digits: 0 }, us: { symbol: 'inHg', size: 3386.389, digits: 2 } },
   ratio: both(plain('', 2)),
   percent: both({ symbol: '%', size: 0.01, digits: 0 }),
   count: both(plain('')),
@@ -138,6 +143,8 @@ const NAMED: Record<string, number> = {
   share: 1,
   count: 1,
   'kg/m3': 1,
+  mbar: 100,
+  K: 1,
 };
 /** What each of them measures, so that a length in kilograms is refused. */
 const MEASURES: Record<string, string> = {

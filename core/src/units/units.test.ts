@@ -53,6 +53,12 @@ describe('constants', () => {
   });
 });
 
+test('a pound on a square inch is 68.9 millibars, an inch of mercury 33.9', () => {
+  expect(toSI(1, unitOf('pressure', 'us'))).toBeCloseTo(6894.757, 2);
+  expect(toSI(29.92, unitOf('barometer', 'us'))).toBeCloseTo(101_325, -2);
+  expect(toSI(250, unitOf('pressure', 'metric'))).toBe(25_000);
+});
+
 const QUANTITIES: Quantity[] = [
   'length',
   'distance',
@@ -63,6 +69,8 @@ const QUANTITIES: Quantity[] = [
   'volume',
   'power',
   'force',
+  'pressure',
+  'barometer',
   'percent',
 ];
 
