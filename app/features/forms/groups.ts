@@ -96,7 +96,7 @@ const DECIDES: { says: (kind: GearKind) => boolean; fields: string[] }[] = [
   { says: (k) => k.cylinder === true, fields: ['cylinder', 'trigger', 'rearmBy', 'wornToCount'] },
   { says: (k) => k.dated === true, fields: ['expires'] },
   { says: (k) => k.lastsMonths !== undefined, fields: ['made'] },
-  { says: (k) => k.charged !== undefined, fields: ['charge'] },
+  { says: (k) => k.charged !== undefined, fields: ['charge', 'lasts'] },
   {
     says: (k) => k.grounds === true,
     fields: ['anchor', 'weighs', 'line', 'lineOf', 'chain', 'release', 'float'],

@@ -15,7 +15,7 @@ import { findingsOf } from '../trip/sections';
 import { toLookAt } from '@escale/core/kit';
 import { LOOK } from '../shed/words';
 import { useTrip } from '../trip/use-trip';
-import { BODIES, LAYERS } from './layer-words';
+import { BODIES, LAYERS, RUNS } from './layer-words';
 import { KIT } from './words';
 import { plainly } from '../../data/settings';
 import { TextLink } from '../../ui/press';
@@ -31,6 +31,7 @@ const OF_KIT: { id: Requirement['layer']; title: string; lead: string }[] = [
 ];
 
 const BodiesBlock = later(() => import('./layers-part').then((m) => m.BodiesBlock));
+const RunsBlock = later(() => import('./layers-part').then((m) => m.RunsBlock));
 const SignalsBlock = later(() => import('./layers-part').then((m) => m.SignalsBlock));
 
 /** Every requirement in three layers that are never mixed, open ones first. */
@@ -94,6 +95,9 @@ export function KitSection() {
         </Fold>
         <Fold title={LAYERS.title}>
           <SignalsBlock />
+        </Fold>
+        <Fold title={RUNS.title}>
+          <RunsBlock />
         </Fold>
       </View>
       <WhatChanges />

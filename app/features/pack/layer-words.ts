@@ -44,3 +44,19 @@ export const LAYERS = {
   dim: 'In the worst air of the hours: {visibility:distance}.',
   estimate: 'Our own estimate, and wide: sun, rain and what is behind you change it.',
 } as const;
+
+export const RUNS = {
+  title: 'What runs out first',
+  lead: 'Motors on the legs, lamps in the dark, everything else all the time; and three hours more, by which days run over.',
+  noHours: 'Without an hour home nothing tells how long things must last.',
+  none: 'Nothing that runs on fuel or a battery goes along.',
+  thing: '{name}',
+  fuel: '{name}: fuel',
+  battery: '{name}: battery',
+  unsaid: 'not said',
+  lasts: 'lasts',
+  until: 'until {until:clock}',
+  holds: 'Runs {holds:duration}; {needs:duration} planned, {over:duration} more if the day runs over.',
+  needs: '{needs:duration} planned, {over:duration} more if the day runs over.',
+  say: 'Say how long {name} runs',
+} as const;

@@ -1,7 +1,7 @@
 import { screen, within } from '@testing-library/react';
 import { fresh, type fakeServer, show, TRIP } from '../../test/world';
 import { at } from '../../test/router';
-import { BodiesBlock, SignalsBlock } from './layers-part';
+import { BodiesBlock, RunsBlock, SignalsBlock } from './layers-part';
 
 const FOUR = '01890000-0000-7000-8000-000000000056';
 let server: ReturnType<typeof fakeServer>;
@@ -59,4 +59,17 @@ describe('signals in layers', () => {
     show(<SignalsBlock />, { trip: TRIP });
     expect(await screen.findByText('Left when the box is gone')).toBeTruthy();
   });
+});
+
+test('what runs out first: said of what was entered, asked of the rest', async () => {
+  const phone = server.things.find(({ doc }) => (doc as { kind?: string }).kind === 'phone')!;
+  Object.assign(phone.doc, { charge: 0.5, lasts: 2 * 3600 });
+  at({ id: TRIP });
+  show(<RunsBlock />, { trip: TRIP });
+  const list = await screen.findByRole('list', { name: 'What runs out first' });
+  const [first, ...rest] = within(list).getAllByRole('listitem');
+  // Left at 06:20, it holds for one hour.
+  expect(first.textContent).toMatch(/^Phone in floating caseuntil 07:20Runs 1\.0 h; 3\.9 h planned/);
+  expect(rest.some((row) => row.textContent.includes('not said'))).toBe(true);
+  expect(within(list).getAllByRole('link', { name: /^Say how long/ }).length).toBeGreaterThan(0);
 });

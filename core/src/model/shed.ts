@@ -342,6 +342,13 @@ export const GearItem = z
       { hidden: true },
     ),
     charge: measure('percent', 'Charge', 0, 1).optional(),
+    lasts: measure(
+      'duration',
+      'Runs for, when full',
+      0,
+      3_600_000,
+      'As you use it: a radio that listens, a lamp that burns.',
+    ).optional(),
     minMass: measure('mass', 'Fits from', 0, 250).optional(),
     maxMass: measure('mass', 'Fits to', 1, 400).optional(),
     minAge: measure('age', 'From age', 0, 99).optional(),

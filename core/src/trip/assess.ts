@@ -63,6 +63,7 @@ import {
   type Worst,
 } from '../water';
 import { contextOf, type AssessInput, type Context } from './context';
+import { energyFindings } from './energy';
 import { aboardFacts, placeFacts } from './facts';
 import { missingFindings } from './findings';
 import { holdOf } from './on-hold';
@@ -176,6 +177,7 @@ export function prepare(input: AssessInput): Prepared {
       ...boats.flatMap((boat) => partyFindings(boat, input)),
       ...liftFindings(trip, own.kit.jackets, own.kit.bodies),
       ...suitFindings({ trip, boat: context.boat, on: own.kit.bodies.on }, own.kit.jackets, own.kit.bodies),
+      ...energyFindings(context, schedule, own.kit.pieces),
       ...planFindings({ ...context, contacts: contactsOf(context) }, schedule),
       ...readyFindings(context, schedule, ready),
     ];

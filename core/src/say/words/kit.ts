@@ -62,6 +62,10 @@ export const KIT_WORDS = {
   'reason.not-for-craft': 'it is not made for this craft',
   'reason.not-for-rapids': 'it is not made for rapids',
   'reason.rapids-unknown': 'whether there are rapids on this water is not said',
+  'energy.title': '{item} runs out at {at:clock}',
+  'energy.short': 'It runs for {holds:duration}; {needs:duration} are planned.',
+  'energy.over':
+    'It runs for {holds:duration}, which is enough for the plan of {needs:duration} and not for the hours by which days run over.',
   'jacket.low.title': 'Jacket of {person} for this water',
   'jacket.low.why':
     '{item} lifts {has:force}. On open water {least:force} are advised for {mass:mass}, so that a tired wearer keeps the mouth clear of waves.',

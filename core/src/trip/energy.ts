@@ -1,0 +1,126 @@
+import { darkSpans } from '../earth';
+import type { Finding, Schedule } from '../model';
+import type { Piece } from '../kit';
+import { motored, storesOn } from '../passage';
+import { phrase } from '../say';
+import { MS } from '../units';
+import { goTo, sure } from '../verdict';
+import { contextOf, type AssessInput, type Context } from './context';
+import { TRIP } from './limits';
+
+/** Days run over by so much, ms. */
+const OVER = TRIP.limit('over-hours') * MS.second;
+/** Something that runs on what is in it. */
+export interface Runs {
+  id: string;
+  name: string;
+  by: 'fuel' | 'battery' | 'thing';
+  /** Seconds that it runs with what is in it; absent where nobody said. */
+  holds?: number;
+  /** Seconds that it must run by the plan, and when the day runs over. */
+  needs: number;
+  over: number;
+  /** When it runs out, used as planned from the start; absent where it lasts for the plan and what it runs over by. */
+  until?: number;
+}
+
+/** Spans in which it has to run, ms: all the time, or while it is dark. */
+type Spans = { from: number; until: number }[];
+const lengthOf = (spans: Spans) => spans.reduce((sum, { from, until }) => sum + until - from, 0) / MS.second;
+
+/** When so many seconds of running are used up. */
+function runsOut(spans: Spans, seconds: number): number | undefined {
+  let left = seconds * MS.second;
+  for (const { from, until } of spans) {
+    if (left < until - from) return from + left;
+    left -= until - from;
+  }
+  return undefined;
+}
+
+const darkOf = ({ launch }: Context, from: number, until: number): Spans =>
+  launch ? darkSpans(launch.position, from, until) : [];
+
+/**
+ * All that runs on fuel or a battery, against the hours it must run and those by which days run over; what runs out first stands first.
+ * Motors run on the legs, lamps in the dark, everything else all the time. What nobody said of a store stands last.
+ */
+export function energyLedger(
+  context: Context,
+  schedule: Schedule | undefined,
+  pieces: readonly Piece[],
+): Runs[] {
+  if (schedule?.home === undefined) return [];
+  const { leave, home } = schedule;
+  const made = (
+    of: Pick<Runs, 'id' | 'name' | 'by'>,
+    spans: Spans,
+    beyond: Spans,
+    holds: number | undefined,
+  ): Runs => {
+    const until = holds === undefined ? undefined : runsOut([...spans, ...beyond], holds);
+    return {
+      ...of,
+      needs: lengthOf(spans),
+      over: lengthOf(beyond),
+      ...(holds === undefined ? {} : { holds }),
+      ...(until === undefined ? {} : { until }),
+    };
+  };
+  const day = [{ from: leave, until: home }],
+    longer = [{ from: home, until: home + OVER }];
+  const [dark, darker] = [darkOf(context, leave, home), darkOf(context, home, home + OVER)];
+  const things = pieces.flatMap(({ item, kind, place, faults }) => {
+    if (kind.charged === undefined || place === 'home' || faults.some(({ code }) => code === 'elsewhere'))
+      return [];
+    const { charge, lasts } = sure(item);
+    const lamp = kind.group === 'light';
+    const holds = charge === undefined || lasts === undefined ? undefined : charge * lasts;
+    const of = { id: item.id, name: item.name, by: 'thing' as const };
+    return [lamp ? made(of, dark, darker, holds) : made(of, day, longer, holds)];
+  });
+  const legs = schedule.legs.map(({ departs, arrives }) => ({ from: departs, until: arrives }));
+  const boats = motored(context.trip, context.shed.boats).flatMap((one) => {
+    const stores = context.speed && storesOn(one, context.speed.value, schedule);
+    if (!stores || stores.full || stores.guessed) return [];
+    const holds = stores.held === undefined || !stores.rate ? undefined : stores.held / stores.rate.value;
+    const by = stores.kind === 'fuel' ? ('fuel' as const) : ('battery' as const);
+    return [made({ id: one.boat.id, name: one.boat.name, by }, legs, longer, holds)];
+  });
+  const last = (row: Runs) => row.until ?? (row.holds === undefined ? Infinity : Number.MAX_SAFE_INTEGER);
+  return [...boats, ...things]
+    .filter(({ needs, over }) => needs + over > 0)
+    .sort((a, b) => last(a) - last(b) || (a.name < b.name ? -1 : 1));
+}
+
+/** The same for a screen. */
+export const ledgerOf = (
+  input: AssessInput,
+  schedule: Schedule | undefined,
+  pieces: readonly Piece[],
+): Runs[] => energyLedger(contextOf(input), schedule, pieces);
+
+/**
+ * Things that run out before one is home, or within the hours by which days run over; those of which nobody said how long they last
+ * are left to what charge their rules ask for. Motors are told by a finding of their own.
+ */
+export function energyFindings(
+  context: Context,
+  schedule: Schedule | undefined,
+  pieces: readonly Piece[],
+): Finding[] {
+  const told = pieces.filter(({ item }) => item.lasts !== undefined);
+  if (told.length === 0) return [];
+  return energyLedger(context, schedule, told).flatMap(({ by, id, name, holds, needs, until }) => {
+    if (by !== 'thing' || until === undefined || holds === undefined) return [];
+    const short = holds < needs;
+    const names = { item: name, at: until };
+    return [
+      TRIP.finding('energy/runs-out', short ? 'short' : 'over', id, {
+        title: phrase('energy.title', names),
+        because: [phrase(short ? 'energy.short' : 'energy.over', { ...names, holds, needs })],
+        mend: { label: phrase('mend.charge', names), ...goTo.gear(id, '/charge') },
+      }),
+    ];
+  });
+}
