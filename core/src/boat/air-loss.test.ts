@@ -48,7 +48,7 @@ describe('the gas law', () => {
     expect(airLossOf(night(tight(20, 1033), 20, { air: 1033 * MBAR })).answer).toBe('holds');
     // Without either barometer a night may change it by ten: twenty is more than that.
     const blind = night(tight(20, 1033), 20);
-    delete blind.first.air;
+    delete blind.first!.air;
     delete blind.second!.air;
     expect(said(blind)).toBe('cant-tell: between');
   });
@@ -69,6 +69,9 @@ describe('the gas law', () => {
 
 describe('what can’t be told', () => {
   test.each([
+    ['nothing', {}, 'first'],
+    ['no pressure', { ...night(250, 20), first: { on: '2026-05-10', time: '20:00', tubes: 20 } }, 'first'],
+    ['an empty second', { first: reading(250, 20), second: {}, shaded: true }, 'second'],
     ['no second reading', { first: reading(250, 20), shaded: true }, 'second'],
     [
       'a second before the first',

@@ -18,7 +18,7 @@ const TIGHT = BOAT.limit('leak-tight'),
 /** What an overnight test says: `cant-tell` never settles anything. */
 export type AirAnswer = 'holds' | 'leaks' | 'cant-tell';
 /** Why it can't be told. */
-export type AirDoubt = 'order' | 'short' | 'sun' | 'temperature' | 'between' | 'second';
+export type AirDoubt = 'first' | 'order' | 'short' | 'sun' | 'temperature' | 'between' | 'second';
 
 export interface AirLoss {
   answer: AirAnswer;
@@ -28,6 +28,11 @@ export interface AirLoss {
   /** What the gauge should show at the second reading if nothing is gone, pascals. */
   tight?: Band;
 }
+
+/** A reading with what no test can do without. */
+type Read = AirReading & { on: string; time: string; gauge: number };
+const isRead = (reading: AirReading | undefined): reading is Read =>
+  reading?.on !== undefined && reading.time !== undefined && reading.gauge !== undefined;
 
 /** A reading with how far each part of it may be off. */
 interface Spread {
@@ -39,7 +44,7 @@ const within = (value: number, off: number): Band => ({ low: value - off, high: 
 
 /** The barometer is the same for both where nobody read it, give or take what a night changes. */
 const STANDARD = 101_325;
-function spreadOf({ gauge, air, tubes }: AirReading, drifts: number): Spread | undefined {
+function spreadOf({ gauge, air, tubes }: Read, drifts: number): Spread | undefined {
   if (tubes === undefined) return undefined;
   return {
     gauge: within(gauge, GAUGE),
@@ -63,7 +68,8 @@ const fewest = (of: Spread, stretch: number) => amount(of.gauge.low, of.air.low,
  * one, else `cant-tell` with why
  */
 export function airLossOf({ first, second, shaded }: AirTest): AirLoss {
-  if (!second) return { answer: 'cant-tell', why: 'second' };
+  if (!isRead(first)) return { answer: 'cant-tell', why: 'first' };
+  if (!isRead(second)) return { answer: 'cant-tell', why: 'second' };
   const stood = instantOf(second) - instantOf(first);
   if (!(stood > 0)) return { answer: 'cant-tell', why: 'order' };
   const drifts = BOAT.limit('leak-weather');
@@ -88,8 +94,8 @@ const tightAt = (before: Spread, after: Spread): Band => ({
 });
 
 /** Both were read at one place: a clock that was changed in between is an hour at most. */
-const instantOf = ({ on, time }: AirReading): number => Date.parse(`${on}T${time}:00Z`);
+const instantOf = ({ on, time }: Read): number => Date.parse(`${on}T${time}:00Z`);
 
 /** Days from the second reading to a civil date; undefined before both are there. */
 export const airTestAge = ({ second }: AirTest, on: string): number | undefined =>
-  second && Math.round((Date.parse(on) - Date.parse(second.on)) / MS.day);
+  isRead(second) ? Math.round((Date.parse(on) - Date.parse(second.on)) / MS.day) : undefined;

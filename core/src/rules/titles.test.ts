@@ -94,6 +94,7 @@ const NOUNS: Record<string, Asked> = {
   wheels: of('wheels'),
   tether: of('tether'),
   long: of('long-cord'),
+  lanyard: of('long-cord'),
   harness: of('harness'),
   helmet: of('helmet'),
   suit: of('float-suit'),

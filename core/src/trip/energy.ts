@@ -71,8 +71,9 @@ export function energyLedger(
     longer = [{ from: home, until: home + OVER }];
   const [dark, darker] = [darkOf(context, leave, home), darkOf(context, home, home + OVER)];
   const things = pieces.flatMap(({ item, kind, place, faults }) => {
-    if (kind.charged === undefined || place === 'home' || faults.some(({ code }) => code === 'elsewhere'))
-      return [];
+    // An empty battery is what is told here; what is not aboard or broken is not.
+    const here = place !== 'home' && faults.every(({ code, unknown }) => unknown || code === 'uncharged');
+    if (kind.charged === undefined || !here) return [];
     const { charge, lasts } = sure(item);
     const lamp = kind.group === 'light';
     const holds = charge === undefined || lasts === undefined ? undefined : charge * lasts;
