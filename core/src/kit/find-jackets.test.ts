@@ -99,6 +99,20 @@ describe('what fires it', () => {
     expect(levels({ jacket: { ...manual, basis: { '/trigger': 'guessed' } } })).toEqual(open);
     expect(levels({ jacket: { trigger: undefined }, others: 1 })).toEqual({});
   });
+  test('where nobody said how one swims, or how fast a motor drives her, it may matter', () => {
+    const open = { 'jacket/trigger': ['know', true] };
+    const swims = { jacket: manual, others: 1, person: { swimming: undefined } };
+    expect(levels(swims)).toEqual(open);
+    expect(why(swims, 'jacket/trigger')).toMatch(/how Ada swims/);
+    const motor = { propulsion: [{ kind: 'outboard' as const }] };
+    const fast = { jacket: manual, others: 1, boat: { ...motor, maxSpeed: undefined } };
+    expect(levels(fast)).toEqual(open);
+    expect(why(fast, 'jacket/trigger')).toMatch(/how fast she goes/);
+    expect(levels({ ...fast, boat: { ...motor, maxSpeed: 5 } })).toEqual({});
+    expect(levels({ jacket: { trigger: undefined }, others: 1, person: { swimming: undefined } })).toEqual(
+      open,
+    );
+  });
   test('foam has nothing to fire', () => expect(levels({ kind: 'foam-jacket' })).toEqual({}));
 });
 
@@ -123,6 +137,13 @@ describe('children', () => {
     });
     expect(levels({ kind, person: infant, jacket: { crotch: true, headUp: true } })).toEqual({});
     expect(levels({ kind: 'foam-jacket' })).toEqual({});
+  });
+  test('so light and of no known age it may be a child', () => {
+    const kind = 'child-jacket';
+    expect(levels({ kind, person: { born: undefined, mass: 40 } })).toEqual({
+      'jacket/strap': ['know', true],
+    });
+    expect(levels({ kind, person: { born: undefined, mass: 41 } })).toEqual({});
   });
   test('thirteen is no child any more, and 30 lb no infant', () => {
     const kind = 'child-jacket';

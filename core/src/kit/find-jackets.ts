@@ -1,3 +1,4 @@
+import { drives } from '../boat';
 import { ageRange } from '../earth';
 import type { Boat, Finding, GearItem, Person, Trip } from '../model';
 import { phrase } from '../say';
@@ -114,11 +115,18 @@ function firing(
       : fast
         ? phrase('jacket.manual.fast', { ...names, fast: FAST })
         : undefined;
+  // What nobody said of the swimmer or the boat may be just what makes it matter.
+  const unsaid =
+    person.swimming === undefined
+      ? { said: phrase('jacket.manual.swims', names), ...goTo.person(person.id, '/swimming') }
+      : boat && drives(boat).motor && sure(boat).maxSpeed === undefined
+        ? { said: phrase('jacket.manual.speed', names), ...goTo.boat(boat.id, '/maxSpeed') }
+        : undefined;
   const found: Finding[] = [];
   const title = phrase('jacket.fires.title', names);
   const mend = look(item, 'trigger');
   const raft = boat?.kind === 'raft';
-  if (item.trigger === undefined && (why || raft || WET.has(boat?.kind)))
+  if (item.trigger === undefined && (why || unsaid || raft || WET.has(boat?.kind)))
     found.push(
       KIT.finding('jacket/trigger', 'unknown', person.id, {
         title,
@@ -128,6 +136,16 @@ function firing(
     );
   if (item.trigger === 'manual' && why)
     found.push(KIT.finding('jacket/trigger', 'manual', person.id, { title, because: [why], mend }));
+  if (item.trigger === 'manual' && !why && unsaid) {
+    const { said, ...to } = unsaid;
+    found.push(
+      KIT.finding('jacket/trigger', 'unknown', person.id, {
+        title,
+        because: [said],
+        mend: { label: phrase('mend.look', { item: person.name }), ...to },
+      }),
+    );
+  }
   if (item.trigger === 'automatic' && (raft || WET.has(boat?.kind)))
     found.push(
       KIT.finding('jacket/trigger', raft ? 'raft' : 'spray', person.id, {
@@ -152,13 +170,16 @@ function firing(
 }
 
 const CHILD = KIT.limit('jacket-child-age'),
-  INFANT = KIT.limit('jacket-infant-mass');
+  INFANT = KIT.limit('jacket-infant-mass'),
+  SMALL = KIT.limit('jacket-child-mass');
 
 /** A child slips out of a jacket without a strap; an infant’s head needs holding. */
 function forChildren({ on }: OnTrip, person: Person, item: GearItem): Finding[] {
   const youngest = person.born === undefined ? undefined : ageRange(person.born, on)[0];
+  // So light, and nobody said how old: it may be a child.
+  const small = person.mass !== undefined && person.mass < SMALL;
   const infant = person.mass !== undefined && person.mass < INFANT;
-  const child = infant || (youngest !== undefined && youngest < CHILD);
+  const child = infant || (youngest === undefined ? small : youngest < CHILD);
   const names = { person: person.name, item: item.name };
   const asked = (kind: 'jacket/strap' | 'jacket/head', has: boolean | undefined, field: Field): Finding[] =>
     has === true

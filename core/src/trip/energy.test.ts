@@ -23,7 +23,8 @@ const ledger = (of: AssessInput) => {
   const { schedule, leave } = assess(of);
   return energyLedger(contextOf(of), schedule, prepare(of).match(leave).kit.pieces);
 };
-const found = (of: AssessInput) => assess(of).findings.find(({ id }) => id.startsWith('energy/'));
+const found = (of: AssessInput) => assess(of).findings.find(({ id }) => id.startsWith('energy/runs-out/'));
+const unsaid = (of: AssessInput) => assess(of).findings.find(({ id }) => id.startsWith('energy/unsaid/'));
 /** Seconds that the trip takes by its plan. */
 const planned = (of: AssessInput) => {
   const { schedule } = assess(of);
@@ -89,6 +90,16 @@ describe('what is found', () => {
       /^Radio runs out at \d\d:\d\d$/,
     );
     expect(of.mend).toMatchObject({ go: { type: 'gear', pointer: '/charge' } });
+  });
+  test('of what nobody told they are named together, open, with a way to say it', () => {
+    const of = unsaid(input([radio(), radio({ name: 'Phone', lasts: undefined })]))!;
+    expect([of.level, of.open]).toEqual(['know', true]);
+    expect(render(of.because[0], { units: 'metric', zone: 'UTC', locale: 'en-GB' })).toMatch(
+      /full: Phone\.$/,
+    );
+    expect(of.mend).toMatchObject({ go: { pointer: '/lasts' } });
+    expect(unsaid(input([radio()]))).toBeUndefined();
+    expect(unsaid(input([radio({ lasts: undefined, stowage: 'home' })]))).toBeUndefined();
   });
   test('a guessed charge or run tells nothing', () => {
     expect(found(input([radio({ charge: 0.1, basis: { '/charge': 'guessed' } })]))).toBeUndefined();

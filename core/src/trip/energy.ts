@@ -41,6 +41,15 @@ function runsOut(spans: Spans, seconds: number): number | undefined {
 const darkOf = ({ launch }: Context, from: number, until: number): Spans =>
   launch ? darkSpans(launch.position, from, until) : [];
 
+/** What runs on a charge and comes along: an empty battery is told, what is broken or in another boat is not. */
+const running = (pieces: readonly Piece[]): Piece[] =>
+  pieces.filter(
+    ({ kind, place, faults }) =>
+      kind.charged !== undefined &&
+      place !== 'home' &&
+      faults.every(({ code, unknown }) => unknown || code === 'uncharged'),
+  );
+
 /**
  * All that runs on fuel or a battery, against the hours it must run and those by which days run over; what runs out first stands first.
  * Motors run on the legs, lamps in the dark, everything else all the time. What nobody said of a store stands last.
@@ -70,10 +79,7 @@ export function energyLedger(
   const day = [{ from: leave, until: home }],
     longer = [{ from: home, until: home + OVER }];
   const [dark, darker] = [darkOf(context, leave, home), darkOf(context, home, home + OVER)];
-  const things = pieces.flatMap(({ item, kind, place, faults }) => {
-    // An empty battery is what is told here; what is not aboard or broken is not.
-    const here = place !== 'home' && faults.every(({ code, unknown }) => unknown || code === 'uncharged');
-    if (kind.charged === undefined || !here) return [];
+  const things = running(pieces).flatMap(({ item, kind }) => {
     const { charge, lasts } = sure(item);
     const lamp = kind.group === 'light';
     const holds = charge === undefined || lasts === undefined ? undefined : charge * lasts;
@@ -103,16 +109,29 @@ export const ledgerOf = (
 
 /**
  * Things that run out before one is home, or within the hours by which days run over; those of which nobody said how long they last
- * are left to what charge their rules ask for. Motors are told by a finding of their own.
+ * are named together. Motors are told by a finding of their own.
  */
 export function energyFindings(
   context: Context,
   schedule: Schedule | undefined,
   pieces: readonly Piece[],
 ): Finding[] {
-  const told = pieces.filter(({ item }) => item.lasts !== undefined);
-  if (told.length === 0) return [];
-  return energyLedger(context, schedule, told).flatMap(({ by, id, name, holds, needs, until }) => {
+  const told = running(pieces).filter(({ item }) => sure(item).lasts !== undefined);
+  const [first, ...more] = running(pieces).filter(({ item }) => sure(item).lasts === undefined);
+  const unsaid = first
+    ? [
+        TRIP.finding('energy/unsaid', 'unknown', context.trip.id, {
+          title: phrase('energy.unsaid.title'),
+          because: [phrase('energy.unsaid', { items: [first, ...more].map(({ item }) => item.name) })],
+          mend: {
+            label: phrase('mend.look', { item: first.item.name }),
+            ...goTo.gear(first.item.id, '/lasts'),
+          },
+        }),
+      ]
+    : [];
+  if (told.length === 0) return unsaid;
+  const found = energyLedger(context, schedule, told).flatMap(({ by, id, name, holds, needs, until }) => {
     if (by !== 'thing' || until === undefined || holds === undefined) return [];
     const short = holds < needs;
     const names = { item: name, at: until };
@@ -124,4 +143,5 @@ export function energyFindings(
       }),
     ];
   });
+  return [...found, ...unsaid];
 }

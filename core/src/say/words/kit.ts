@@ -63,6 +63,8 @@ export const KIT_WORDS = {
   'reason.not-for-rapids': 'it is not made for rapids',
   'reason.rapids-unknown': 'whether there are rapids on this water is not said',
   'energy.title': '{item} runs out at {at:clock}',
+  'energy.unsaid.title': 'How long charges last',
+  'energy.unsaid': 'Nobody said how long these run when they are full: {items:list}.',
   'energy.short': 'It runs for {holds:duration}; {needs:duration} are planned.',
   'energy.over':
     'It runs for {holds:duration}, which is enough for the plan of {needs:duration} and not for the hours by which days run over.',
@@ -80,6 +82,8 @@ export const KIT_WORDS = {
   'jacket.manual.alone': '{item} fires by hand alone; whoever hits their head alone does not pull it.',
   'jacket.manual.fast':
     '{item} fires by hand alone; whoever goes in at {fast:speed} and more may be stunned and not pull it.',
+  'jacket.manual.swims': '{item} fires by hand alone, and nobody said how {person} swims.',
+  'jacket.manual.speed': '{item} fires by hand alone, and nobody said how fast she goes.',
   'jacket.trigger.unknown': 'Nobody said what fires {item}: a hand, a tablet that gets wet, or pressure.',
   'jacket.automatic.spray':
     '{item} fires when a tablet gets wet, and spray wets it; one that fires under pressure does not.',
