@@ -21,6 +21,9 @@ export const LAYERS = {
   most: 'up to {high:distance}',
   one: '{name}',
   several: '{name} × {count}',
+  open: '{name}, not settled',
+  settled: 'What is not settled is not counted as left.',
+  invented: 'The weather is invented: so is this.',
   none: '–',
   left: 'Left when the boat is gone',
   leftBox: 'Left when the box is gone',
@@ -32,7 +35,7 @@ export const LAYERS = {
     'Some wear all of it; others keep most in one dry box at hand. Either way one flare is out of the bag, the rest dry; its directions were read ashore. One is an introduction: the next is for when a searcher is in sight.',
   box: 'A thing lies in the box when it is said to be on it.',
   seen: 'Time to be seen',
-  seenLead: 'By a lookout in a boat at 25 kn who does not know that you are there.',
+  seenLead: 'By a lookout in a boat at {speed:speed} who does not know that you are there.',
   seated: 'You, sitting in her',
   mast: 'A flag or light on a short mast',
   head: 'A head in the water',
@@ -47,7 +50,7 @@ export const LAYERS = {
 
 export const RUNS = {
   title: 'What runs out first',
-  lead: 'Motors on the legs, lamps in the dark, everything else all the time; and three hours more, by which days run over.',
+  lead: 'Motors on the legs, lamps in the dark, everything else all the time; and the hours besides by which days run over.',
   noHours: 'Without an hour home nothing tells how long things must last.',
   none: 'Nothing that runs on fuel or a battery goes along.',
   thing: '{name}',

@@ -5,6 +5,7 @@ import type { Band } from '@escale/core/numeric';
 import { phrase, render } from '@escale/core/say';
 import {
   CLEAR,
+  COMES_AT,
   EYE,
   layersLeft,
   layersOf,
@@ -36,6 +37,7 @@ export function SignalsBlock() {
       </View>
       <Left signals={signals} lost="boat" />
       {boxed ? <Left signals={signals} lost="box" /> : <T as="small">{LAYERS.box}</T>}
+      <T as="small">{LAYERS.settled}</T>
       <T as="soft">{LAYERS.schools}</T>
       <TimeToBeSeen today={today} />
     </View>
@@ -56,8 +58,11 @@ function LayerRow({
   const p = usePalette();
   const { reader, says } = useTrip();
   const reach = reachOf(layer, visibility, EYE);
-  const named = (things: readonly Signal[]) =>
-    things.map((each) => says(each.count > 1 ? LAYERS.several : LAYERS.one, { ...each })).join(', ');
+  const nameOf = (each: Signal) => {
+    const name = says(each.count > 1 ? LAYERS.several : LAYERS.one, { name: each.name, count: each.count });
+    return each.sure ? name : says(LAYERS.open, { name });
+  };
+  const named = (things: readonly Signal[]) => things.map(nameOf).join(', ');
   const places = [
     [LAYERS.onBody, onBody],
     [LAYERS.inReach, inReach],
@@ -97,14 +102,14 @@ function Left({ signals, lost }: { signals: readonly Signal[]; lost: Lost }) {
   );
 }
 
-function TimeToBeSeen({ today: { seen, visibility, wave } }: { today: SeenToday }) {
+function TimeToBeSeen({ today: { seen, visibility, wave, invented } }: { today: SeenToday }) {
   const { says } = useTrip();
   return (
     <View style={{ gap: 6 }}>
       <T as="section" heading={3}>
         {LAYERS.seen}
       </T>
-      <T as="soft">{LAYERS.seenLead}</T>
+      <T as="soft">{says(LAYERS.seenLead, { speed: COMES_AT })}</T>
       {seen.map(({ what, day, night }) => {
         const told = ({ from, seconds }: typeof day) => ({
           ...from,
@@ -127,6 +132,7 @@ function TimeToBeSeen({ today: { seen, visibility, wave } }: { today: SeenToday 
         );
       })}
       <T as="small">{visibility === undefined ? LAYERS.clear : says(LAYERS.dim, { visibility })}</T>
+      {invented ? <T as="small">{LAYERS.invented}</T> : null}
       <T as="small">{LAYERS.estimate}</T>
     </View>
   );

@@ -1,3 +1,4 @@
+import { daysBetween } from '../earth';
 import type { AirReading, AirTest } from '../model';
 import type { Band } from '../numeric';
 import { MS } from '../units';
@@ -98,4 +99,4 @@ const instantOf = ({ on, time }: Read): number => Date.parse(`${on}T${time}:00Z`
 
 /** Days from the second reading to a civil date; undefined before both are there. */
 export const airTestAge = ({ second }: AirTest, on: string): number | undefined =>
-  isRead(second) ? Math.round((Date.parse(on) - Date.parse(second.on)) / MS.day) : undefined;
+  isRead(second) ? daysBetween(second.on, on) : undefined;

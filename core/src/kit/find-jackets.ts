@@ -1,5 +1,5 @@
 import { drives } from '../boat';
-import { ageRange } from '../earth';
+import { ageRange, daysBetween } from '../earth';
 import type { Boat, Finding, GearItem, Person, Trip } from '../model';
 import { phrase } from '../say';
 import { goTo, guessed, sure } from '../verdict';
@@ -210,13 +210,11 @@ function cut({ boat }: OnTrip, person: Person, item: GearItem): Finding[] {
 }
 
 const FLOATED = KIT.limit('jacket-floated');
-const DAY = 86_400_000;
 
 /** A jacket in which one has not floated for long is one that one does not know. */
 function floated({ on }: OnTrip, person: Person, item: GearItem): Finding[] {
   if (item.floatedIn === undefined) return [];
-  const days = (Date.parse(on) - Date.parse(item.floatedIn)) / DAY;
-  if (days <= FLOATED) return [];
+  if (daysBetween(item.floatedIn, on) <= FLOATED) return [];
   return [
     KIT.finding('jacket/floated', 'long', person.id, {
       title: phrase('jacket.floated.title', { person: person.name }),

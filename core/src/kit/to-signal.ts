@@ -13,7 +13,8 @@ export function toSignal(pieces: readonly Piece[]): Signal[] {
         faults.every(({ unknown }) => unknown) &&
         kind.supplies.some(({ capability }) => SIGNALS.has(capability)),
     )
-    .map(({ item, kind, place }) => ({
+    .map(({ item, kind, place, faults }) => ({
+      sure: faults.length === 0,
       name: item.name,
       count: item.count,
       place,

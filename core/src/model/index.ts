@@ -17,6 +17,7 @@ export type * from './procedure';
 export type * from './shipped';
 export type * from './shipped-hold';
 export type * from './shipped-signals';
+export type { AirReading, AirTest } from './air-test';
 export * from './assessment';
 export * from './plan';
 export * from './watch';

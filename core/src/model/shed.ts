@@ -1,6 +1,6 @@
 import * as z from 'zod';
-import { CivilDate, Note, PartialDate, Text, WallTime, choice, measure, ref, thing, titled } from './common';
-
+import { CivilDate, Note, PartialDate, Text, choice, measure, ref, thing, titled } from './common';
+import { AirTest } from './air-test';
 import { Limits } from './own-limits';
 import {
   ANCHORS,
@@ -186,23 +186,6 @@ export const Plate = z.strictObject({
     help: 'Such a plate counts each person as 75 kg.',
   }),
 });
-
-/** Pressure in her tubes with what it hangs on, and when she was read: typed piece by piece, so that any of it may lack. */
-export const AirReading = z.strictObject({
-  on: titled(CivilDate.optional(), 'Day', { past: true }),
-  time: titled(WallTime.optional(), 'Hour'),
-  gauge: measure('pressure', 'Pressure in the tubes', 0, 100_000, 'As the gauge shows it.').optional(),
-  air: measure('barometer', 'Barometer', 80_000, 110_000, 'At the place, not reduced to the sea.').optional(),
-  tubes: measure('temperature', 'Warmth of the tubes', -30, 70, 'On the fabric, in the shade.').optional(),
-});
-export type AirReading = z.infer<typeof AirReading>;
-
-export const AirTest = z.strictObject({
-  first: titled(AirReading.optional(), 'Blown up'),
-  second: titled(AirReading.optional(), 'The next morning'),
-  shaded: titled(z.boolean().optional(), 'Out of sun and water, both times'),
-});
-export type AirTest = z.infer<typeof AirTest>;
 
 export const Boat = z.strictObject({
   ...thing,

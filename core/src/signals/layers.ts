@@ -19,6 +19,8 @@ export interface Signal {
   /** It lies in a box with others. */
   boxed: boolean;
   supplies: readonly Capability[];
+  /** Nothing about it is open. */
+  sure: boolean;
 }
 
 export interface Layer {
@@ -43,10 +45,10 @@ export const layersOf = (signals: readonly Signal[]): Layer[] =>
 
 export type Lost = 'boat' | 'box';
 
-/** What is left when the boat is gone (bodies alone), or when the box is (all that did not lie in it). */
+/** What is surely left when the boat is gone (bodies alone), or when the box is (all that did not lie in it). */
 export const leftOf = (signals: readonly Signal[], lost: Lost): Signal[] =>
-  signals.filter(({ place, boxed }) =>
-    place === 'home' ? false : lost === 'boat' ? place === 'on-body' : !boxed,
+  signals.filter(({ place, boxed, sure }) =>
+    !sure || place === 'home' ? false : lost === 'boat' ? place === 'on-body' : !boxed,
   );
 
 /** Layers in which something of it is left, by day or by night. */

@@ -144,6 +144,7 @@ const thing = (
   place,
   boxed,
   count: 1,
+  sure: true,
 });
 const ALL = [
   thing('Whistle', ['sound'], 'on-body'),
@@ -174,6 +175,8 @@ describe('layers', () => {
     expect(ids('boat', 'day')).toEqual(['sound', 'phone']);
     expect(ids('box', 'night')).toEqual(['sound', 'light', 'phone']);
     expect(ids('box', 'day')).toEqual(['sound', 'phone']);
+    const doubtful = ALL.map((each) => ({ ...each, sure: each.name !== 'Phone' }));
+    expect(leftOf(doubtful, 'boat').map(({ name }) => name)).toEqual(['Whistle']);
     expect(isBox('signal-box')).toBe(true);
     expect(isBox('dry-bag')).toBe(false);
   });

@@ -11,6 +11,8 @@ export interface SeenToday {
   visibility?: number;
   /** The highest waves of the hours, metres, where they were told. */
   wave?: number;
+  /** The weather was made up for show. */
+  invented: boolean;
 }
 
 /**
@@ -35,6 +37,7 @@ export function seenToday(input: AssessInput, schedule: Schedule | undefined): S
   });
   return {
     seen: [of('seated', edge + SEATED), of('mast', edge + MAST), of('head', IN_WATER)],
+    invented: worst !== undefined && forecast?.invented === true,
     ...(visibility === undefined ? {} : { visibility }),
     ...(wave === undefined ? {} : { wave }),
   };
