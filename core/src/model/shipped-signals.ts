@@ -26,6 +26,8 @@ export const SIGNAL_LAYERS = [
 export const SignalLayer = z.strictObject({
   id: z.enum(SIGNAL_LAYERS),
   capabilities: z.array(z.enum(CAPABILITIES)).min(1).max(8),
+  /** What has one of these is of another layer: a beacon is no radio, a flare no smoke. */
+  without: z.array(z.enum(CAPABILITIES)).min(1).max(8).optional(),
   /** When it is noticed at all. */
   day: z.boolean(),
   night: z.boolean(),

@@ -34,7 +34,11 @@ export interface Layer {
 /** What of it is there, layer by layer: a thing that serves several stands in each. */
 export const layersOf = (signals: readonly Signal[]): Layer[] =>
   LAYERS.map((layer) => {
-    const of = signals.filter(({ supplies }) => supplies.some((c) => layer.capabilities.includes(c)));
+    const has = (supplies: Signal['supplies'], of: readonly Capability[] = []) =>
+      supplies.some((capability) => of.includes(capability));
+    const of = signals.filter(
+      ({ supplies }) => has(supplies, layer.capabilities) && !has(supplies, layer.without),
+    );
     return {
       layer,
       onBody: of.filter(({ place }) => place === 'on-body'),

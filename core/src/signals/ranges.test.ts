@@ -166,7 +166,16 @@ describe('layers', () => {
     });
     expect(of('light').stowed).toHaveLength(1);
     expect(of('flare').inReach).toHaveLength(1);
-    expect(of('smoke').inReach).toHaveLength(1);
+    // A flare is no smoke, a beacon no radio, and a radio no phone.
+    expect(of('smoke').inReach).toHaveLength(0);
+    const more = layersOf([
+      thing('Beacon', ['locate', 'call-beyond-phone'], 'on-body'),
+      thing('Radio', ['call', 'call-beyond-phone'], 'on-body'),
+      thing('Smoke', ['pyro-day'], 'in-reach'),
+    ]).flatMap(({ layer, onBody, inReach }) =>
+      [...onBody, ...inReach].map(({ name }) => `${layer.id}: ${name}`),
+    );
+    expect(more).toEqual(['smoke: Smoke', 'radio: Radio', 'beacon: Beacon']);
     expect(of('beacon')).toMatchObject({ onBody: [], inReach: [], stowed: [] });
   });
   test('the boat gone leaves bodies alone, the box gone all that did not lie in it', () => {
