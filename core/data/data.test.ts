@@ -19,6 +19,7 @@ import {
   PoleData,
   SeaAnchorData,
 } from '../src/model/shipped-hold';
+import { PartsData, PartTestRow } from '../src/model/shipped-parts';
 import { Purpose, SeenData, SignalLayers } from '../src/model/shipped-signals';
 import { UsualLimits, Windage } from '../src/model/shipped-way';
 import type { Condition, ProcedureRow } from '../src/model';
@@ -37,6 +38,8 @@ const read = (name: string): unknown => JSON.parse(readFileSync(folder + name, '
 /** The schema of each file, by its path: a file that nothing here names is a file that nobody reads through a schema. */
 const SCHEMAS: [RegExp, z.ZodType][] = [
   [/^boat\/hulls/, shipped.HullForms],
+  [/^boat\/parts/, PartsData],
+  [/^boat\/part-tests/, PartTestRow.array()],
   [/^boat\/flooding/, shipped.FloodData],
   [/^boat\/flotation/, shipped.FlotationData],
   [/^boat\/powering/, shipped.PoweringData],

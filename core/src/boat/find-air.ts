@@ -3,14 +3,13 @@ import { phrase } from '../say';
 import { goTo, sure } from '../verdict';
 import { airTestAge, airLossOf } from './air-loss';
 import { BOAT } from './limits';
+import { blownUp } from './parts';
 
-/** Craft that air holds up, and hulls of fabric. */
-const BLOWN_UP: ReadonlySet<string> = new Set(['inflatable', 'raft']);
 const FRESH = BOAT.limit('leak-fresh');
 
 /** Was she left blown up overnight before this trip, and did she hold? */
 export function airFindings(boat: Boat | undefined, on: string | undefined): Finding[] {
-  if (!boat || !BLOWN_UP.has(boat.kind)) return [];
+  if (!boat || !blownUp(boat)) return [];
   const test = sure(boat).airTest;
   const names = { boat: boat.name };
   const made = (as: 'none' | 'old' | 'holds' | 'leaks' | 'open', because: Finding['because']): Finding[] => [

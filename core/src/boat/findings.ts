@@ -4,6 +4,7 @@ import { goTo, type Figures } from '../verdict';
 import { lieFindings } from './find-lie';
 import { loadFindings } from './find-load';
 import { wayFindings } from './find-ways';
+import { pressedFindings } from './find-parts';
 import { BOAT } from './limits';
 import type { Laden } from './laden';
 
@@ -13,6 +14,7 @@ export function boatFindings(laden: Laden, figures: Figures): Finding[] {
     ...lengthFindings(laden),
     ...loadFindings(laden, figures),
     ...lieFindings(laden, figures),
+    ...pressedFindings(laden),
     ...wayFindings(laden),
   ];
 }

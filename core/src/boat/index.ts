@@ -15,5 +15,6 @@ export * from './swamp';
 export { boatFindings } from './findings';
 export type { Laden } from './laden';
 export { airFindings } from './find-air';
+export { failedParts, partFindings, pressedFindings } from './find-parts';
 export { airLossOf, airTestAge, type AirAnswer, type AirDoubt, type AirLoss } from './air-loss';
 export { lookHolds, openingFindings } from './find-swamped';

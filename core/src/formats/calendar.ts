@@ -15,15 +15,16 @@ export function kitCalendar(reminders: Reminder[], now: number): string {
     name: 'Escale: kit',
     prodId: { company: 'Escale', product: 'kit', language: 'EN' },
   });
-  for (const { item, what, on, title, how } of reminders) {
+  for (const { id, what, on, title, boat, how } of reminders) {
+    const name = boat === undefined ? title : `${boat}: ${title}`;
     const start = Date.parse(`${on}T00:00:00Z`);
     calendar.createEvent({
-      id: `${item.id}-${what}@escale`,
+      id: `${id}-${what}@escale`,
       start: new Date(start),
       end: new Date(start + MS.day),
       allDay: true,
       stamp: new Date(now),
-      summary: what === 'test' ? `Test: ${title}` : `Ends: ${title}`,
+      summary: what === 'test' ? `Test: ${name}` : `Ends: ${name}`,
       ...(how ? { description: how } : {}),
     });
   }

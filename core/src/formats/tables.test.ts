@@ -3,7 +3,8 @@ import fc from 'fast-check';
 import ICAL from 'ical.js';
 import { anItem, demo, id, NOW } from '../../test/demo';
 import { check } from '../../test/check';
-import { reminders, CATALOGUE } from '../kit';
+import { CATALOGUE } from '../kit';
+import { reminders } from '../kit/round';
 import { GearItem } from '../model';
 import { kitCalendar, planCalendar } from './calendar';
 import { gearTable, previewGear, suggestColumns } from './gear-csv';
@@ -82,10 +83,13 @@ test('a known thing is changed in the columns that are there and keeps the rest'
 
 describe('the calendar', () => {
   const list = reminders(
-    [
-      anItem('foam-jacket', { name: 'Red, the good one; it’s mine', inspected: '2025-06-20' }),
-      anItem('hand-flare', { expires: '2026-08-01' }),
-    ],
+    {
+      boats: [],
+      gear: [
+        anItem('foam-jacket', { name: 'Red, the good one; it’s mine', inspected: '2025-06-20' }),
+        anItem('hand-flare', { expires: '2026-08-01' }),
+      ],
+    },
     CATALOGUE,
     '2026-05-11',
     12,
@@ -104,7 +108,7 @@ describe('the calendar', () => {
         ['Test: Red, the good one; it’s mine', '2026-06-20', true, '2026-06-21'],
         ['Ends: hand-flare', '2026-08-01', true, '2026-08-02'],
       ]);
-      expect(events[0].uid).toBe(`${list[0].item.id}-test@escale`);
+      expect(events[0].uid).toBe(`${list[0].id}-test@escale`);
     },
   );
   check(

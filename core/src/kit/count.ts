@@ -18,6 +18,7 @@ import { STOWAGE } from '../model/lists';
 import { phrase, phraseOf, type WordKey } from '../say';
 import { asPrinted, siOf } from '../units';
 import { approvalOf } from './approval';
+import { monthsOf } from './inspect';
 
 export type Reason = NearMiss['reasons'][number];
 
@@ -223,7 +224,7 @@ function ownFaults(item: GearItem, kind: GearKind, place: Stowage, context: Own)
   if (item.state === 'used-up') say('failed', undefined, false, 'reason.used-up');
   if (item.state === 'unknown') say('state-unknown', undefined, true);
   dateFaults(item, kind, context, say);
-  if (kind.test?.mustHavePassed) testFault(item, kind.test.everyMonths, context.endsOn, say);
+  if (kind.test?.mustHavePassed) testFault(item, monthsOf(item, kind.test), context.endsOn, say);
   if (kind.charged !== undefined) {
     if (item.charge === undefined) say('charge-unknown', undefined, true);
     else if (item.charge < kind.charged) say('uncharged', { charge: item.charge, least: kind.charged });

@@ -20,4 +20,4 @@ export {
   WHEN,
   type PackEntry,
 } from './pack-list';
-export { dueBy, dueOn, lookPatch, reminders, testPatch, toLookAt, type Due, type Reminder } from './inspect';
+export { dueBy, dueOn, lookPatch, testPatch, toLookAt, type Due, type Reminder } from './inspect';

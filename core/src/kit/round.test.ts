@@ -3,10 +3,14 @@ import { anItem, inputOf, NOW } from '../../test/demo';
 import { applyPatch } from '../formats';
 import { GearItem } from '../model';
 import { assess, compare, whatChanges, type Asked } from '../trip';
-import { dueBy, lastLook, reminders, testPatch, CATALOGUE } from '.';
+import { dueBy, lastLook, testPatch, CATALOGUE } from '.';
+import { reminders as all, type RoundAsked } from './round';
 import { OFFICER, officersCheck } from './officer';
 
 const jacket = (more: Partial<GearItem> = {}) => anItem('foam-jacket', { inspected: '2025-05-12', ...more });
+
+const reminders = (gear: GearItem[], ...rest: [RoundAsked['catalogue'], string, number]) =>
+  all({ gear, boats: [] }, ...rest);
 
 describe('inspection', () => {
   test('a yearly test is due on its day, not the day before', () => {
@@ -107,7 +111,7 @@ describe('inspection', () => {
       [
         [a, b],
         [b, a],
-      ].map((gear) => reminders(gear, CATALOGUE, '2026-05-11', 12).map((r) => r.item.id)),
+      ].map((gear) => reminders(gear, CATALOGUE, '2026-05-11', 12).map((r) => r.id)),
     ).toEqual([
       [a.id, b.id],
       [a.id, b.id],

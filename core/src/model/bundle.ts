@@ -4,7 +4,8 @@ import type { ThingType } from './common';
 import { MOST_OF_A_KIND } from './lists';
 import { OwnPack } from './rules';
 import { Place, Water } from './places';
-import { Boat, Contact, GearItem, Person } from './shed';
+import { GearItem } from './gear';
+import { Boat, Contact, Person } from './shed';
 import { Conditions, Debrief, Run, Trip } from './trip';
 
 /** The schema behind each type of thing: the one table that form, wire, row and file look in. */

@@ -9,6 +9,7 @@ export * from './lists';
 export * from './own-limits';
 export * from './places';
 export * from './shed';
+export * from './gear';
 export * from './trip';
 export * from './rules';
 // What ships is held against its schemas by a test alone; the application carries only their types.
@@ -17,7 +18,9 @@ export type * from './procedure';
 export type * from './shipped';
 export type * from './shipped-hold';
 export type * from './shipped-signals';
+export type * from './shipped-parts';
 export type { AirReading, AirTest } from './air-test';
+export type { Part, Work } from './parts';
 export * from './assessment';
 export * from './plan';
 export * from './watch';

@@ -243,5 +243,7 @@ export const LIQUIDS = {
 } as const;
 export type Liquid = keyof typeof LIQUIDS;
 
+/** Of the tests of a thing or a part so many are kept, the last ones. */
+export const MOST_TESTS = 60;
 /** So many things of one kind a shed holds. */
 export const MOST_OF_A_KIND = 5000;

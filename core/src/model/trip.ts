@@ -50,6 +50,7 @@ export const CrewMember = z.strictObject({
   today: choice('Today', TODAY).optional(),
   buddy: ref('person', 'Keeps an eye on').optional(),
   seat: Spot.optional(),
+  stands: titled(z.boolean().optional(), 'Stands up aboard', { help: 'To fish, to pole, to drive.' }),
 });
 
 export const Halt = z.strictObject({
@@ -216,6 +217,8 @@ export const Trip = z.strictObject({
     .array(z.strictObject({ item: Id, place: z.enum(Object.keys(STOWAGE) as [Stowage, ...Stowage[]]) }))
     .max(500)
     .meta({ hidden: true } satisfies FieldMeta),
+  /** Names of what lies on or against a hatch or its latch; an empty list: nothing does. */
+  onHatch: titled(z.array(Text).max(30).optional(), 'What lies on or against a hatch or its latch'),
   status: choice('State', { planned: 'Planned', on: 'On now', done: 'Done' }),
 });
 export type Trip = z.infer<typeof Trip>;

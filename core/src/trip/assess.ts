@@ -1,5 +1,13 @@
 import { bodyFindings } from '../body';
-import { boatFindings, drives, fellows, airFindings, openingFindings } from '../boat';
+import {
+  airFindings,
+  boatFindings,
+  drives,
+  failedParts,
+  fellows,
+  openingFindings,
+  partFindings,
+} from '../boat';
 import { plusDays, wallToInstant } from '../earth';
 import { planFindings } from '../floatplan';
 import {
@@ -115,6 +123,7 @@ export function prepare(input: AssessInput): Prepared {
   const way = routeFindings(onWay);
   const held = holdFindings(holdOf(context));
   const limits = limitFinder(context);
+  const parts = partFindings(context.boat && sure(context.boat));
   const gear = input.shed.gear.map(sure);
   const household = new Set(input.shed.people.map((p) => p.id));
 
@@ -159,7 +168,7 @@ export function prepare(input: AssessInput): Prepared {
   };
 
   const assessAt = (leave: number | undefined): Assessment => {
-    const { schedule, stuck, boats, own } = reckon(leave);
+    const { schedule, stuck, days, boats, own } = reckon(leave);
     const figures: Figures = { ...fixed.figures };
     const ready =
       schedule && zone !== undefined
@@ -173,6 +182,7 @@ export function prepare(input: AssessInput): Prepared {
       ...(stuck ? [stuckFinding(onWay, stuck)] : []),
       ...openingFindings(context, leave),
       ...airFindings(context.boat, own.kit.bodies.on),
+      ...parts({ on: days.on, endsOn: days.openUntil ?? days.endsOn, towed: trip.driveMinutes !== 0 }),
       ...(schedule ? hours(schedule, stuck, figures) : held(undefined)),
       ...boats.flatMap((boat) => partyFindings(boat, input)),
       ...liftFindings(trip, own.kit.jackets, own.kit.bodies),
@@ -229,6 +239,7 @@ function standing(context: Context): { findings: Finding[]; figures: Figures } {
     ...placeFindings(places),
     ...riverFindings(context),
     ...boatFindings(laden, figures),
+    ...together.flatMap((fellow) => (fellow.boat.id === trip.boat ? [] : failedParts(fellow.boat))),
     ...companyFindings({ trip, fellows: together, people: shed.people, gear: shed.gear, kinds, ...pace }),
     ...offFindings(water, shed),
     ...unsaidFindings({ trip, places: shed.places }),

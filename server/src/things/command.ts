@@ -65,8 +65,23 @@ export const shown = (row: Row) => {
   };
 };
 
-/** First segment of a pointer: the field that a patch touches. */
-const fieldOf = (pointer: string) => pointer.split('/')[1] ?? '';
+/**
+ * The field that a patch touches: the first segment of its pointer, and of a field that is kept by keys (the parts of a boat) the
+ * key with it, so that two phones may each test another part.
+ */
+function fieldOf(type: ThingType, pointer: string): string {
+  const [, field = '', key] = pointer.split('/');
+  return key !== undefined && isByKeys(type, field) ? `${field}/${key}` : field;
+}
+
+function isByKeys(type: ThingType, field: string): boolean {
+  const shape: Record<string, z.ZodType> = THINGS[type].shape;
+  const schema = shape[field];
+  return (schema instanceof z.ZodOptional ? schema.unwrap() : schema) instanceof z.ZodRecord;
+}
+
+/** Is one of two fields the other, or the whole of it? */
+const meets = (a: string, b: string) => a === b || a.startsWith(`${b}/`) || b.startsWith(`${a}/`);
 
 /** Do a command in a transaction; a command already done answers with the thing as it is now. */
 export async function doCommand(
@@ -96,7 +111,9 @@ export async function doCommand(
   if (wanted.type === 'trip' && wanted.deed.kind === 'remove') await refuseOpenPlan(tx, wanted.thing);
   const next = await nextRow(tx, wanted, row, at);
   const touches =
-    wanted.deed.kind === 'patch' ? [...new Set(wanted.deed.patch.map((p) => fieldOf(p.pointer)))] : ['*'];
+    wanted.deed.kind === 'patch'
+      ? [...new Set(wanted.deed.patch.map((p) => fieldOf(wanted.type, p.pointer)))]
+      : ['*'];
   await tx.insert(command).values({
     id: wanted.id,
     household,
@@ -186,7 +203,7 @@ async function refuseClash(
     !patch ||
     since.length === 0 ||
     touched.has('*') ||
-    patch.some((p) => touched.has(fieldOf(p.pointer)))
+    patch.some((p) => [...touched].some((field) => meets(field, fieldOf(row.type as ThingType, p.pointer))))
   ) {
     throw new Refusal('conflict', 'This was changed on another device in the meantime.', [], {
       current: shown(row),
