@@ -11,6 +11,7 @@ const SECTION_OF: Record<string, SectionId> = {
   launch: 'plan/water',
   return: 'plan/water',
   halts: 'plan/water',
+  onHatch: 'pack/load',
   backToCar: 'plan/water',
   leave: 'plan/day',
   speed: 'plan/day',
@@ -45,6 +46,10 @@ export const SHED_TYPES = [
 ] as const satisfies readonly ShedType[];
 
 export const sectionHref = (trip: string, section: SectionId) => `/trips/${trip}/${section}`;
+/** Parts of a boat have a page of their own. */
+const PARTS = /^\/parts(\/|$)/;
+export const partsHref = (boat: string, part?: string) =>
+  `/shed/parts?boat=${boat}${part === undefined ? '' : `&part=${part}`}`;
 export const thingHref = (type: string, id: string) => `/shed/${type}/${id}`;
 
 /** Where a field is edited. Undefined when nothing edits it, which a test makes sure never happens for what core emits. */
@@ -55,7 +60,9 @@ export function fieldHref({ type, id, pointer }: FieldRef): string | undefined {
     return id !== undefined && section ? `${sectionHref(id, section)}${at}` : undefined;
   }
   if (!(SHED_TYPES as readonly string[]).includes(type)) return undefined;
-  return id === undefined ? '/shed' : `${thingHref(type, id)}${at}`;
+  if (id === undefined) return '/shed';
+  if (type === 'boat' && PARTS.test(pointer)) return partsHref(id, pointer.split('/')[2]);
+  return `${thingHref(type, id)}${at}`;
 }
 
 /** Where a mend leads, or undefined for one that is done on the spot; from what is added one comes back to where one was. */

@@ -12,10 +12,10 @@ import { FONT, SIZE, type Palette } from '../../ui/tokens';
 import { useReader, plainly } from '../../data/settings';
 import { change } from '../../data/outbox';
 import type { Held } from '../../data/things';
-import { thingHref } from '../../data/where';
+import { partsHref, thingHref } from '../../data/where';
 import { HullShape } from './hull-shape';
 import { profile } from './outline';
-import { BOAT } from './words';
+import { BOAT, PARTS } from './words';
 import { TextLink } from '../../ui/press';
 
 const MEASURES = [
@@ -73,6 +73,7 @@ export function HerMeasures({ held }: { held: Held<'boat'> }) {
       <TextLink href={`/shed/handover?boat=${held.id}`}>
         A boat you don’t know: walk through her in ten minutes
       </TextLink>
+      <TextLink href={partsHref(held.id)}>{PARTS.way}</TextLink>
       {boat.length === undefined || boat.beam === undefined ? (
         <T as="soft">
           Enter length and beam below, and she is drawn.{' '}

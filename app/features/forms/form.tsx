@@ -19,7 +19,8 @@ import { FORM } from './words';
 type Values = Record<string, unknown>;
 
 interface Props {
-  type: ThingType;
+  /** A thing, or the schema of what is kept within one. */
+  type: ThingType | z.ZodObject;
   doc: object;
   /** Only these fields, in this order. */
   only?: readonly string[];
@@ -36,7 +37,7 @@ interface Props {
 
 /** A form made from the thing's own schema, grouped by what kind it is. One schema serves form, wire, row and file. */
 export function ThingForm({ type, doc, only, onPatch, onCreate, createLabel = 'Add', at, basis }: Props) {
-  const schema = THINGS[type] as unknown as z.ZodType<Values, Values>;
+  const schema = (typeof type === 'string' ? THINGS[type] : type) as unknown as z.ZodType<Values, Values>;
   const fields = useMemo(() => new Map(fieldsOf(schema)), [schema]);
   const today = useToday();
   // Nothing is held against a field while a finger is on its way to a button: errors come when a field was left.
@@ -48,9 +49,10 @@ export function ThingForm({ type, doc, only, onPatch, onCreate, createLabel = 'A
     resetOptions: { keepDirtyValues: true },
   });
   const watched = useWatch({ control: form.control });
-  const groups: Group[] = only
-    ? [{ fields: only.filter((name) => fields.has(name)) }]
-    : groupsOf(type, { ...(doc as Values), ...watched }, [...fields.keys()]);
+  const groups: Group[] =
+    only || typeof type !== 'string'
+      ? [{ fields: (only ?? [...fields.keys()]).filter((name) => fields.has(name)) }]
+      : groupsOf(type, { ...(doc as Values), ...watched }, [...fields.keys()]);
   useGoTo(at);
 
   // A field is sent when it is left, and only if the whole holds good with it: nothing half said leaves the page.

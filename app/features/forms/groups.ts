@@ -30,9 +30,12 @@ const driven = ({ kind, propulsion }: Doc) =>
   MOTORED.has(kind) ||
   (Array.isArray(propulsion) && propulsion.some((p: { kind?: unknown }) => MOTORS.has(p.kind)));
 
-const sailed = ({ kind, propulsion }: Doc) =>
-  kind === 'catamaran' ||
-  (Array.isArray(propulsion) && propulsion.some((p: { kind?: unknown }) => p.kind === 'sail'));
+/** Is she driven by this? */
+const moves = ({ propulsion }: Doc, by: string) =>
+  Array.isArray(propulsion) && propulsion.some((p: { kind?: unknown }) => p.kind === by);
+const pedalled = (doc: Doc) => moves(doc, 'pedals');
+
+const sailed = (doc: Doc) => doc.kind === 'catamaran' || moves(doc, 'sail');
 
 function boatGroups(doc: Doc): Group[] {
   const motor = driven(doc);
@@ -61,6 +64,10 @@ function boatGroups(doc: Doc): Group[] {
         'flotation',
         'reserve',
         'openings',
+        'foreDry',
+        'headSea',
+        'rudder',
+        ...(pedalled(doc) ? ['driveOut'] : []),
       ],
     },
     ...(BLOWN_UP.has(doc.kind) ? [{ title: 'Her tubes', fields: ['airTest'] }] : []),
@@ -75,6 +82,7 @@ function boatGroups(doc: Doc): Group[] {
               'cutOffSwitch',
               'controls',
               'maxSpeed',
+              'meter',
               'transom',
               'transomWidth',
             ],
@@ -106,7 +114,7 @@ const DECIDES: { says: (kind: GearKind) => boolean; fields: string[] }[] = [
   { says: (k) => k.lined === true, fields: ['line'] },
   { says: (k) => k.registered === true, fields: ['registered'] },
 ];
-const LABEL = ['approval', 'made', 'expires', 'inspected'];
+const LABEL = ['approval', 'made', 'expires', 'inspected', 'everyMonths'];
 const JACKET = ['buoyancy', 'crotch', 'headUp', 'paddleCut', 'floatedIn', 'hardUse', 'wornToCount'];
 const GROUND = ['lineThick', 'chainThick'];
 const BELONGS = ['on', 'fittedTo', 'owner', 'tether', 'borrowedFrom'];

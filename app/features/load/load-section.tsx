@@ -27,6 +27,7 @@ import { figureNamed } from '@escale/core/verdict';
 import { Figures } from '../trip/figure-view';
 import { useTrip } from '../trip/use-trip';
 import { AskThree } from './ask-three';
+import { OnHatch } from './on-hatch';
 import { PlanView } from './plan-view';
 import { SpotList } from './spot-list';
 import { TiltViews } from './tilt-views';
@@ -64,6 +65,7 @@ export function LoadSection() {
         </T>
       )}
       <TripForm fields={FIELDS} />
+      <OnHatch boat={boat} />
       <T as="small">
         Weights of people come from their own pages. A liquid’s weight follows from its volume; an ice box and
         a bait well weigh more than they look.

@@ -98,3 +98,13 @@ export const SEATS = {
   drag: 'Bow to the right. Drag a person, or move them with the arrow keys.',
   noPlan: 'Length and beam are needed before she can be drawn.',
 } as const;
+
+export const ON_HATCH = {
+  title: 'On or against a hatch or its latch',
+  why: '{hatches:list}: shut is not latched, and a load that shifts pushes one open.',
+  none: 'Nothing lies there',
+  some: 'Something does',
+  other: 'Something else',
+  otherFirst: 'First write what it is.',
+  add: 'Add it',
+} as const;

@@ -3,15 +3,18 @@ import { View } from 'react-native';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { TextInput } from 'react-native-paper';
 import { plusDays } from '@escale/core/earth';
-import { dueBy, reminders, testPatch, type Due, CATALOGUE } from '@escale/core/kit';
+import { CATALOGUE } from '@escale/core/kit';
+import { reminders, roundOf, type RoundTest } from '@escale/core/kit/round';
 import { Button, Row } from '../../ui/button';
 import { Empty, Page } from '../../ui/page';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
 import { TOUCH } from '../../ui/tokens';
-import { useKind, useNow, useThings, useToday } from '../../data/hooks';
+import { useNow, useThings, useToday } from '../../data/hooks';
 import { change } from '../../data/outbox';
 import { save } from '../../ui/save';
+import { partsHref } from '../../data/where';
+import { lastOut } from './last-out';
 import { SHED } from './words';
 import { plainly } from '../../data/settings';
 
@@ -21,30 +24,33 @@ const MONTH = 31,
 /** One test at a time: how it is done, what passes, and the result on record. */
 export function RoundPage() {
   const router = useRouter();
-  const { by, trip } = useLocalSearchParams<{ by?: string; trip?: string }>();
-  const { ready, shed } = useThings();
+  const { by, trip, boat: one } = useLocalSearchParams<{ by?: string; trip?: string; boat?: string }>();
+  const { ready, shed, things, trips } = useThings();
   const now = useNow(60_000);
   const today = useToday();
-  const held = useKind('gear');
   const [done, setDone] = useState<{ name: string; passed: boolean }[]>([]);
+  const boat = shed.boats.find(({ id }) => id === one);
   const [later, setLater] = useState<ReadonlySet<string>>(new Set());
-  const until = by && /^\d{4}-\d\d-\d\d$/.test(by) ? by : plusDays(today, MONTH);
-  const due = dueBy(shed.gear, CATALOGUE, until);
-  const next = due.find((d) => !later.has(d.item.id));
-  const record = (d: Due, passed: boolean, note: string) => {
-    const thing = held.find((h) => h.id === d.item.id);
-    if (thing)
-      void change(
-        thing,
-        testPatch(thing.doc, { on: today, passed, ...(note.trim() ? { note: note.trim() } : {}) }),
-        plainly(SHED.testOf, { name: d.item.name }),
-      );
-    setDone([...done, { name: d.item.name, passed }]);
+  const until = by && /^\d{4}-\d\d-\d\d$/.test(by) ? by : boat ? today : plusDays(today, MONTH);
+  const due = roundOf({
+    shed,
+    catalogue: CATALOGUE,
+    by: until,
+    today,
+    boat: boat?.id,
+    out: lastOut(trips),
+  });
+  const next = due.find((d) => !later.has(d.key));
+  const record = (d: RoundTest, passed: boolean, note: string) => {
+    const thing = things.find(({ id }) => id === d.of.id);
+    const result = { on: today, passed, ...(note.trim() ? { note: note.trim() } : {}) };
+    if (thing) void change(thing, d.patch(result), plainly(SHED.testOf, { name: d.name }));
+    setDone([...done, { name: d.name, passed }]);
   };
-  const back = () => router.push(trip ? `/trips/${trip}/pack/kit` : '/shed');
+  const back = () => router.push(trip ? `/trips/${trip}/pack/kit` : boat ? partsHref(boat.id) : '/shed');
   return (
     <Page
-      title="Inspection round"
+      title={boat ? plainly(SHED.roundOver, { boat: boat.name }) : SHED.round}
       lead={plainly(SHED.due, { until, n: due.length })}
       aside={
         <Button kind="quiet" onPress={back}>
@@ -54,10 +60,10 @@ export function RoundPage() {
     >
       {next ? (
         <OneTest
-          key={next.item.id}
+          key={next.key}
           due={next}
           record={(passed, note) => record(next, passed, note)}
-          later={() => setLater(new Set([...later, next.item.id]))}
+          later={() => setLater(new Set([...later, next.key]))}
           left={due.length}
         />
       ) : ready ? (
@@ -77,7 +83,7 @@ export function RoundPage() {
         </View>
       ) : null}
       <Row>
-        <Button onPress={() => void calendar(shed.gear, today, now)}>Dates for the calendar</Button>
+        <Button onPress={() => void calendar(shed, today, now)}>Dates for the calendar</Button>
       </Row>
       <T as="small">Tests that fall due and things that end in the next twelve months, as a calendar file.</T>
     </Page>
@@ -90,7 +96,7 @@ function OneTest({
   later,
   left,
 }: {
-  due: Due;
+  due: RoundTest;
   record: (passed: boolean, note: string) => void;
   later: () => void;
   left: number;
@@ -103,12 +109,16 @@ function OneTest({
         {due.on ? plainly(SHED.toGo, { left, on: due.on }) : plainly(SHED.toGoNever, { left })}
       </T>
       <T as="title" heading={2}>
-        {due.item.name}
+        {due.count > 1 ? plainly(SHED.roundMany, { name: due.name, n: due.count }) : due.name}
       </T>
-      <T style={{ fontSize: 18, lineHeight: 26 }}>{due.test.how}</T>
-      <T as="strong" style={{ fontSize: 17 }}>
-        {plainly(SHED.passes, { what: due.test.passes })}
-      </T>
+      {due.boat === undefined ? null : <T as="label">{due.boat}</T>}
+      {due.how ? <T style={{ fontSize: 18, lineHeight: 26 }}>{due.how}</T> : null}
+      {due.passes ? (
+        <T as="strong" style={{ fontSize: 17 }}>
+          {plainly(SHED.passes, { what: due.passes })}
+        </T>
+      ) : null}
+      {due.why ? <T as="soft">{due.why}</T> : null}
       <TextInput
         mode="outlined"
         dense
@@ -135,7 +145,7 @@ function OneTest({
 }
 
 /** The calendar's writer is loaded when it is asked for. */
-async function calendar(gear: Parameters<typeof reminders>[0], today: string, now: number): Promise<void> {
+async function calendar(shed: Parameters<typeof reminders>[0], today: string, now: number): Promise<void> {
   const { kitCalendar } = await import('@escale/core/formats/calendar');
-  save('escale-kit.ics', 'text/calendar', kitCalendar(reminders(gear, CATALOGUE, today, MONTHS_AHEAD), now));
+  save('escale-kit.ics', 'text/calendar', kitCalendar(reminders(shed, CATALOGUE, today, MONTHS_AHEAD), now));
 }

@@ -20,7 +20,7 @@ export type * from './shipped-hold';
 export type * from './shipped-signals';
 export type * from './shipped-parts';
 export type { AirReading, AirTest } from './air-test';
-export type { Part, Work } from './parts';
+export { OwnPart, Part, Work } from './parts';
 export * from './assessment';
 export * from './plan';
 export * from './watch';

@@ -28,6 +28,8 @@ export const Part = z.strictObject({
   tests: z.array(PartTest).max(MOST_TESTS).optional(),
 });
 export type Part = z.infer<typeof Part>;
+/** A part that its owner adds: it has a name. */
+export const OwnPart = Part.extend({ name: titled(Text, 'Part') });
 export const Parts = z.record(PartKey, Part);
 
 /** A repair or a service, as it was done. Kept by ids of their own, so that two phones may each add one. */

@@ -152,6 +152,7 @@ export const FACTS: Record<string, FactSpec> = {
   },
   'water.tidal': { word: 'fact.water.tidal', at: { type: 'trip', pointer: '/water' } },
   'trip.fishing': { word: 'fact.trip.fishing', at: { type: 'trip', pointer: '/fishing' } },
+  'trip.onHatch': { word: 'fact.trip.onHatch', at: { type: 'trip', pointer: '/onHatch' } },
   'trip.company': { word: 'fact.trip.company', at: { type: 'trip', pointer: '/company' } },
   'trip.alone': { word: 'fact.trip.alone', at: { type: 'trip', pointer: '/crew' } },
   'day.wind': { word: 'fact.day.wind', quantity: 'speed', at: { type: 'trip', pointer: '/leave/date' } },

@@ -99,6 +99,7 @@ function tripFacts({ trip, people, shed }: Context): Facts {
   const grounds = trip.halts.some(({ place: id }) => shed.places.find((p) => p.id === id)?.kind === 'ground');
   return {
     'trip.fishing': trip.fishing ?? grounds,
+    'trip.onHatch': trip.onHatch === undefined ? undefined : trip.onHatch.length > 0,
     'trip.company': company,
     'trip.alone': people.length > 0 ? people.length === 1 && !company : undefined,
   };

@@ -77,6 +77,7 @@ export const RULE_WORDS = {
   'fact.water.rapids': 'Rapids',
   'fact.water.grade': 'Grade of the rapids',
   'fact.trip.fishing': 'Somebody fishes',
+  'fact.trip.onHatch': 'Something lies on a hatch',
   'fact.trip.company': 'Other boats along',
   'fact.trip.alone': 'One person, one boat',
   'fact.trailer.rests': 'What she rests on',
