@@ -21,7 +21,7 @@ import {
 } from '../src/model/shipped-hold';
 import { PartsData, PartTestRow } from '../src/model/shipped-parts';
 import { Purpose, SeenData, SignalLayers } from '../src/model/shipped-signals';
-import { UsualLimits, Windage } from '../src/model/shipped-way';
+import { FitData, UsualLimits, Windage } from '../src/model/shipped-way';
 import type { Condition, ProcedureRow } from '../src/model';
 import { conditionFaults, CREW, packFaults, PACKS } from '../src/rules';
 import { placeholdersOf } from '../src/say';
@@ -66,6 +66,7 @@ const SCHEMAS: [RegExp, z.ZodType][] = [
   [/^rules\/crew/, shipped.CrewRow.array()],
   [/^passage\/keep-off/, shipped.KeepOff],
   [/^trip\/usual-limits/, UsualLimits],
+  [/^trip\/fit/, FitData],
   [/^passage\/windage/, Windage],
   [/^hold\/loads/, HoldLoads],
   [/^hold\/anchors/, AnchorData],

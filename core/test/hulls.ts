@@ -13,6 +13,7 @@ export const BOX: HullForm = {
   centre: { x: 0.5, z: 0.4 },
   seats: [{ name: 'Middle', x: 0.5, y: 0 }],
   seat: 0.3,
+  stand: 0.2,
   body: 0.25,
   holds: [{ id: 'middle', name: 'Middle', x: 0.5, y: 0, z: 0.2 }],
 };

@@ -14,6 +14,7 @@ export * from './stow';
 export * from './swamp';
 export { boatFindings } from './findings';
 export type { Laden } from './laden';
+export { standFindings } from './find-stands';
 export { airFindings } from './find-air';
 export { failedParts, partFindings, pressedFindings } from './find-parts';
 export { airLossOf, airTestAge, type AirAnswer, type AirDoubt, type AirLoss } from './air-loss';

@@ -183,7 +183,7 @@ export const rescued = (hull: Hull): Weight => ({
 });
 
 /** How far a value may be off, as a share, by how it came to be known. Our own estimate. */
-const OFF = {
+export const OFF_BY = {
   guessed: BOAT.limit('off-guessed'),
   stated: BOAT.limit('off-stated'),
   measured: BOAT.limit('off-measured'),
@@ -230,7 +230,7 @@ export function freeboardBand(
   const by = INPUTS.map((pointer) => {
     const field = pointer.slice(1) as 'length' | 'beam' | 'depth' | 'mass';
     const basis = boat[field] === undefined ? 'guessed' : (boat.basis?.[pointer] ?? 'stated');
-    const off = values[pointer] * OFF[basis];
+    const off = values[pointer] * OFF_BY[basis];
     const [low, high] = [at({ [field]: values[pointer] - off }), at({ [field]: values[pointer] + off })];
     // A side on which she would not float upright is as bad as it gets: no freeboard.
     return { pointer, spread: Math.max(Math.abs((low ?? 0) - middle), Math.abs((high ?? 0) - middle)) };
@@ -256,7 +256,9 @@ export function lieBand(
   density: number,
 ): LieBand {
   const off = (pointer: '/beam' | '/depth') =>
-    OFF[pointer === '/depth' && boat.depth === undefined ? 'guessed' : (boat.basis?.[pointer] ?? 'stated')];
+    OFF_BY[
+      pointer === '/depth' && boat.depth === undefined ? 'guessed' : (boat.basis?.[pointer] ?? 'stated')
+    ];
   const at = (sign: -1 | 0 | 1) => {
     const beam = hull.beam * (1 + sign * off('/beam'));
     const depth = hull.depth * (1 + sign * off('/depth'));

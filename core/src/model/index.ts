@@ -19,6 +19,7 @@ export type * from './shipped';
 export type * from './shipped-hold';
 export type * from './shipped-signals';
 export type * from './shipped-parts';
+export type * from './shipped-way';
 export type { AirReading, AirTest } from './air-test';
 export { OwnPart, Part, Work } from './parts';
 export * from './assessment';

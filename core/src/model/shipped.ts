@@ -56,6 +56,8 @@ export const HullForm = z.strictObject({
   /** Where somebody alone sits, if not on the first of the seats. */
   alone: Spot.optional(),
   seat: z.number().min(0),
+  /** Where feet are of who stands, as a share of the depth. */
+  stand: z.number().min(0),
   /** Metres from the seat, or from the board, up to the middle of a body. */
   body: z.number().positive(),
   /** Where things lie. */

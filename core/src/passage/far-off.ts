@@ -9,6 +9,8 @@ export interface FarOff {
   reach: Reach;
   landing: Place;
   metres: number;
+  /** How far along the leg, from 0 to 1. */
+  share: number;
   /** Epoch ms. */
   at: number;
   /** No other place lies nearer at which one may be able to land. */
@@ -75,7 +77,7 @@ export function farOff(
       if (!nearest) return 'unknown';
       if (far && nearest.metres <= far.metres) continue;
       const sure = sorted.slice(0, first).every(({ place }) => dry(place, at) === true);
-      far = { reach, landing: nearest.place, metres: nearest.metres, at, sure };
+      far = { reach, landing: nearest.place, metres: nearest.metres, share, at, sure };
     }
     return far;
   };

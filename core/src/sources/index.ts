@@ -287,6 +287,12 @@ export const SOURCES = {
     verified: false,
     noted: '2026-11-24',
   },
+  'body-middle': recalled(
+    'Middle of a standing body at 55 to 57 of 100 parts of its height, from the feet',
+    'Handbooks of biomechanics',
+    undefined,
+    'M',
+  ),
   'drag-flat': recalled(
     'Force of wind on a flat surface, ½·ρ·Cd·A·V², and wind near the water by a power of 0.11',
     'Handbooks of fluid mechanics',

@@ -7,6 +7,7 @@ import {
   fellows,
   openingFindings,
   partFindings,
+  standFindings,
 } from '../boat';
 import { plusDays, wallToInstant } from '../earth';
 import { planFindings } from '../floatplan';
@@ -72,11 +73,13 @@ import {
 } from '../water';
 import { contextOf, type AssessInput, type Context } from './context';
 import { energyFindings } from './energy';
-import { aboardFacts, placeFacts } from './facts';
+import { aboardFacts, asksWhoStands, placeFacts } from './facts';
 import { missingFindings } from './findings';
 import { holdOf } from './on-hold';
 import { stepFigures } from './step-figures';
-import { limitFinder } from './find-limits';
+import { fitFindings } from './find-fit';
+import { farOffOn, limitFinder } from './find-limits';
+import { fitOf } from './fit';
 import { TRIP } from './limits';
 import { byEstimate, inStream, unsettled } from './in-wind';
 import { withWhose } from './own-limits';
@@ -122,7 +125,12 @@ export function prepare(input: AssessInput): Prepared {
   const onWay = { ...context, places: input.shed.places };
   const way = routeFindings(onWay);
   const held = holdFindings(holdOf(context));
-  const limits = limitFinder(context);
+  const far = farOffOn(context);
+  const limits = limitFinder(context, far);
+  const stands = standFindings(
+    { ...context, density: densityOf(context.water) },
+    asksWhoStands(parties[0].facts),
+  );
   const parts = partFindings(context.boat && sure(context.boat));
   const gear = input.shed.gear.map(sure);
   const household = new Set(input.shed.people.map((p) => p.id));
@@ -149,6 +157,7 @@ export function prepare(input: AssessInput): Prepared {
       ...drinkFindings(onWay, schedule),
       ...edgeFindings(context, schedule),
       ...rampFindings(context, needs, schedule, onRamp),
+      ...stands({ ...(context.forecast ? { forecast: context.forecast } : {}), ...(worst ? { worst } : {}) }),
     ];
   };
   /** The same, as far as they hold where a wind that nobody measured on them decides the hours. */
@@ -182,6 +191,7 @@ export function prepare(input: AssessInput): Prepared {
       ...(stuck ? [stuckFinding(onWay, stuck)] : []),
       ...openingFindings(context, leave),
       ...airFindings(context.boat, own.kit.bodies.on),
+      ...fitFindings(context, fitOf(context, schedule, schedule && far(schedule), own.world)),
       ...parts({ on: days.on, endsOn: days.openUntil ?? days.endsOn, towed: trip.driveMinutes !== 0 }),
       ...(schedule ? hours(schedule, stuck, figures) : held(undefined)),
       ...boats.flatMap((boat) => partyFindings(boat, input)),

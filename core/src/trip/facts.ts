@@ -105,6 +105,10 @@ function tripFacts({ trip, people, shed }: Context): Facts {
   };
 }
 
+/** Whether anybody stands is asked where people fish, where a motor drives her, and of a board. */
+export const asksWhoStands = (facts: Facts): boolean =>
+  facts['trip.fishing'] === true || facts['boat.motor'] === true || facts['boat.kind'] === 'paddleboard';
+
 /** Rapids have to be said of a river; other waters have none unless somebody says so. */
 function rapidFacts(water: Context['water']): Facts {
   const said = known(water, '/rapids', water?.rapids) as boolean | undefined;

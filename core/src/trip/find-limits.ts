@@ -9,8 +9,10 @@ import { TRIP } from './limits';
 import { goesBeyond, LIMIT_NAMES, usualForAnybody, usualOf, type Usual } from './own-limits';
 
 /** How far off and how long, held against limits; and all that goes beyond what is usual for those who said no limit of their own. */
-export function limitFinder(context: Context): (schedule: Schedule, worst: Worst | undefined) => Finding[] {
-  const far = farOffOn(context);
+export function limitFinder(
+  context: Context,
+  far: ReturnType<typeof farOff>,
+): (schedule: Schedule, worst: Worst | undefined) => Finding[] {
   const usual = LIMIT_NAMES.flatMap((name) => {
     const found = usualOf(name, context.trip, context.crewed);
     return found ? [{ name, usual: found }] : [];
@@ -25,10 +27,16 @@ export function limitFinder(context: Context): (schedule: Schedule, worst: Worst
   };
 }
 
-function farOffOn({ launch, back, halts, shed, water, tide }: Context): ReturnType<typeof farOff> {
+/** How far the way leads from a landing; what was asked last is known still. */
+export function farOffOn({ launch, back, halts, shed, water, tide }: Context): ReturnType<typeof farOff> {
   const whole = halts.filter((halt) => halt !== undefined);
   const known = launch && back && whole.length > 0 && whole.length === halts.length;
-  return farOff(known ? reachesOf([launch, ...whole, back]) : [], shed.places, water, heightsAt(tide));
+  const far = farOff(known ? reachesOf([launch, ...whole, back]) : [], shed.places, water, heightsAt(tide));
+  let last: { schedule: Schedule; found: ReturnType<typeof far> } | undefined;
+  return (schedule) => {
+    if (last?.schedule !== schedule) last = { schedule, found: far(schedule) };
+    return last.found;
+  };
 }
 
 function offFindings(context: Context, off: FarOff | 'unknown' | undefined): Finding[] {

@@ -214,6 +214,8 @@ export function format(value: number, quantity: Quantity, system: UnitSystem, di
  * @example asPrinted(0.698, 'height') // 0.7
  */
 export function asPrinted(value: number, quantity: Quantity): number {
+  if (quantity === 'distance' && value < CLOSE)
+    return Math.round(value / STEPS.metric.step) * STEPS.metric.step;
   const unit = unitOf(quantity, 'metric');
   return toSI(Number(fromSI(value, unit).toFixed(unit.digits)), unit);
 }

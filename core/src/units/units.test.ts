@@ -3,6 +3,7 @@ import fc from 'fast-check';
 import Qty from 'js-quantities';
 import { check } from '../../test/check';
 import {
+  asPrinted,
   format,
   fromSI,
   limitInSI,
@@ -21,6 +22,13 @@ import {
   type Quantity,
   type UnitSystem,
 } from '.';
+
+test('what is near is compared in the steps in which it is told', () => {
+  expect([asPrinted(504, 'distance'), asPrinted(505, 'distance'), asPrinted(925, 'distance')]).toEqual([
+    500, 510, 930,
+  ]);
+  expect(asPrinted(1852 * 1.04, 'distance')).toBeCloseTo(1852, 6);
+});
 
 describe('constants', () => {
   const table: [string, number, string, string][] = [
