@@ -34,6 +34,7 @@ import { TiltViews } from './tilt-views';
 import { aboardOf, useLie, type Draft, type Lie } from './use-lie';
 import { usePut } from './use-put';
 import { LOAD, ONE_MORE, WAYS as WAY } from './words';
+import { WhoStands } from './who-stands';
 import { TextLink } from '../../ui/press';
 
 const WAYS = [
@@ -64,6 +65,7 @@ export function LoadSection() {
           </Link>
         </T>
       )}
+      {now && trip.crew.length > 0 ? <WhoStands boat={boat} now={now} /> : null}
       <TripForm fields={FIELDS} />
       <OnHatch boat={boat} />
       <T as="small">

@@ -108,3 +108,13 @@ export const ON_HATCH = {
   otherFirst: 'First write what it is.',
   add: 'Add it',
 } as const;
+
+export const STANDS = {
+  title: 'Standing up',
+  why: 'To fish, to pole or to drive: the one who stands tips her most.',
+  of: '{person}: sits or stands',
+  sits: 'Sits',
+  stands: 'Stands up',
+  unweighed: 'Without a weight nobody can tell.',
+  own: 'Our own sum for flat water and a boat at rest. Waves, a fish on the line and a wake take more.',
+} as const;

@@ -16,6 +16,7 @@ import { HALT } from './words';
 import { TextLink } from '../../ui/press';
 import { later } from '../../ui/later';
 
+const FitBlock = later(() => import('./fit-block').then((m) => m.FitBlock));
 const StreamBlock = later(() => import('../typed/stream-block').then((m) => m.StreamBlock));
 const TideBlock = later(() => import('../typed/tide-block').then((m) => m.TideBlock));
 
@@ -63,6 +64,7 @@ export function WaterSection() {
           onChange={(v) => change('/return', v ? v : undefined, 'the return')}
         />
       </Labelled>
+      <FitBlock />
       <BackToCar />
       <TideBlock />
       <StreamBlock />

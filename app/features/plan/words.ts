@@ -66,3 +66,25 @@ export const WORSE = {
   level: { stop: 'Stop', fix: 'Fix', know: 'Know', ready: 'Ready' },
   turn: 'You would have to turn back by {at:clock}.',
 } as const;
+
+export const FIT = {
+  title: 'Is {boat} for this water?',
+  short: {
+    fit: 'fit',
+    near: 'near the shore',
+    beyond: 'near the shore only',
+    open: 'not settled',
+    against: 'with care',
+  },
+  answer: {
+    fit: '{boat} is for this water, as far as it is known.',
+    near: '{boat} is for near the shore, and this way stays within {near:distance} of a landing.',
+    beyond: '{boat} is for near the shore only, and this way leads further out.',
+    open: 'It can’t be told yet whether {boat} is for this water.',
+    against: '{boat} may go there, and something speaks against her.',
+  },
+  against: 'Against her',
+  for: 'For her',
+  unsaid: 'Not said',
+  own: 'Practice, and our own estimate where no list says. Whoever knows her and the water stands before it.',
+} as const;

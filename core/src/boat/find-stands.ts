@@ -11,7 +11,8 @@ import { placed } from './stow';
 
 const HEEL = BOAT.at('stand/person', 'heel'),
   SEA = BOAT.at('stand/person', 'sea'),
-  COLD = BOAT.at('stand/person', 'cold');
+  COLD = BOAT.at('stand/person', 'cold'),
+  TIPS = BOAT.limit('stand-tips');
 
 export interface StandHours {
   forecast?: SortedForecast;
@@ -91,7 +92,10 @@ function standFinding({ trip, boat }: Laden, one: One, { forecast, worst }: Stan
   if (waves !== undefined && waves > SEA)
     against.push(['sea', told(phrase('stand.sea', { waves, sea: SEA }))]);
   if (skill === 'new') against.push(['new', phrase('stand.new')]);
-  if (cold !== undefined && cold < COLD) against.push(['cold', told(phrase('stand.cold', { cold }))]);
+  // Where hardly anything tips her, cold water is told and no reason to sit down.
+  const tips = found.heel === undefined || found.heel.high >= TIPS;
+  const chill = cold !== undefined && cold < COLD ? [told(phrase('stand.cold', { cold }))] : [];
+  if (tips) against.push(...chill.map((why): ['cold', Phrase] => ['cold', why]));
   const sure = forecast !== undefined && forecast.invented !== true;
   const open: Phrase[] = [
     ...(rough ? [phrase('stand.rough')] : []),
@@ -100,7 +104,7 @@ function standFinding({ trip, boat }: Laden, one: One, { forecast, worst }: Stan
     ...(!sure || !worst?.whole.water ? [phrase('stand.cold.unknown')] : []),
     ...(found.tallTaken ? [phrase('stand.tall')] : []),
   ];
-  const steady = found.over === 'no' ? [heelPhrase(found)] : [];
+  const steady = [...(found.over === 'no' ? [heelPhrase(found)] : []), ...(tips ? [] : chill)];
   const names = { person: person.name };
   const [first] = against;
   if (first)
@@ -116,7 +120,7 @@ function standFinding({ trip, boat }: Laden, one: One, { forecast, worst }: Stan
       because: [...steady, ...open],
       mend: { label: phrase('stand.unsaid.mend'), ...goTo.section('pack/load') },
     });
-  return BOAT.finding('stand/person', 'steady', person.id, {
+  return BOAT.finding('stand/person', chill.length > 0 ? 'chill' : 'steady', person.id, {
     title: phrase('stand.title', names),
     because: steady,
   });

@@ -12,6 +12,9 @@ const TALL = BOAT.limit('stand-tall'),
 /** How far off the middle somebody who stands is again and again, metres; half and one and a half times of it in the band. */
 export const SWAY = BOAT.limit('stand-sway');
 
+/** The worse end of what is not known exactly, as it is told, and the better end. */
+type End = -1 | 0 | 1;
+
 /** What becomes of her when somebody stands in her, and sways. */
 export interface Stood {
   /** `over`: she goes over, or her edge under; `maybe` so at the worse end of what is not known exactly. */
@@ -31,7 +34,7 @@ export interface Foot {
 
 /**
  * Heel and freeboard with people on their feet, one of whom sways to the side: our own balance, for flat water and a boat at rest.
- * Three balances: as measured, and at either end of beam, depth, height and sway.
+ * Six balances: as measured, and at either end of beam, depth, height and sway.
  * @param spots everyone seated, as `placed` gives them
  * @param feet ids of spots of those who stand
  * @param who the one who sways
@@ -51,7 +54,8 @@ export function stood(
         ? 'guessed'
         : (boat.basis?.[pointer] ?? 'stated')
     ];
-  const at = (sign: -1 | 0 | 1) => {
+  /** With the sway to one side; undefined where she goes over. */
+  const swayed = (sign: End, to: -1 | 1) => {
     const beam = hull.beam * (1 + sign * off('/beam'));
     const depth = hull.depth * (1 + sign * off('/depth'));
     const as = sign === 0 ? hull : hullFrom({ length: hull.length, beam, depth }, hull.form);
@@ -61,13 +65,19 @@ export function stood(
       const tall = (foot.person.height ?? TALL) - (unsaid(foot.person) ? sign * TALL_OFF : 0);
       const middle = foot.placed || hull.form.hulls ? spot.y : 0;
       const z = as.depth * as.form.stand + tall * MIDDLE;
-      return { ...spot, z, y: spot.id === who ? middle + side(middle) * SWAY * (1 - sign / 2) : middle };
+      return { ...spot, z, y: spot.id === who ? middle + to * SWAY * (1 - sign / 2) : middle };
     });
     const { outcome, free } = afloat(boat, as, up, density);
     if (outcome.state !== 'floats' || !free) return undefined;
     // Over a closed deck water runs off again; over an open edge it stays.
     if (hull.form.deck === 'open' && free.lowest <= 0) return undefined;
     return { heel: Math.abs(outcome.at.heel), free: Math.max(0, free.lowest) };
+  };
+  /** Who else is aboard lists her already: the worse of both sides counts. */
+  const at = (sign: End) => {
+    const [port, starboard] = [swayed(sign, 1), swayed(sign, -1)];
+    if (!port || !starboard) return undefined;
+    return { heel: Math.max(port.heel, starboard.heel), free: Math.min(port.free, starboard.free) };
   };
   const [worst, middle, best] = ([-1, 0, 1] as const).map(at);
   if (!middle) return { over: 'over', tallTaken };
@@ -84,8 +94,6 @@ export function stood(
   };
 }
 const unsaid = (person: Foot['person']) => person.height === undefined || guessed(person, '/height');
-/** Further to the side on which they are already. */
-const side = (y: number) => (y < 0 ? -1 : 1);
 
 /** Who was said to stand, by the id of their spot. */
 export const onFeet = (
