@@ -76,7 +76,7 @@ export function useTripView(id: string): TripView | 'loading' | 'gone' {
   const axis = useMemo(() => input && assessment && stripAxis(input, assessment), [input, assessment]);
 
   // Core is told the time again when going on would change what it says: an idle page reckons nothing.
-  const until = input && assessment ? changesAt(input, assessment.leave) : Infinity;
+  const until = input && assessment ? changesAt(input, assessment.leave, assessment.ready) : Infinity;
   if (now >= until || now < asOf) setAsOf(now);
 
   const view = useMemo<TripView | undefined>(() => {

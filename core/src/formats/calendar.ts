@@ -1,7 +1,7 @@
 import ical, { ICalAlarmType } from 'ical-generator';
 import { planReminders } from '../floatplan';
 import type { Reminder } from '../kit';
-import type { PlanView } from '../model';
+import type { PlanView, ReadyTask, Trip } from '../model';
 import { render } from '../say';
 import { MS } from '../units';
 
@@ -60,3 +60,33 @@ export function planCalendar(
   return calendar.toString();
 }
 const QUARTER = 15 * MS.minute;
+
+/**
+ * What comes before leaving as an iCalendar file, each task with an alarm when it begins. What is done or left out is not in it; a
+ * task keeps its entry's id, so that a calendar that takes the file again moves it with a trip that leaves at another hour.
+ * @param now epoch ms, the stamp of the file
+ */
+export function readyCalendar(
+  { id, title }: Pick<Trip, 'id' | 'title'>,
+  tasks: readonly ReadyTask[],
+  now: number,
+): string {
+  const calendar = ical({
+    name: `Escale: before ${title}`,
+    prodId: { company: 'Escale', product: 'beforehand', language: 'EN' },
+  });
+  for (const task of tasks) {
+    if (task.said === 'done' || task.said === 'out') continue;
+    calendar
+      .createEvent({
+        id: `${id}-${task.id}@escale`,
+        start: new Date(task.starts),
+        end: new Date(task.ends),
+        stamp: new Date(now),
+        summary: task.title,
+        ...(task.why ? { description: task.why } : {}),
+      })
+      .createAlarm({ type: ICalAlarmType.display, trigger: 0, description: task.title });
+  }
+  return calendar.toString();
+}

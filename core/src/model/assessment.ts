@@ -208,6 +208,13 @@ export interface ReadyTask {
   group: 'before' | 'evening' | 'morning' | 'launch';
   starts: number;
   ends: number;
+  /** What was said of it on this trip: done, put off until later, or left out. */
+  said?: 'done' | 'later' | 'out';
+  /** Its minutes are those it took before, in this boat. */
+  own?: boolean;
+  /** The first of what it leans on that is not done yet, by its title. */
+  waitsFor?: string;
+  weight?: 'fix' | 'know';
 }
 
 export interface Assessment {

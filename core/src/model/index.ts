@@ -21,7 +21,7 @@ export type * from './shipped-signals';
 export type * from './shipped-parts';
 export type * from './shipped-way';
 export type { AirReading, AirTest } from './air-test';
-export { OwnPart, Part, Work } from './parts';
+export { OwnPart, Part, Work, type Took } from './parts';
 export * from './assessment';
 export * from './plan';
 export * from './watch';

@@ -245,5 +245,7 @@ export type Liquid = keyof typeof LIQUIDS;
 
 /** Of the tests of a thing or a part so many are kept, the last ones. */
 export const MOST_TESTS = 60;
+/** Of how long a task took so many are kept, the last ones. */
+export const MOST_TAKEN = 10;
 /** So many things of one kind a shed holds. */
 export const MOST_OF_A_KIND = 5000;

@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import { CivilDate, Id, Text, choice, measure, titled } from './common';
-import { MOST_TESTS } from './lists';
+import { MOST_TAKEN, MOST_TESTS } from './lists';
 
 /** Name of a part in the record: of the shipped list, of an opening, or of its owner's own. */
 export const PartKey = z.string().regex(/^[a-z0-9-]{2,80}$/, 'small letters, figures and dashes');
@@ -31,6 +31,15 @@ export type Part = z.infer<typeof Part>;
 /** A part that its owner adds: it has a name. */
 export const OwnPart = Part.extend({ name: titled(Text, 'Part') });
 export const Parts = z.record(PartKey, Part);
+
+/** Of a task of getting ready: how many minutes it took, and with how many people. */
+export const Took = z.strictObject({
+  on: CivilDate,
+  minutes: z.number().int().min(1).max(600),
+  people: z.number().int().min(1).max(50).optional(),
+});
+export type Took = z.infer<typeof Took>;
+export const MinutesTaken = z.record(PartKey, z.array(Took).max(MOST_TAKEN));
 
 /** A repair or a service, as it was done. Kept by ids of their own, so that two phones may each add one. */
 export const Work = z.strictObject({

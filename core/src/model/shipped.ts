@@ -224,6 +224,11 @@ export const ReadyRow = z.strictObject({
   minutes: z.number().min(0).max(600),
   /** Only where the trip has this: all of them. */
   needs: z.array(z.enum(HAS)).optional(),
+  craft: z.array(z.enum(kinds)).min(1).optional(),
+  /** Not before these are done. */
+  leansOn: z.array(z.string().max(40)).min(1).optional(),
+  /** What it weighs when its hour has gone by and it is not done; absent: to be known. */
+  weight: z.enum(['fix', 'know']).optional(),
   /** For `before`: days ahead. */
   days: z.number().int().min(1).optional(),
   /** For `before` and `evening`: wall time at which it begins. */

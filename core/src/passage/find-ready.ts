@@ -37,3 +37,34 @@ export function readyFindings(
     }),
   ];
 }
+
+/**
+ * Tasks whose hour has gone by and that nobody ticked, what was left out, and that all is done. Who ticks nothing at all is told so
+ * once, and no more.
+ */
+export function taskFindings(
+  { trip, now }: { trip: Trip; now: number },
+  ready: readonly ReadyTask[],
+): Finding[] {
+  const tasks = ready.filter(({ id }) => id !== 'drive');
+  if (trip.status === 'done' || tasks.length === 0) return [];
+  const titles = (some: readonly ReadyTask[]) => some.map(({ title }) => title);
+  const mend = { label: phrase('ready.tasks.mend'), ...goTo.section('pack/ready') };
+  const settled = (task: ReadyTask) => task.said === 'done' || task.said === 'out';
+  const behind = tasks.filter((task) => task.ends <= now && !settled(task));
+  const out = tasks.filter((task) => task.said === 'out');
+  const made = (as: 'behind' | 'know' | 'unticked' | 'out' | 'done', because: Finding['because']) =>
+    PASSAGE.finding('ready/tasks', as, trip.id, {
+      title: phrase(`ready.tasks.${as}.title`, { n: behind.length }),
+      because,
+      mend: as === 'done' ? undefined : mend,
+    });
+  const left = out.length > 0 ? [phrase('ready.tasks.out', { what: titles(out) })] : [];
+  if (behind.length > 0) {
+    const late = [phrase('ready.tasks.late', { what: titles(behind) })];
+    if (tasks.every(({ said }) => said === undefined)) return [made('unticked', late)];
+    return [made(behind.some(({ weight }) => weight === 'fix') ? 'behind' : 'know', [...late, ...left])];
+  }
+  if (out.length > 0) return [made('out', left)];
+  return tasks.every(settled) ? [made('done', [phrase('ready.tasks.done')])] : [];
+}

@@ -11,7 +11,7 @@ export { boundFindings, leaveFindings, passageFindings } from './findings';
 export { paceFindings, stuckFinding, windFindings, windUnsure } from './find-pace';
 export type { Outing } from './outing';
 export { latestTurnOf } from './find-light';
-export { readyFindings } from './find-ready';
+export { readyFindings, taskFindings } from './find-ready';
 export { openFindings, placeFindings } from './find-place';
 export { routeFindings } from './find-way';
 export { drinkFindings, fuelFindings } from './find-stores';

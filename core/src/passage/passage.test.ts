@@ -104,7 +104,7 @@ describe('ready', () => {
   const leave = Date.UTC(2026, 4, 12, 6, 10);
   const at = (tasks: ReturnType<typeof readyTasks>, id: string) => tasks.find((t) => t.id === id)?.starts;
   test('backwards from leaving: launch, drive, morning', () => {
-    const tasks = readyTasks(rows, leave, 'UTC', new Set(), 35);
+    const tasks = readyTasks(rows, leave, 'UTC', { has: new Set(), driveMinutes: 35 });
     expect(at(tasks, 'go')).toBe(leave - 10 * MIN);
     expect(at(tasks, 'rig')).toBe(leave - 35 * MIN);
     expect(at(tasks, 'drive')).toBe(leave - 70 * MIN);
@@ -114,7 +114,10 @@ describe('ready', () => {
   });
   test('the evening is the last one that is over before the morning begins', () => {
     const evening = (hour: number, minute: number, drive: number) => {
-      const tasks = readyTasks(rows, Date.UTC(2026, 4, 12, hour, minute), 'UTC', new Set(), drive);
+      const tasks = readyTasks(rows, Date.UTC(2026, 4, 12, hour, minute), 'UTC', {
+        has: new Set(),
+        driveMinutes: drive,
+      });
       return [
         new Date(at(tasks, 'charge')!).toISOString().slice(0, 10),
         upAt(tasks)! >= at(tasks, 'pack')! + 30 * MIN,
@@ -128,7 +131,7 @@ describe('ready', () => {
     expect(evening(6, 10, 35)).toEqual(['2026-05-11', true]);
   });
   test('what the trip has brings its tasks; without a drive the morning can’t be placed', () => {
-    const tasks = readyTasks(rows, leave, 'UTC', new Set(['inflate']), undefined);
+    const tasks = readyTasks(rows, leave, 'UTC', { has: new Set(['inflate']) });
     expect(at(tasks, 'inflate-night')).toBe(Date.UTC(2026, 4, 10, 18));
     expect(upAt(tasks)).toBeUndefined();
   });
@@ -138,9 +141,10 @@ describe('ready', () => {
         fc.integer({ min: Date.UTC(2026, 0, 1), max: Date.UTC(2027, 0, 1) }),
         fc.integer({ min: 0, max: 300 }),
         (when, drive) => {
-          const tasks = readyTasks(rows, when, 'America/New_York', new Set(), drive).filter(
-            (t) => t.group === 'morning' || t.group === 'launch',
-          );
+          const tasks = readyTasks(rows, when, 'America/New_York', {
+            has: new Set(),
+            driveMinutes: drive,
+          }).filter((t) => t.group === 'morning' || t.group === 'launch');
           tasks.slice(1).forEach((t, i) => expect(t.starts).toBe(tasks[i].ends));
           expect(tasks.at(-1)?.ends).toBe(when);
         },

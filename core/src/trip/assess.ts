@@ -20,7 +20,7 @@ import {
   type KitMatch,
 } from '../kit';
 import { TRAILED } from '../model/lists';
-import type { Assessment, Finding, Phrase, Schedule } from '../model';
+import type { Assessment, Finding, Phrase, ReadyTask, Schedule } from '../model';
 import {
   boundFindings,
   drinkFindings,
@@ -36,6 +36,8 @@ import {
   READY,
   readyFindings,
   readyTasks,
+  saidOf,
+  taskFindings,
   scheduleOf,
   stuckFinding,
   routeFindings,
@@ -125,6 +127,7 @@ export function prepare(input: AssessInput): Prepared {
   const onWay = { ...context, places: input.shed.places };
   const way = routeFindings(onWay);
   const held = holdFindings(holdOf(context));
+  const getting = gettingReady(context);
   const far = farOffOn(context);
   const limits = limitFinder(context, far);
   const stands = standFindings(
@@ -179,10 +182,7 @@ export function prepare(input: AssessInput): Prepared {
   const assessAt = (leave: number | undefined): Assessment => {
     const { schedule, stuck, days, boats, own } = reckon(leave);
     const figures: Figures = { ...fixed.figures };
-    const ready =
-      schedule && zone !== undefined
-        ? readyTasks(READY, schedule.leave, zone, has(context), trip.driveMinutes)
-        : [];
+    const ready = schedule && zone !== undefined ? readyTasks(READY, schedule.leave, zone, getting) : [];
     const findings: Finding[] = [
       ...fixed.findings,
       ...way.standing,
@@ -200,6 +200,7 @@ export function prepare(input: AssessInput): Prepared {
       ...energyFindings(context, schedule, own.kit.pieces),
       ...planFindings({ ...context, contacts: contactsOf(context) }, schedule),
       ...readyFindings(context, schedule, ready),
+      ...taskFindings(context, ready),
     ];
     return {
       core: CORE_VERSION,
@@ -307,15 +308,20 @@ function homeByOf({ trip, zone }: Context): number | undefined {
 }
 
 /**
- * The next instant at which the same input says something else because time went by: leaving is past, a forecast has grown
- * old or is told to be older. Until then nothing has to be reckoned anew. @returns epoch ms, after `now`; Infinity: never
+ * The next instant at which the same input says something else because time went by: leaving is past, a task’s hour has gone by, a
+ * forecast has grown old or is told to be older. Until then nothing has to be reckoned anew. @returns epoch ms, after `now`; Infinity: never
  */
-export function changesAt({ trip, now, conditions }: AssessInput, leave: number | undefined): number {
+export function changesAt(
+  { trip, now, conditions }: AssessInput,
+  leave: number | undefined,
+  ready: readonly ReadyTask[] = [],
+): number {
   const { forecast } = conditionsFor(trip, conditions);
   const issued = forecast && Date.parse(forecast.issuedAt);
   const ages = issued === undefined ? Infinity : Math.max(oldFrom(issued), now + RETOLD);
   const passes = leave !== undefined && leave >= now ? leave + 1 : Infinity;
-  return Math.min(ages, passes);
+  const tasks = ready.map(({ ends }) => ends).filter((ends) => ends > now);
+  return Math.min(ages, passes, ...tasks);
 }
 /** How old a forecast is, is told anew so often. */
 const RETOLD = TRIP.limit('age-retold') * MS.second;
@@ -353,6 +359,16 @@ function withLatestTurn(context: Context, schedule: Schedule, homeBy: number | u
   const latestTurn = latestTurnOf(context, schedule, homeBy);
   return latestTurn === undefined ? schedule : { ...schedule, latestTurn };
 }
+
+/** Who goes, in what, and what was said of getting ready. */
+const gettingReady = (context: Context) => ({
+  has: has(context),
+  ...(context.boat ? { craft: context.boat.kind } : {}),
+  driveMinutes: context.trip.driveMinutes,
+  people: context.people.length,
+  took: context.boat?.minutes,
+  said: saidOf(context.ticks),
+});
 
 /** What the trip has, in the words that tasks of getting ready ask for. */
 function has({ boat, people }: Context): Set<string> {
