@@ -180,7 +180,7 @@ test('a field that a finding points at is in sight, also where its group is fold
   show(<ThingFormPart type="boat" doc={boat} at="/fuelTank" onPatch={() => undefined} />);
   expect(await screen.findByRole('radiogroup', { name: 'Fuel tank' })).toBeTruthy();
   expect(
-    screen.getByRole('button', { name: /^Motor and fuel, 0 of 8 said/ }).getAttribute('aria-expanded'),
+    screen.getByRole('button', { name: /^Motor and fuel, 0 of 9 said/ }).getAttribute('aria-expanded'),
   ).toBe('true');
   expect(screen.queryByRole('radiogroup', { name: 'Bottom' })).toBeNull();
 });

@@ -1,26 +1,18 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { clock } from '@escale/core/say';
 import { lastLook, packGroups } from '@escale/core/kit';
 import { MS } from '@escale/core/units';
 import { useNow } from '../../data/hooks';
 import { Choice, Tick } from '../../ui/choice';
 import { T } from '../../ui/text';
-import { usePalette } from '../../ui/theme';
 import { tick } from '../../data/outbox';
 import { packListOf, useTrip } from '../trip/use-trip';
 import { lookHolds } from '@escale/core/boat';
 import { gearState, placeWord } from '../shed/gear-note';
 import { useGoes } from './goes';
-import { BEFOREHAND, KIT } from './words';
+import { Backwards } from './backwards';
+import { KIT } from './words';
 import { plainly } from '../../data/settings';
-
-const GROUP = {
-  before: 'Days before',
-  evening: 'The evening before',
-  morning: 'Morning',
-  launch: 'At the water',
-} as const;
 
 /** What to do before, reckoned backwards from leaving, and the packing list. */
 export function ReadySection() {
@@ -29,48 +21,6 @@ export function ReadySection() {
       <Backwards />
       <Packing />
       <LastLook />
-    </View>
-  );
-}
-
-function Backwards() {
-  const p = usePalette();
-  const { assessment, reader, says } = useTrip();
-  if (assessment.ready.length === 0)
-    return <T as="soft">Without a time to leave nothing can be reckoned backwards.</T>;
-  return (
-    <View style={{ gap: 12 }}>
-      {(Object.keys(GROUP) as (keyof typeof GROUP)[]).map((group) => {
-        const tasks = assessment.ready.filter((task) => task.group === group);
-        return tasks.length === 0 ? null : (
-          <View key={group}>
-            <T as="caps">{says(BEFOREHAND.group, { group: GROUP[group], day: tasks[0].starts })}</T>
-            {tasks.map((task) => (
-              <View
-                key={task.id}
-                style={{
-                  flexDirection: 'row',
-                  gap: 12,
-                  paddingVertical: 6,
-                  borderBottomWidth: 1,
-                  borderColor: p.line,
-                }}
-              >
-                <T as="strong" style={{ width: reader.hours === 12 ? 76 : 52 }}>
-                  {clock(task.starts, reader)}
-                </T>
-                <View style={{ flex: 1 }}>
-                  <T>{task.title}</T>
-                  {task.why ? <T as="small">{task.why}</T> : null}
-                </View>
-                <T as="small">
-                  {says(BEFOREHAND.minutes, { n: Math.round((task.ends - task.starts) / MS.minute) })}
-                </T>
-              </View>
-            ))}
-          </View>
-        );
-      })}
     </View>
   );
 }

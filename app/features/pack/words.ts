@@ -31,7 +31,40 @@ export const KIT = {
 
 export const BEFOREHAND = {
   group: '{group}, {day:day}',
+  groups: {
+    before: 'Days before',
+    evening: 'The evening before',
+    morning: 'Morning',
+    launch: 'At the water',
+  },
+  noLeave: 'Without a time to leave nothing can be reckoned backwards.',
   minutes: '{n} min',
+  ownMinutes: '{n} min, as it took you',
+  at: '{at:clock} {task}',
+  label: '{what}: {task}',
+  waits: 'waits for: {what}',
+  since: 'begun at {at:clock}',
+  gone: 'its hour has gone by',
+  isLater: 'put off',
+  isOut: 'left out this time',
+  begin: 'Begin',
+  later: 'Put off',
+  notLater: 'Not put off',
+  out: 'Leave out',
+  back: 'Do it after all',
+  charge: '{name} at {share:percent}',
+  changedCharge: 'the charge of {name}',
+  notFull: 'Not known to be full: {names:list}.',
+  allFull: 'All of them are full now',
+  howLong: 'How long did it take?',
+  took: 'It took',
+  less: 'Five minutes less',
+  more: 'Five minutes more',
+  keep: 'Keep',
+  changed: 'how long it took',
+  calendar: 'Into the calendar',
+  calendarWhy:
+    'A file for any calendar, with an alarm when each task begins. “Begin” times a task: the next trip in this boat reckons with it.',
 } as const;
 
 export const PLAN = {

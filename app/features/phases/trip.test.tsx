@@ -168,7 +168,7 @@ describe('what a trip opens with', () => {
 test('ready: backwards from leaving, and a tick that is sent', async () => {
   show(<ReadySection />, { trip: TRIP });
   const hat = await screen.findByRole('checkbox', { name: 'Hat' });
-  expect(screen.getByText('Breakfast and something warm')).toBeTruthy();
+  expect(screen.getByRole('checkbox', { name: /^\d\d:\d\d Breakfast and something warm$/ })).toBeTruthy();
   await user.click(hat);
   await waitFor(() => expect(server.ticks.has('forgotten:hat')).toBe(true));
 });

@@ -17,7 +17,7 @@ describe('trips', () => {
     show(<TripsPage />);
     const next = await screen.findByRole('region', { name: 'Tern Holm, at dawn' });
     expect(await within(next).findByText('06:20')).toBeTruthy();
-    for (const words of ['in 15 h 20', '04:05', '10:12', /^Not like this\./, /No float plan is filed/])
+    for (const words of ['in 15 h 20', '03:50', '10:12', /^Not like this\./, /No float plan is filed/])
       expect(within(next).getByText(words)).toBeTruthy();
     expect(within(next).getByRole('img', { name: /Day strip: leave 06:20, home 10:12/ })).toBeTruthy();
     await user.click(within(next).getByRole('button', { name: 'Open the trip' }));
