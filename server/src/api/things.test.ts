@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, beforeEach, describe, expect, test } from '@jest/globals';
 import { demoBundle } from '@escale/core/formats';
-import { makeWorld, NOW, uuid, TRIP, WHISTLE, type World } from '../../test/world';
+import { BOAT, makeWorld, NOW, uuid, TRIP, WHISTLE, type World } from '../../test/world';
 
 let world: World;
 beforeAll(async () => {
@@ -46,6 +46,32 @@ describe('commands', () => {
       title: 'Mine',
       parked: 'by the church',
     });
+  });
+  test('two devices may each test another part of one boat; the same part, or all of them at once, is a quarrel', async () => {
+    const part = (pointer: string, value: unknown = 'ready') => ({
+      kind: 'patch',
+      patch: [{ op: 'set', pointer, value }],
+    });
+    const other = { device: uuid() };
+    expect((await world.command(BOAT, 'boat', 1, part('/parts/hull/state'))).status).toBe(200);
+    expect((await world.command(BOAT, 'boat', 1, part('/parts/handles/state'), other)).status).toBe(200);
+    expect((await world.command(BOAT, 'boat', 1, part('/parts/hull/state', 'failed'), other)).status).toBe(
+      409,
+    );
+    expect((await world.command(BOAT, 'boat', 1, part('/parts', {}), other)).status).toBe(409);
+    const boat = (await things()).find((t) => t.id === BOAT)!;
+    expect(boat.doc.parts).toMatchObject({ hull: { state: 'ready' }, handles: { state: 'ready' } });
+  });
+  test('a part with an interval of nought, or a key that is none, is refused in words and nothing is lost', async () => {
+    for (const patch of [
+      { op: 'set', pointer: '/parts/hull/everyMonths', value: 0 },
+      { op: 'set', pointer: '/parts/Hull!', value: { state: 'ready' } },
+      { op: 'set', pointer: '/parts/hull/state', value: 'broken' },
+    ]) {
+      const refused = await world.command(BOAT, 'boat', 1, { kind: 'patch', patch: [patch] });
+      expect([refused.status, JSON.stringify(refused.body)]).toEqual([422, expect.stringMatching(/parts/)]);
+    }
+    expect((await things()).find((t) => t.id === BOAT)).toMatchObject({ version: 1 });
   });
   test('what one device wrote offline, in order, goes through though another wrote beside it', async () => {
     expect(
