@@ -91,6 +91,7 @@ function boatGroups(doc: Doc): Group[] {
       : []),
     ...(sailed(doc) ? [{ title: 'Rig', fields: ['rig', 'trapeze'] }] : []),
     ...(TRAILED.has(doc.kind) ? [{ title: 'On the road', fields: ['trailer'] }] : []),
+    { title: 'Papers', fields: ['papers'] },
     {
       title: 'How she is known',
       fields: ['hullColour', 'deckColour', 'marks', 'modelYear', ...(motor ? ['advisedLoad'] : []), 'damage'],
@@ -113,6 +114,7 @@ const DECIDES: { says: (kind: GearKind) => boolean; fields: string[] }[] = [
   { says: (k) => k.drags === true, fields: ['across'] },
   { says: (k) => k.lined === true, fields: ['line'] },
   { says: (k) => k.registered === true, fields: ['registered'] },
+  { says: (k) => k.marked === true, fields: ['marks'] },
 ];
 const LABEL = ['approval', 'made', 'expires', 'inspected', 'everyMonths'];
 const JACKET = ['buoyancy', 'crotch', 'headUp', 'paddleCut', 'floatedIn', 'hardUse', 'wornToCount'];

@@ -12,7 +12,7 @@ const WORD = { yes: 'in order', no: 'not in order', unknown: 'to be settled' } a
 export function OfficerPage() {
   const p = usePalette();
   const { assessment, trip } = useTrip();
-  const stops = officersCheck(OFFICER, assessment.requirements);
+  const stops = officersCheck(OFFICER, assessment.requirements, assessment.findings);
   const finding = (rule: string) => assessment.findings.find((f) => f.id === `kit/${rule}/${trip.id}`);
   return (
     <ScrollView
@@ -39,16 +39,15 @@ export function OfficerPage() {
           <T as="soft" style={{ paddingHorizontal: 12, paddingBottom: 4 }}>
             {stop.ask}
           </T>
-          {stop.requirements.map((r) => {
-            const f = finding(r.rule);
-            return f ? (
+          {[...stop.requirements.map((r) => finding(r.rule)), ...stop.found].map((f) =>
+            f ? (
               f.level === 'ready' ? (
                 <FindingRow key={f.id} finding={f} />
               ) : (
                 <FindingCard key={f.id} finding={f} />
               )
-            ) : null;
-          })}
+            ) : null,
+          )}
         </View>
       ))}
       {stops.length === 0 ? (

@@ -16,6 +16,7 @@ export { boatFindings } from './findings';
 export type { Laden } from './laden';
 export { heelPhrase, standFindings } from './find-stands';
 export { onFeet, stood, type Stood } from './stand';
+export { paperFindings } from './find-papers';
 export { airFindings } from './find-air';
 export { failedParts, partFindings, pressedFindings } from './find-parts';
 export { airLossOf, airTestAge, type AirAnswer, type AirDoubt, type AirLoss } from './air-loss';

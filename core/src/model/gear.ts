@@ -100,6 +100,11 @@ export const GearItem = z
     wornToCount: titled(z.boolean().optional(), 'Label: counts only when worn', {
       help: 'Printed on many inflatable jackets.',
     }),
+    marks: choice('Number on its buoy', {
+      both: 'Reads from both sides',
+      one: 'Reads from one side only',
+      none: 'None',
+    }).optional(),
     registered: choice('Registered', { yes: 'Yes, and current', no: 'No' }).optional(),
   })
   .refine((g) => g.minMass === undefined || g.maxMass === undefined || g.minMass <= g.maxMass, {

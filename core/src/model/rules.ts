@@ -228,6 +228,8 @@ export const GearKind = z.strictObject({
   /** A sea anchor or a sock, which is told by its width and its line. */
   drags: z.boolean().optional(),
   sized: z.boolean().optional(),
+  /** Left in the water by itself, under a number. */
+  marked: z.boolean().optional(),
   registered: z.boolean().optional(),
   charged: z.number().min(0).max(1).optional(),
   /** When it is put in hand; absent: the evening before. */

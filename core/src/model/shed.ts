@@ -171,6 +171,18 @@ export const Rudder = z.strictObject({
   jams: titled(z.boolean().optional(), 'Has a slot in which sand jams'),
 });
 
+/** Papers of a boat and the number on her sides. */
+export const Papers = z.strictObject({
+  hired: titled(z.boolean().optional(), 'Hired, or lent by somebody'),
+  insuredUntil: titled(CivilDate.optional(), 'Insured until', {
+    help: 'Of a boat that is not yours: asked of whoever lends her.',
+  }),
+  notes: titled(Note.optional(), 'What her owner asks', { long: true }),
+  number: titled(z.string().max(40).optional(), 'Registration number'),
+  numberUntil: titled(CivilDate.optional(), 'The number holds until'),
+  bothSides: titled(z.boolean().optional(), 'It reads from both sides'),
+});
+
 export const Plate = z.strictObject({
   persons: measure('count', 'Persons', 1, 50).int().optional(),
   personsMass: measure('mass', 'Weight of persons', 1, 10_000).optional(),
@@ -288,6 +300,7 @@ export const Boat = z.strictObject({
   parts: Parts.optional().meta({ hidden: true } satisfies FieldMeta),
   minutes: MinutesTaken.optional().meta({ hidden: true } satisfies FieldMeta),
   works: Works.optional().meta({ hidden: true } satisfies FieldMeta),
+  papers: titled(Papers.optional(), 'Papers and number'),
   damage: titled(Note.optional(), 'Damage and quirks', { long: true }),
   hullColour: titled(z.string().max(40).optional(), 'Colour below'),
   deckColour: titled(z.string().max(40).optional(), 'Colour above'),

@@ -243,6 +243,8 @@ export const OfficerRow = z.strictObject({
   ask: z.string().max(200),
   capabilities: z.array(z.enum(CAPABILITIES)),
   worn: z.boolean().optional(),
+  /** What is found besides the law and belongs here, by how its id begins. */
+  findings: z.array(z.string().max(40)).optional(),
 });
 export type OfficerRow = z.infer<typeof OfficerRow>;
 

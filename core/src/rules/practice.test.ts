@@ -64,6 +64,7 @@ const TOPICS: Record<string, (results: RuleResult[]) => boolean> = {
   light: (r) => asks(r, 'white-light'),
   sun: (r) => asks(r, 'sun-wear'),
   watch: (r) => asks(r, 'timepiece'),
+  licence: (r) => asks(r, 'licence'),
   toilet: (r) => asks(r, 'toilet'),
   repair: (r) => asks(r, 'repair'),
   warm: (r) => asks(r, 'warm-wear'),

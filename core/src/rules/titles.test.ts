@@ -101,6 +101,7 @@ const NOUNS: Record<string, Asked> = {
   batteries: of('spare-cells'),
   fenders: of('fend'),
   rod: of('rod'),
+  licence: of('licence'),
   gaff: of('gaff'),
   pliers: of('hook-cutter'),
   hook: of('hook-cutter'),
@@ -122,7 +123,7 @@ const JOINTS = new Set(
     'all that then m years old ready day night too up look theirs aboard children wear worn jackets ' +
     'lifejackets high risk bylaw after its one large another power sail small slow fitted sealed ' +
     'spare throw floating distress electric white all-round flotation buoyant heaving watertight fire ' +
-    'engine cut-off link kill life person drinking warm sheathed throwable sound radar passage ' +
+    'fishing engine cut-off link kill life person drinking warm sheathed throwable sound radar passage ' +
     'life-saving navigation aids buoyancy stove radio safety back move bulkheads landing launch ' +
     'sunset beyond sixteen younger watercraft october november september may april mid-september ' +
     'mid-may cable her hull tubes electric both board righting alone pocket strong wind rapids hard flip round outside ' +

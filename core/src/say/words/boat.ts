@@ -56,6 +56,23 @@ export const BOAT_WORDS = {
   'stand.cold.unknown': 'How cold the water is, is not known for all of these hours.',
   'stand.tall': 'A height was taken, because nobody said it.',
   'stand.sits': '{person} sits',
+  'papers.mend': 'Look at her papers',
+  'papers.insurance.title': '{boat} is not yours: who insures her',
+  'papers.insurance.open':
+    'Nobody said until when she is insured. Ask whoever lends her, before something breaks.',
+  'papers.insurance.ended': 'Her insurance ends on {on:date}, before you are home.',
+  'papers.insurance.holds': 'Insured until {on:date}.',
+  'papers.notes.title': 'What the owner of {boat} asks',
+  'papers.notes': '{notes}',
+  'papers.notes.open.title': 'What does the owner of {boat} ask?',
+  'papers.notes.open':
+    'Where she may go, with how many, what breaks easily, how she is given back: ask, and write it down.',
+  'papers.number.title': 'The number of {boat}',
+  'papers.number.ended': 'It ends on {on:date}, before you are home.',
+  'papers.number.one': 'It reads from one side only.',
+  'papers.number.until': 'Until when it holds was not said.',
+  'papers.number.sides': 'Whether it reads from both sides was not said.',
+  'papers.number.holds': 'It holds, and reads from both sides.',
   'hatch.title': 'What lies on a hatch',
   'hatch.open':
     'Nobody said that nothing lies on or against a hatch or its latch. A load that shifts there pushes it open.',

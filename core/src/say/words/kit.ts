@@ -1,5 +1,10 @@
 /** Sentences of kit: what is asked, what counts, what does not and why. */
 export const KIT_WORDS = {
+  'marks.title': 'Number on the buoy of {item}',
+  'marks.open': 'Nobody said whether it reads from both sides.',
+  'marks.both': 'It reads from both sides.',
+  'marks.one': 'It reads from one side only: from the other it is nobody’s.',
+  'marks.none': 'It carries no number.',
   'kit.alone.missing': 'Not met: {title}',
   'kit.alone.open': 'Not settled: {title}',
   'kit.title': '{title}',
@@ -194,7 +199,7 @@ export const KIT_WORDS = {
   'capability.repair': 'repair kit',
   'capability.inflate': 'pump for the hull',
   'capability.drive-battery': 'charged drive battery',
-  'capability.licence': 'licence',
+  'capability.licence': 'fishing licence',
   'capability.heaving-line': 'buoyant heaving line',
   'capability.lifebuoy': 'lifebuoy with a line',
   'capability.re-board': 'a way back aboard',
