@@ -3,7 +3,7 @@ import { faultsOf, grown, readJson } from './json';
 import { checkPack } from './pack';
 
 /** Largest bundle that is read: a shed of thousands of things is under a tenth of it. */
-export const MOST_BYTES = 20_000_000;
+export const MOST_BYTES = 100_000_000;
 
 export type BundleResult = { ok: true; bundle: Bundle } | { ok: false; faults: string[] };
 

@@ -1,7 +1,8 @@
 import * as z from 'zod';
 import { Instant } from './common';
 import type { ThingType } from './common';
-import { MOST_OF_A_KIND } from './lists';
+import { MOST_OF_A_KIND, MOST_PHOTOS } from './lists';
+import { PhotoData, PhotoHash } from './photo';
 import { OwnPack } from './rules';
 import { Place, Water } from './places';
 import { GearItem } from './gear';
@@ -58,5 +59,10 @@ export const Bundle = z.strictObject({
   shed: Shed,
   trips: z.array(Trip).max(MOST_OF_A_KIND),
   conditions: z.record(z.string(), Conditions).optional(),
+  /** By hash, in base64. Absent in files of before. */
+  photos: z
+    .record(PhotoHash, PhotoData)
+    .refine((all) => Object.keys(all).length <= MOST_PHOTOS, `at most ${MOST_PHOTOS} photos`)
+    .optional(),
 });
 export type Bundle = z.infer<typeof Bundle>;

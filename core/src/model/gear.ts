@@ -1,5 +1,6 @@
 import * as z from 'zod';
 import { CivilDate, Text, choice, measure, ref, thing, titled } from './common';
+import { PhotoNotes } from './photo';
 import { ANCHORS, LINES, MOST_TESTS, POLES, RELEASES, STOWAGE, TRIGGERS } from './lists';
 
 export const GearItem = z
@@ -41,6 +42,7 @@ export const GearItem = z
       'Tests',
       { hidden: true },
     ),
+    photos: titled(PhotoNotes.optional(), 'Photos', { hidden: true }),
     charge: measure('percent', 'Charge', 0, 1).optional(),
     lasts: measure(
       'duration',

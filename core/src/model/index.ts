@@ -21,6 +21,7 @@ export type * from './shipped-signals';
 export type * from './shipped-parts';
 export type * from './shipped-way';
 export type { AirReading, AirTest } from './air-test';
+export * from './photo';
 export { OwnPart, Part, Work, type Took } from './parts';
 export * from './assessment';
 export * from './plan';

@@ -247,5 +247,9 @@ export type Liquid = keyof typeof LIQUIDS;
 export const MOST_TESTS = 60;
 /** Of how long a task took so many are kept, the last ones. */
 export const MOST_TAKEN = 10;
+/** Photos of a household, and how large each is: bytes, and characters when it travels. */
+export const MOST_PHOTOS = 300;
+export const MOST_PHOTO_BYTES = 200_000;
+export const MOST_PHOTO_CHARACTERS = 4 * Math.ceil(MOST_PHOTO_BYTES / 3);
 /** So many things of one kind a shed holds. */
 export const MOST_OF_A_KIND = 5000;

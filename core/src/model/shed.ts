@@ -2,6 +2,7 @@ import * as z from 'zod';
 import { CivilDate, Note, PartialDate, Text, choice, measure, thing, titled, type FieldMeta } from './common';
 import { AirTest } from './air-test';
 import { MinutesTaken, Parts, Works } from './parts';
+import { PhotoNotes } from './photo';
 import { Limits } from './own-limits';
 import { CRAFT, IN_WATER, LETS_GO, RESTS, SKILLED, SWIMMING, WINCHES } from './lists';
 
@@ -298,6 +299,7 @@ export const Boat = z.strictObject({
   rig: titled(Rig.optional(), 'Rig'),
   meter: measure('duration', 'Hours the motor has run', 0, 360_000_000).optional(),
   parts: Parts.optional().meta({ hidden: true } satisfies FieldMeta),
+  photos: PhotoNotes.optional().meta({ hidden: true } satisfies FieldMeta),
   minutes: MinutesTaken.optional().meta({ hidden: true } satisfies FieldMeta),
   works: Works.optional().meta({ hidden: true } satisfies FieldMeta),
   papers: titled(Papers.optional(), 'Papers and number'),

@@ -15,6 +15,7 @@ import {
   Instant,
 } from './common';
 import { Limits } from './own-limits';
+import { PhotoNotes } from './photo';
 import {
   BACK_TO_CAR,
   CLOTHING,
@@ -217,6 +218,8 @@ export const Trip = z.strictObject({
     .array(z.strictObject({ item: Id, place: z.enum(Object.keys(STOWAGE) as [Stowage, ...Stowage[]]) }))
     .max(500)
     .meta({ hidden: true } satisfies FieldMeta),
+  /** What was seen shut, or as it was left: of openings by their key. */
+  photos: titled(PhotoNotes.optional(), 'Photos', { hidden: true }),
   /** Names of what lies on or against a hatch or its latch; an empty list: nothing does. */
   onHatch: titled(z.array(Text).max(30).optional(), 'What lies on or against a hatch or its latch'),
   status: choice('State', { planned: 'Planned', on: 'On now', done: 'Done' }),

@@ -25,6 +25,7 @@ import { exchange } from './exchange';
 import { openApi } from './openapi';
 import { plans } from './plans';
 import { notFound, onError, parse, Problem } from './problem';
+import { photos } from './photos';
 import { things } from './things';
 import { unchanged } from './unchanged';
 import { clockOf, isLetIn, notLetIn, whoOf } from './who';
@@ -214,6 +215,7 @@ function apiOf(services: Services, below: Below): express.Router {
   api.use(backdropOf(below.backdrop));
   api.get('/openapi.json', (_req, res) => void res.json(openApi()));
   api.use(things(services));
+  api.use(photos(services));
   api.use(plans(services, kick));
   api.use(erasing(services, (gone) => below.keeper?.erased(gone)));
   api.use(notFound);

@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { Bundle, Conditions, FileRequest, PlanDeed, RulePack, THINGS } from '@escale/core/model';
+import { Bundle, Conditions, FileRequest, Photo, PlanDeed, RulePack, THINGS } from '@escale/core/model';
 import { Command } from '../things/command';
 import { Tick } from '../things/tick';
 
@@ -20,6 +20,7 @@ const COMPONENTS = {
   Command,
   Conditions,
   FileRequest,
+  Photo,
   PlanDeed,
   RulePack,
   Tick,
@@ -106,6 +107,16 @@ const PATHS: Record<string, Record<string, object>> = {
       ...takes('Command'),
       ...answer('The thing as it is now.'),
     },
+  },
+  '/api/photos': {
+    post: {
+      summary: 'Keep a photo by its hash; sent twice, kept once.',
+      ...takes('Photo'),
+      ...answer('Its hash.'),
+    },
+  },
+  '/api/photos/{hash}': {
+    get: { summary: 'A photo.', ...path('hash'), ...answer('The photo.', 'Photo') },
   },
   '/api/ticks/{list}': {
     get: {

@@ -15,8 +15,8 @@ import type { Db } from '../db/open';
  * round, and one of an older version into a newer one.
  */
 const FORMAT = 1;
-/** Rows read or written in one go. */
-const AT_ONCE = 500;
+/** Rows read or written in one go: of photos they are fifty megabytes. */
+const AT_ONCE = 200;
 
 /** The tables in the order in which the schema names them. */
 export const TABLES: string[] = Object.values(schema)

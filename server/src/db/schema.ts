@@ -68,6 +68,18 @@ export const erased = pgTable('erased', {
   at: instant('at').notNull(),
 });
 
+/** Photos of things, each once by its hash, in base64 as they travel. */
+export const photo = pgTable(
+  'photo',
+  {
+    household: uuid('household').notNull(),
+    hash: text('hash').notNull(),
+    data: text('data').notNull(),
+    createdAt: instant('created_at').notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.household, t.hash] })],
+);
+
 /** A trip's forecast that came with a bundle: where there is one, no service is asked. */
 export const tripConditions = pgTable('trip_conditions', {
   trip: uuid('trip').primaryKey(),

@@ -10,6 +10,7 @@ import { lockPlan } from '../plans/lock';
 import type { Principal } from '../principal';
 import { Refusal } from '../refusal';
 import type { Services } from '../services';
+import { dropUnused } from '../things/photo';
 import { bare, isBare, standing, type Standing } from './bare';
 
 /** Something that is erased, as it is noted outside the database. */
@@ -130,7 +131,7 @@ async function under(tx: Db, { id, type, household }: Row): Promise<Row[]> {
     .for('update');
 }
 
-async function empty(tx: Db, { id, type, household, deletedAt }: Row, now: number): Promise<void> {
+async function empty(tx: Db, { id, type, household, deletedAt, doc }: Row, now: number): Promise<void> {
   const at = new Date(now);
   await tx
     .update(thing)
@@ -138,6 +139,7 @@ async function empty(tx: Db, { id, type, household, deletedAt }: Row, now: numbe
     .where(eq(thing.id, id));
   await tx.delete(tripConditions).where(eq(tripConditions.trip, id));
   await tx.delete(tick).where(and(eq(tick.household, household), sql`${tick.list} LIKE ${`%${id}%`}`));
+  await dropUnused(tx, household, now, Object.keys((doc as { photos?: object }).photos ?? {}));
   await tx.insert(erased).values({ thing: id, household, type, at }).onConflictDoNothing();
 }
 

@@ -7,6 +7,7 @@ import type { Principal } from '../principal';
 import { Refusal } from '../refusal';
 import { erasedOf } from '../things/erased';
 import { conditionsOf, loadShed } from '../things/shed';
+import { keepPhoto, photosOf } from '../things/photo';
 import type { Services } from '../services';
 
 /** The whole memory as a bundle, with the forecast of each trip that is still to come. */
@@ -19,6 +20,7 @@ export async function exportBundle(
   const conditions: NonNullable<Bundle['conditions']> = {};
   for (const trip of trips.filter((t) => t.status !== 'done'))
     conditions[trip.id] = await conditionsOf(trip, shed, { weather, clock, db }, household);
+  const photos = await photosOf(db, household);
   return {
     escale: 'bundle',
     schema: BUNDLE_SCHEMA,
@@ -26,6 +28,7 @@ export async function exportBundle(
     shed,
     trips,
     conditions,
+    ...(Object.keys(photos).length > 0 ? { photos } : {}),
   };
 }
 
@@ -40,10 +43,11 @@ export interface Imported {
 /** All of a bundle or nothing. A thing that is here already is replaced when it differs, and said so. */
 export async function importBundle(
   tx: Db,
-  { household }: Principal,
+  principal: Principal,
   bundle: Bundle,
   now: number,
 ): Promise<Imported> {
+  const { household } = principal;
   const counts: Imported = { added: 0, changed: 0, same: 0, erased: 0 };
   const shelves = (Object.entries(SHELF) as [ThingType, keyof Bundle['shed']][]).flatMap(([type, shelf]) =>
     bundle.shed[shelf].map((doc) => ({ type, doc })),
@@ -81,6 +85,9 @@ export async function importBundle(
       counts.changed += 1;
     } else counts.same += 1;
   }
+  // Things first: a photo that one of them names is in use.
+  for (const [hash, data] of Object.entries(bundle.photos ?? {}))
+    await keepPhoto(tx, principal, { hash, data }, now);
   await importConditions(
     tx,
     bundle.trips.filter((trip) => !gone.has(trip.id)),

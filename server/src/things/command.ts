@@ -17,6 +17,7 @@ import { bodyHash, refuseOther } from '../once';
 import type { Principal } from '../principal';
 import { Refusal } from '../refusal';
 import { refuseErased } from './erased';
+import { dropUnused } from './photo';
 
 const PatchSchema = z
   .array(
@@ -132,14 +133,23 @@ export async function doCommand(
     schema: schemaOf(wanted.type),
     updatedAt: at,
   };
+  const dropped = wanted.deed.kind === 'patch' ? droppedPhotos(wanted.deed.patch) : [];
   const [saved] = row
     ? await tx.update(thing).set(values).where(eq(thing.id, wanted.thing)).returning()
     : await tx
         .insert(thing)
         .values({ ...values, createdAt: at })
         .returning();
+  if (dropped.length > 0) await dropUnused(tx, household, now, dropped);
   return saved;
 }
+
+/** Photos that a patch takes from a thing: none of them is kept for nothing. */
+const droppedPhotos = (patch: readonly Patch[]): string[] =>
+  patch.flatMap(({ op, pointer }) => {
+    const [, field, hash] = pointer.split('/');
+    return op === 'unset' && field === 'photos' && hash !== undefined ? [hash] : [];
+  });
 
 /** A trip somebody is watched on is not taken away from under the watch. */
 async function refuseOpenPlan(tx: Db, trip: string): Promise<void> {
