@@ -82,6 +82,7 @@ const APP = [
   'features/forms/',
   'features/deeds/',
   'features/trip/',
+  'features/photos/',
   'features/boat/',
   'features/limits/',
   'features/strip/',

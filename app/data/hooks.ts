@@ -1,4 +1,4 @@
-import { useEffect, useMemo, useSyncExternalStore } from 'react';
+import { useEffect, useMemo, useRef, useSyncExternalStore } from 'react';
 import useSWR, { mutate, preload } from 'swr';
 import { civilDate } from '@escale/core/earth';
 import {
@@ -276,6 +276,7 @@ export function useSending(): void {
   useEffect(() => {
     if (served && offlineSince === undefined) void settle(served.done);
   }, [served, offlineSince]);
+  useKeptPhotos();
   const erased = offlineSince === undefined ? served?.erased : undefined;
   useEffect(() => {
     if (erased) forgetErased(erased).catch((error: unknown) => console.warn('kept answers stay:', error));
@@ -295,6 +296,23 @@ export function useSending(): void {
       window.removeEventListener('online', go);
     };
   }, []);
+}
+
+/** Photos that things name lie on this device too; what reads them is loaded where there are any. */
+function useKeptPhotos(): void {
+  const { ready, things, offlineSince } = useThings();
+  const named = things
+    .flatMap(({ doc }) => Object.keys((doc as { photos?: object }).photos ?? {}))
+    .sort()
+    .join(' ');
+  const had = useRef('');
+  useEffect(() => {
+    if (!ready || offlineSince !== undefined || named === had.current) return;
+    had.current = named;
+    import('./photos')
+      .then(({ keepPhotos }) => keepPhotos(named === '' ? [] : named.split(' ')))
+      .catch((error: unknown) => console.warn('photos are not kept here yet:', error));
+  }, [ready, named, offlineSince]);
 }
 
 let seconds = Date.now();

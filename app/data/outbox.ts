@@ -5,11 +5,12 @@ import {
   schemaOf,
   type FileRequest,
   type Patch,
+  type Photo,
   type PlanDeed,
   type ThingType,
 } from '@escale/core/model';
 import { ask, askAs, NoSignal, NotNow, Refusal } from './api';
-import { answersTo } from './answers';
+import { answersTo, PHOTOS } from './answers';
 import { keptAs } from './memory';
 import { dequeue, enqueue, outbox, requeue, setSetting, setting, type Queued, type Sending } from './store';
 import { COMMANDS, heldOf, withBasis, type Command, type Deed, type Held } from './things';
@@ -99,6 +100,11 @@ export async function tick(list: string, item: string, on: boolean, at: number):
     body: { list, item, on, device: await deviceId(), at: new Date(at).toISOString(), count: count() },
     said: 'a tick',
   });
+}
+
+/** A photo goes before the change that names it. */
+export async function keptPhoto(body: Photo, said: string): Promise<void> {
+  await queue({ id: uuid(), path: PHOTOS, body, said });
 }
 
 export async function file(request: FileRequest, said: string): Promise<void> {

@@ -61,6 +61,14 @@ export async function forget(but: readonly string[]): Promise<void> {
   await tx.done;
 }
 
+/** Of the answers whose paths begin alike only these stay. */
+export async function keepOnly(begins: string, paths: readonly string[]): Promise<void> {
+  const tx = (await store()).transaction('kept', 'readwrite');
+  const all = await tx.store.getAllKeys(IDBKeyRange.bound(begins, `${begins}\uffff`));
+  for (const path of all) if (!paths.includes(path)) await tx.store.delete(path);
+  await tx.done;
+}
+
 /** Asks the browser not to clear our store when room is short. It may say no; nothing here counts on it. */
 export async function keepStore(): Promise<void> {
   if (typeof navigator !== 'undefined') await navigator.storage?.persist?.();

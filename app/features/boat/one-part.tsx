@@ -11,6 +11,7 @@ import { change, newId } from '../../data/outbox';
 import { plainly } from '../../data/settings';
 import type { Held } from '../../data/things';
 import { ThingForm } from '../forms/thing-form';
+import { Photos } from '../photos/photos';
 import { PARTS } from './words';
 
 /** How a part stands, in a few words. */
@@ -111,6 +112,7 @@ export function OnePart({
             </Button>
           </Row>
         ) : null}
+        <Photos held={held} of={part.key} what={title} />
         <Record part={part} />
       </View>
     </Fold>

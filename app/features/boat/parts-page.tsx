@@ -1,6 +1,6 @@
 import { View } from 'react-native';
 import { useLocalSearchParams, useRouter } from 'expo-router';
-import { partsOf, partStands, type HerPart } from '@escale/core/boat/parts';
+import { lastOut, partsOf, partStands, type HerPart } from '@escale/core/boat/parts';
 import { roundOf } from '@escale/core/kit/round';
 import { CATALOGUE } from '@escale/core/kit';
 import { Button } from '../../ui/button';
@@ -11,7 +11,6 @@ import { useThing, useThings, useToday } from '../../data/hooks';
 import { plainly } from '../../data/settings';
 import type { Held } from '../../data/things';
 import { thingHref } from '../../data/where';
-import { lastOut } from '../shed/last-out';
 import { OnePart } from './one-part';
 import { AddPart, Works } from './works';
 import { PARTS } from './words';

@@ -8,6 +8,7 @@ import { clock, render, type Reader } from '@escale/core/say';
 import { format, MS, spanText } from '@escale/core/units';
 import { heightsAt, tideOf } from '@escale/core/water';
 import { Button, Row } from '../../ui/button';
+import { later } from '../../ui/later';
 import { Logo } from '../../ui/logo';
 import { Alone } from '../../ui/page';
 import { T } from '../../ui/text';
@@ -26,6 +27,8 @@ import { OnWater } from './on-water';
 import { Panel } from './panel';
 import { EVERY, WayHome } from './way-home';
 import { GO, LANDING, TURN } from './words';
+
+const SeenShut = later(() => import('../photos/seen-shut').then((m) => m.SeenShut));
 
 /** On the water: four things, large, in the dark or in the sun, and Trouble across the whole width. */
 export const UnderWay = () => (
@@ -110,6 +113,7 @@ function Screen() {
       {left || (!open && times !== undefined && now >= times.leave) ? <WayHome where={where} /> : null}
       {left || !open ? <HeardForecast /> : null}
       <T as="soft">{byWhom(input.conditions.forecast, says)}</T>
+      <SeenShut />
 
       <View style={{ flex: 1, minHeight: 8 }} />
       <Row>

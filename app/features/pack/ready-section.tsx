@@ -10,6 +10,7 @@ import { packListOf, useTrip } from '../trip/use-trip';
 import { lookHolds } from '@escale/core/boat';
 import { gearState, placeWord } from '../shed/gear-note';
 import { useGoes } from './goes';
+import { SeenShut } from '../photos/seen-shut';
 import { Backwards } from './backwards';
 import { KIT } from './words';
 import { plainly } from '../../data/settings';
@@ -21,6 +22,7 @@ export function ReadySection() {
       <Backwards />
       <Packing />
       <LastLook />
+      <SeenShut />
     </View>
   );
 }

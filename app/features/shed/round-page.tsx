@@ -4,6 +4,7 @@ import { useLocalSearchParams, useRouter } from 'expo-router';
 import { TextInput } from 'react-native-paper';
 import { plusDays } from '@escale/core/earth';
 import { CATALOGUE } from '@escale/core/kit';
+import { lastOut } from '@escale/core/boat/parts';
 import { reminders, roundOf, type RoundTest } from '@escale/core/kit/round';
 import { Button, Row } from '../../ui/button';
 import { Empty, Page } from '../../ui/page';
@@ -14,7 +15,6 @@ import { useNow, useThings, useToday } from '../../data/hooks';
 import { change } from '../../data/outbox';
 import { save } from '../../ui/save';
 import { partsHref } from '../../data/where';
-import { lastOut } from './last-out';
 import { SHED } from './words';
 import { plainly } from '../../data/settings';
 

@@ -23,6 +23,7 @@ import { plainly } from '../../data/settings';
 
 const HerMeasures = later(() => import('../boat/her-measures').then((m) => m.HerMeasures));
 const HerAir = later(() => import('../boat/her-air').then((m) => m.HerAir));
+const Photos = later(() => import('../photos/photos').then((m) => m.Photos));
 const PersonsLimits = later(() => import('../limits/persons-limits').then((m) => m.PersonsLimits));
 const NewBoat = later(() => import('../boat/new-boat').then((m) => m.NewBoat));
 
@@ -137,6 +138,9 @@ function OldThing({ type, id }: { type: ShedType; id: string }) {
         basis={(held.doc as { basis?: Record<string, string> }).basis}
         onPatch={(patch) => void change(held, patch, changeOf(patch[0].pointer, name))}
       />
+      {held.type === 'boat' || held.type === 'gear' ? (
+        <Photos held={held as Held<'boat'> | Held<'gear'>} what={name} />
+      ) : null}
       {held.type === 'boat' ? <HerAir boat={(held as Held<'boat'>).doc} /> : null}
       {held.type === 'person' ? <PersonsLimits held={held as Held<'person'>} /> : null}
       {held.type === 'water' ? <WhoseRules held={held as Held<'water'>} at={at} /> : null}

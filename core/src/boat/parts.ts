@@ -1,6 +1,6 @@
 import file from '../../data/boat/parts.json';
 import { daysBetween, plusMonths } from '../earth';
-import type { Boat, Level, Part } from '../model';
+import type { Boat, Level, Part, Trip } from '../model';
 import type { PartNeed, PartRow, PartsData } from '../model/shipped-parts';
 import { TRAILED } from '../model/lists';
 import { drives } from './load';
@@ -153,4 +153,15 @@ export function partStands({ each, record }: HerPart, on: string, out?: string):
   if (typeof each === 'string') return { is: daysBetween(tested, on) <= FRESH ? 'fine' : 'before' };
   const due = plusMonths(tested, each.months);
   return { is: due <= on ? 'over' : 'fine', due };
+}
+
+/** The last day on which each boat was out, by id, of the trips that are over. */
+export function lastOut(trips: readonly Trip[]): ReadonlyMap<string, string> {
+  const out = new Map<string, string>();
+  for (const { boat, status, leave } of trips) {
+    if (boat === undefined || status !== 'done') continue;
+    const known = out.get(boat);
+    if (known === undefined || known < leave.date) out.set(boat, leave.date);
+  }
+  return out;
 }
