@@ -39,6 +39,8 @@ export const ROUTES = [
   '/shed/card?boat=01890000-0000-7000-8000-000000000007',
   '/shed/handover?boat=01890000-0000-7000-8000-000000000006',
   '/shed/table',
+  '/shed/locker',
+  '/shed/parts?boat=01890000-0000-7000-8000-000000000007',
   '/practice',
   '/watch',
   '/begin',

@@ -119,7 +119,7 @@ const DECIDES: { says: (kind: GearKind) => boolean; fields: string[] }[] = [
 const LABEL = ['approval', 'made', 'expires', 'inspected', 'everyMonths'];
 const JACKET = ['buoyancy', 'crotch', 'headUp', 'paddleCut', 'floatedIn', 'hardUse', 'wornToCount'];
 const GROUND = ['lineThick', 'chainThick'];
-const BELONGS = ['on', 'fittedTo', 'owner', 'tether', 'borrowedFrom'];
+const BELONGS = ['on', 'fittedTo', 'owner', 'tether', 'lentTo', 'lentOn', 'backBy', 'borrowedFrom'];
 
 function gearGroups({ kind: id }: Doc): Group[] {
   const kind = CATALOGUE.kinds.find((k) => k.id === id);

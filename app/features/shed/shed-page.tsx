@@ -21,7 +21,7 @@ import { enterDemo, inDemo } from '../../data/memory';
 import { RemindHere } from '../device/install';
 import { AnotherBrowser } from '../device/door';
 import { DEMO } from '../device/words';
-import { LOOK, REMOVED, SHED } from './words';
+import { LOCKER, LOOK, REMOVED, SHED } from './words';
 
 const SHELVES: { type: ShedType; title: string; one: string; why: string }[] = [
   {
@@ -117,6 +117,7 @@ function Locker({ things }: { things: Held<'gear'>[] }) {
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: 18 }}>
         {[
           ...(waiting > 0 ? [['/shed/look', plainly(LOOK.way, { n: waiting })]] : []),
+          ['/shed/locker', LOCKER.way],
           ['/shed/round', 'Inspection round'],
           ['/shed/table', 'As a table (CSV)'],
           ['/shed/packs', 'Rule packs'],

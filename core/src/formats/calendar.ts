@@ -24,12 +24,14 @@ export function kitCalendar(reminders: Reminder[], now: number): string {
       end: new Date(start + MS.day),
       allDay: true,
       stamp: new Date(now),
-      summary: what === 'test' ? `Test: ${name}` : `Ends: ${name}`,
+      summary: `${ENTRY[what]}: ${name}`,
       ...(how ? { description: how } : {}),
     });
   }
   return calendar.toString();
 }
+
+const ENTRY = { test: 'Test', ends: 'Ends', back: 'Back from loan' } as const;
 
 /**
  * The hours of a float plan as an iCalendar file, each with an alarm at its time: a calendar rings with the phone in a pocket and

@@ -220,6 +220,7 @@ function ownFaults(item: GearItem, kind: GearKind, place: Stowage, context: Own)
   if (item.fittedTo !== undefined && item.fittedTo !== context.boat?.id) say('other-boat');
   ownerFault(item, kind, place, context, say);
   if (item.count === 0) say('none-left');
+  if (item.lentTo !== undefined) lentFault(item, item.lentTo, context.endsOn, say);
   if (item.state === 'failed') say('failed');
   if (item.state === 'used-up') say('failed', undefined, false, 'reason.used-up');
   if (item.state === 'unknown') say('state-unknown', undefined, true);
@@ -241,6 +242,12 @@ function ownFaults(item: GearItem, kind: GearKind, place: Stowage, context: Own)
 }
 
 type Say = (...args: Parameters<typeof reason>) => void;
+
+/** What is lent is not here; where it was to be back before, nobody said that it is. */
+function lentFault({ backBy }: GearItem, to: string, endsOn: string, say: Say): void {
+  if (backBy !== undefined && backBy < endsOn) say('lent', { to, on: backBy }, true, 'reason.lent-back');
+  else say('lent', { to });
+}
 
 /** What travels on the body of somebody who does not come, or of nobody that can be found, is not known to be here. Jackets are lent. */
 function ownerFault(

@@ -5,7 +5,7 @@ export { CATALOGUE, indexCatalogue, kindsSupplying } from './catalogue';
 export { stowages, type Piece } from './count';
 export { matchKit, type KitMatch } from './match';
 export { kitFindings } from './findings';
-export { stowPatch } from './mends';
+export { BACK, stowPatch } from './mends';
 export { companyFindings, type Company } from './find-company';
 export { forgottenFindings } from './find-forgotten';
 export { offFindings } from './find-off';

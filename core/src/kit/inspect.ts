@@ -24,6 +24,9 @@ export function dueOn(item: GearItem, test: NonNullable<GearKind['test']>): stri
   return months < MONTHLY ? item.inspected : plusMonths(item.inspected, Math.round(months));
 }
 
+/** There is some of it, and nobody else has it. */
+const isHere = ({ count, lentTo }: GearItem) => count > 0 && lentTo === undefined;
+
 /**
  * What has to be tested by a civil date: the oldest first, never tested before all. Things that failed or are used up
  * wait for mending, not for a test.
@@ -33,7 +36,7 @@ export function dueBy(gear: GearItem[], catalogue: Catalogue, by: string): Due[]
   return gear
     .flatMap((item): Due[] => {
       const kind = kinds.get(item.kind);
-      if (!kind?.test || item.count === 0 || item.state === 'failed' || item.state === 'used-up') return [];
+      if (!kind?.test || !isHere(item) || item.state === 'failed' || item.state === 'used-up') return [];
       const on = dueOn(item, kind.test);
       return on === undefined
         ? [{ item, kind, test: kind.test }]
@@ -68,7 +71,7 @@ export function testPatch(item: GearItem, result: Tested): Patch[] {
 export interface Reminder {
   /** Of the thing or part, so that a calendar knows it again. */
   id: string;
-  what: 'test' | 'ends';
+  what: 'test' | 'ends' | 'back';
   on: string;
   title: string;
   /** Whose part it is. */
@@ -108,6 +111,9 @@ export function dueDates(
             },
           ]
         : []),
+      ...(item.lentTo !== undefined && soon(item.backBy)
+        ? [{ id: item.id, what: 'back' as const, on: item.backBy, title: item.name, how: item.lentTo }]
+        : []),
       ...(soon(ends) ? [{ id: item.id, what: 'ends' as const, on: ends, title: item.name }] : []),
     ];
   });
@@ -118,7 +124,7 @@ export function dueDates(
 
 /** What nobody has looked at yet, or whose test is due again. */
 export function toLookAt(gear: readonly GearItem[]): GearItem[] {
-  return gear.filter((g) => g.count > 0 && (g.state === 'unknown' || g.state === 'due'));
+  return gear.filter((g) => isHere(g) && (g.state === 'unknown' || g.state === 'due'));
 }
 
 /** It was looked at and is in order: where its kind has a test, that test was passed on that day. */

@@ -4,6 +4,7 @@ import type {
   GearKind,
   Mend,
   NearMiss,
+  Patch,
   Person,
   Phrase,
   ReasonCode,
@@ -45,6 +46,7 @@ const MEND_ORDER: ReasonCode[] = [
   'host-gone',
   'owner-gone',
   'owner-ashore',
+  'lent',
   'not-tested',
   'uncharged',
   'charge-unknown',
@@ -75,6 +77,7 @@ const rankOf = (miss: NearMiss) =>
 export const byHope = (misses: NearMiss[]) =>
   misses.toSorted((a, b) => a.reasons.length - b.reasons.length || rankOf(a) - rankOf(b));
 const POINTER: Partial<Record<ReasonCode, Pointer<GearItem>>> = {
+  lent: '/lentTo',
   'not-tested': '/inspected',
   uncharged: '/charge',
   'charge-unknown': '/charge',
@@ -257,6 +260,7 @@ function mendMiss(miss: NearMiss, requirement: Requirement, context: KitFindingC
       label: phrase('mend.fact', { fact: phrase('fact.rapids') }),
       ...goTo.water(context.waterId, '/rapids'),
     };
+  if (code === 'lent') return { label: phrase('mend.back', { item }), ...doTo('gear', miss.item, BACK) };
   const word =
     code === 'not-tested'
       ? 'mend.test'
@@ -268,6 +272,12 @@ function mendMiss(miss: NearMiss, requirement: Requirement, context: KitFindingC
     ...goTo.gear(miss.item, (code && POINTER[code]) ?? ''),
   };
 }
+
+/** What was lent is here again. */
+export const BACK: Patch[] = (['lentTo', 'lentOn', 'backBy'] as const).map((field) => ({
+  op: 'unset',
+  pointer: `/${field}`,
+}));
 
 /** A thing put elsewhere for this trip. */
 export function stowPatch(trip: Trip, item: string, place: string) {

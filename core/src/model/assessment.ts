@@ -96,6 +96,7 @@ export type ReasonCode =
   | 'failed'
   | 'expired'
   | 'not-tested'
+  | 'lent'
   | 'uncharged'
   | 'charge-unknown'
   | 'companion'

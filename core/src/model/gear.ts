@@ -94,6 +94,9 @@ export const GearItem = z
     paddleCut: titled(z.boolean().optional(), 'Cut for paddling', { help: 'Wide at the arms, short.' }),
     floatedIn: titled(CivilDate.optional(), 'Last floated in by who wears it', { past: true }),
     tether: titled(z.boolean().optional(), 'On a tether'),
+    lentTo: titled(z.string().trim().min(1).max(80).optional(), 'Lent to'),
+    lentOn: titled(CivilDate.optional(), 'Lent on', { past: true }),
+    backBy: titled(CivilDate.optional(), 'Back by'),
     borrowedFrom: titled(z.string().max(80).optional(), 'Borrowed from'),
     buoyancy: measure('force', 'Buoyancy', 10, 500).optional(),
     hardUse: titled(z.boolean().optional(), 'Label allows watercraft, towing and rapids', {

@@ -1,0 +1,3 @@
+import { later } from '../../ui/later';
+
+export default later(() => import('../../features/shed/locker-page').then((m) => m.LockerPage));
