@@ -6,6 +6,7 @@ import { T } from './text';
 export function Stepper({
   what,
   named = true,
+  tight = false,
   said,
   less,
   more,
@@ -16,6 +17,8 @@ export function Stepper({
   what: string;
   /** Its name stands above it already. */
   named?: boolean;
+  /** In a cell of a table. */
+  tight?: boolean;
   said: string;
   /** Names of the two buttons for who does not see where they stand. */
   less: string;
@@ -35,7 +38,7 @@ export function Stepper({
       <Button label={less} onPress={onLess} style={SQUARE}>
         {signs[0]}
       </Button>
-      <View aria-live="polite" style={{ minWidth: 84, alignItems: 'center' }}>
+      <View aria-live="polite" style={{ minWidth: tight ? 32 : 84, alignItems: 'center' }}>
         <T as="strong">{said}</T>
       </View>
       <Button label={more} onPress={onMore} style={SQUARE}>

@@ -58,7 +58,7 @@ export function StateSelect({ held }: { held: Held<'gear'> }) {
   );
 }
 
-export function CountStepper({ held }: { held: Held<'gear'> }) {
+export function CountStepper({ held, tight = false }: { held: Held<'gear'>; tight?: boolean }) {
   const edit = useEdit(held);
   const { count, name } = held.doc;
   const of = (what: string) => plainly(LOCKER.of, { what, name });
@@ -66,6 +66,7 @@ export function CountStepper({ held }: { held: Held<'gear'> }) {
     <Stepper
       what={of(LOCKER.howMany)}
       named={false}
+      tight={tight}
       said={String(count)}
       less={of(LOCKER.less)}
       more={of(LOCKER.more1)}

@@ -54,7 +54,7 @@ export function LockerTable({ rows }: { rows: Held<'gear'>[] }) {
               <T as="small">{KINDS.get(doc.kind) ?? doc.kind}</T>
             </View>
             <View role="cell" style={cell}>
-              <CountStepper held={held} />
+              <CountStepper held={held} tight />
             </View>
             <View role="cell" style={cell}>
               <WhereSelect held={held} />
