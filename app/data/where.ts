@@ -16,6 +16,7 @@ const SECTION_OF: Record<string, SectionId> = {
   leave: 'plan/day',
   speed: 'plan/day',
   fuel: 'plan/day',
+  fuelOn: 'plan/day',
   charge: 'plan/day',
   homeBy: 'plan/day',
   fishing: 'plan/boat',

@@ -115,6 +115,8 @@ const DECIDES: { says: (kind: GearKind) => boolean; fields: string[] }[] = [
   { says: (k) => k.lined === true, fields: ['line'] },
   { says: (k) => k.registered === true, fields: ['registered'] },
   { says: (k) => k.marked === true, fields: ['marks'] },
+  { says: (k) => k.cased === true, fields: ['cased'] },
+  { says: (k) => k.filled === true, fields: ['holds', 'filledOn'] },
 ];
 const LABEL = ['approval', 'made', 'expires', 'inspected', 'everyMonths'];
 const JACKET = ['buoyancy', 'crotch', 'headUp', 'paddleCut', 'floatedIn', 'hardUse', 'wornToCount'];

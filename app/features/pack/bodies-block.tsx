@@ -1,6 +1,7 @@
 import { useMemo } from 'react';
 import { View } from 'react-native';
 import { onBodies, type OnBody } from '@escale/core/kit/on-body';
+import { CLOTHING } from '@escale/core/model/lists';
 import { phrase, render } from '@escale/core/say';
 import { thingHref } from '../../data/where';
 import { TextLink } from '../../ui/press';
@@ -41,12 +42,18 @@ export function BodiesBlock() {
 
 function Body({ body: { person, has } }: { body: OnBody }) {
   const p = usePalette();
-  const { reader, says } = useTrip();
+  const { reader, says, trip } = useTrip();
+  const { clothing } = trip.crew.find((member) => member.person === person.id) ?? {};
   const purpose = ({ purpose: { id } }: OnBody['has'][number]) => render(phrase(`purpose.${id}`), reader);
   const lacks = has.filter(({ things }) => things.length === 0);
   return (
     <View role="group" aria-label={person.name}>
       <T as="strong">{person.name}</T>
+      <T as="soft">
+        {clothing === undefined
+          ? BODIES.wearsUnsaid
+          : says(BODIES.wears, { what: CLOTHING[clothing].toLowerCase() })}
+      </T>
       {has
         .filter(({ things }) => things.length > 0)
         .map((each) => (

@@ -1,5 +1,7 @@
 /** The words of what is on bodies, and of signals in layers. */
 export const BODIES = {
+  wears: 'Wears {what}',
+  wearsUnsaid: 'What they wear was not said.',
   title: 'On each body, when the boat is gone',
   lead: 'In the water, with nothing but what you wear.',
   lacks: 'Nothing for {what:list}.',
@@ -10,6 +12,8 @@ export const BODIES = {
 } as const;
 
 export const LAYERS = {
+  flareOut: 'One flare is out of the bag, in reach; the rest is dry',
+  flareWhy: 'In the water nobody opens a bag.',
   title: 'Signals, layer by layer',
   lead: 'More than one of each, in more than one place: one of each on the body, the rest in a dry box at hand.',
   layer: 'Layer',
@@ -58,8 +62,10 @@ export const RUNS = {
   battery: '{name}: battery',
   unsaid: 'not said',
   lasts: 'lasts',
-  until: 'until {until:clock}',
+  until: 'until {until:day} {until:clock}',
   holds: 'Runs {holds:duration}; {needs:duration} planned, {over:duration} more if the day runs over.',
   needs: '{needs:duration} planned, {over:duration} more if the day runs over.',
+  keeps: 'Only the third that is kept back is left from {keeps:day} {keeps:clock} on.',
+  spare: 'Spare fuel in cans: {spare:duration} more.',
   say: 'Say how long {name} runs',
 } as const;

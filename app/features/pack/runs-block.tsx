@@ -30,7 +30,7 @@ export function RunsBlock() {
   );
 }
 
-function Row({ row: { id, name, by, holds, needs, over, until } }: { row: Runs }) {
+function Row({ row: { id, name, by, holds, needs, over, until, keeps, spare } }: { row: Runs }) {
   const p = usePalette();
   const { says } = useTrip();
   const thing = by === 'thing';
@@ -47,6 +47,8 @@ function Row({ row: { id, name, by, holds, needs, over, until } }: { row: Runs }
       <T as="small">
         {says(holds === undefined ? RUNS.needs : RUNS.holds, { holds: holds ?? 0, needs, over })}
       </T>
+      {keeps === undefined ? null : <T as="small">{says(RUNS.keeps, { keeps })}</T>}
+      {spare === undefined ? null : <T as="small">{says(RUNS.spare, { spare })}</T>}
       {holds === undefined ? (
         <TextLink href={`${thingHref('gear', id)}?at=%2Flasts`}>{says(RUNS.say, { name })}</TextLink>
       ) : null}

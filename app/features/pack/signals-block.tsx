@@ -1,6 +1,8 @@
 import { useMemo } from 'react';
 import { View } from 'react-native';
+import { FLARE_OUT } from '@escale/core/kit';
 import { toSignal } from '@escale/core/kit/to-signal';
+import { MS } from '@escale/core/units';
 import type { Band } from '@escale/core/numeric';
 import { phrase, render } from '@escale/core/say';
 import {
@@ -15,14 +17,18 @@ import {
   type Signal,
 } from '@escale/core/signals';
 import { seenToday, type SeenToday } from '@escale/core/trip/seen-today';
+import { Tick } from '../../ui/choice';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
-import { useTrip } from '../trip/use-trip';
+import { useNow } from '../../data/hooks';
+import { tick } from '../../data/outbox';
+import { packListOf, useTrip } from '../trip/use-trip';
 import { LAYERS } from './layer-words';
 
 /** Signals layer by layer: where they are, how far they reach, what is left when boat or box are gone, and how soon one is seen. */
 export function SignalsBlock() {
-  const { prepared, assessment, input } = useTrip();
+  const { prepared, assessment, input, trip, ticks } = useTrip();
+  const now = useNow(MS.minute);
   const { pieces } = prepared.match(assessment.leave).kit;
   const signals = useMemo(() => toSignal(pieces), [pieces]);
   const today = useMemo(() => seenToday(input, assessment.schedule), [input, assessment.schedule]);
@@ -39,6 +45,12 @@ export function SignalsBlock() {
       {boxed ? <Left signals={signals} lost="box" /> : <T as="small">{LAYERS.box}</T>}
       <T as="small">{LAYERS.settled}</T>
       <T as="soft">{LAYERS.schools}</T>
+      <Tick
+        label={LAYERS.flareOut}
+        note={LAYERS.flareWhy}
+        on={ticks.has(FLARE_OUT)}
+        onChange={(on) => void tick(packListOf(trip.id), FLARE_OUT, on, now)}
+      />
       <TimeToBeSeen today={today} />
     </View>
   );

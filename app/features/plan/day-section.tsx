@@ -36,7 +36,7 @@ export function DaySection() {
 /** What she carries to go by, as far as her drive asks for it. */
 function stores(trip: Trip, drive: Boat['propulsion'][number]['kind'] | undefined): string[] {
   return [
-    ...(trip.fuel !== undefined || drive === 'outboard' || drive === 'inboard' ? ['fuel'] : []),
+    ...(trip.fuel !== undefined || drive === 'outboard' || drive === 'inboard' ? ['fuel', 'fuelOn'] : []),
     ...(trip.charge !== undefined || drive === 'electric' ? ['charge'] : []),
   ];
 }

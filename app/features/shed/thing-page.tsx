@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { useLocalSearchParams, useRouter } from 'expo-router';
-import { THINGS } from '@escale/core/model';
+import { THINGS, type GearKind } from '@escale/core/model';
 import { Button, Row } from '../../ui/button';
 import { Empty, Page } from '../../ui/page';
 import { TextLink } from '../../ui/press';
@@ -152,18 +152,29 @@ function OldThing({ type, id }: { type: ShedType; id: string }) {
   );
 }
 
-/** How a thing of this kind is tested, and what it needs to count. */
+/** How a thing of this kind is used and tested, and what it needs to count. */
 function KindNote({ kind }: { kind: string }) {
   const known = CATALOGUE.kinds.find((k) => k.id === kind);
-  if (!known?.test) return null;
+  if (!known?.test && !known?.use) return null;
+  return (
+    <View>
+      {known.use?.map((rule) => (
+        <T key={rule}>{rule}</T>
+      ))}
+      {known.test ? <KindTest kind={known} test={known.test} /> : null}
+    </View>
+  );
+}
+
+function KindTest({ kind: known, test }: { kind: GearKind; test: NonNullable<GearKind['test']> }) {
   return (
     <View>
       <T as="strong">
-        {known.test.everyMonths < 1
+        {test.everyMonths < 1
           ? plainly(SHED.testTrip, { kind: known.title })
-          : plainly(SHED.testMonths, { kind: known.title, months: known.test.everyMonths })}
+          : plainly(SHED.testMonths, { kind: known.title, months: test.everyMonths })}
       </T>
-      <T as="soft">{plainly(SHED.howPasses, { how: known.test.how, what: known.test.passes })}</T>
+      <T as="soft">{plainly(SHED.howPasses, { how: test.how, what: test.passes })}</T>
     </View>
   );
 }

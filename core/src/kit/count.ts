@@ -234,6 +234,10 @@ function ownFaults(item: GearItem, kind: GearKind, place: Stowage, context: Own)
     if (item.cylinder === undefined) say('cylinder-unknown', undefined, true);
     else if (item.cylinder === 'fired') say('cylinder-fired');
   }
+  if (kind.cased) {
+    if (item.cased === undefined) say('case-unknown', undefined, true);
+    else if (!item.cased) say('uncased');
+  }
   if (kind.registered) {
     if (item.registered === undefined) say('registration-unknown', undefined, true);
     else if (item.registered === 'no') say('unregistered');

@@ -1,4 +1,4 @@
-import type { Finding } from '../model';
+import type { Finding, Trip } from '../model';
 import { phrase } from '../say';
 import { goTo, sure } from '../verdict';
 import type { Piece } from './count';
@@ -23,4 +23,47 @@ export function markFindings(pieces: readonly Piece[]): Finding[] {
         }),
       ];
     });
+}
+
+/** What comes along and does harm where it is used carelessly is told with its rules. */
+export function useFindings(pieces: readonly Piece[]): Finding[] {
+  return pieces
+    .filter(({ place, item }) => place !== 'home' && item.count > 0 && item.lentTo === undefined)
+    .flatMap(({ kind, item }): Finding[] =>
+      kind.use
+        ? [
+            KIT.finding('kit/use', 'rules', item.id, {
+              title: phrase('use.title', { item: item.name }),
+              because: kind.use.map((rule) => phrase('use.rule', { rule })),
+            }),
+          ]
+        : [],
+    );
+}
+
+/** The tick that says that one flare is outside its bag. */
+export const FLARE_OUT = 'flare-out';
+const FLARES: ReadonlySet<string> = new Set(['pyro-day', 'pyro-night']);
+
+/** One flare is out of the bag, the rest stays dry: asked wherever there is more than one that counts. */
+export function flareFindings(
+  trip: Pick<Trip, 'id'>,
+  pieces: readonly Piece[],
+  ticks: ReadonlyMap<string, number> | undefined,
+): Finding[] {
+  const flares = pieces.filter(
+    ({ kind, place, faults }) =>
+      place !== 'home' &&
+      faults.every(({ unknown }) => unknown) &&
+      kind.supplies.some(({ capability }) => FLARES.has(capability)),
+  );
+  if (flares.reduce((sum, { item }) => sum + item.count, 0) <= 1) return [];
+  const out = ticks?.has(FLARE_OUT) === true;
+  return [
+    KIT.finding('kit/flare-out', out ? 'out' : 'open', trip.id, {
+      title: phrase('flare.title'),
+      because: [phrase(out ? 'flare.out' : 'flare.open')],
+      mend: out ? undefined : { label: phrase('flare.mend'), ...goTo.section('pack/kit') },
+    }),
+  ];
 }

@@ -9,7 +9,7 @@ export { BACK, stowPatch } from './mends';
 export { companyFindings, type Company } from './find-company';
 export { forgottenFindings } from './find-forgotten';
 export { offFindings } from './find-off';
-export { markFindings } from './find-marks';
+export { flareFindings, FLARE_OUT, markFindings, useFindings } from './find-marks';
 export { liftFindings, suitFindings } from './find-jackets';
 export { toThrow, type JacketFit } from './jackets';
 export {

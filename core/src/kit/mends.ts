@@ -56,6 +56,8 @@ const MEND_ORDER: ReasonCode[] = [
   'expiry-unknown',
   'made-unknown',
   'registration-unknown',
+  'case-unknown',
+  'uncased',
   'size-unknown',
   'length-unknown',
   'cylinder-unknown',
@@ -78,6 +80,8 @@ export const byHope = (misses: NearMiss[]) =>
   misses.toSorted((a, b) => a.reasons.length - b.reasons.length || rankOf(a) - rankOf(b));
 const POINTER: Partial<Record<ReasonCode, Pointer<GearItem>>> = {
   lent: '/lentTo',
+  uncased: '/cased',
+  'case-unknown': '/cased',
   'not-tested': '/inspected',
   uncharged: '/charge',
   'charge-unknown': '/charge',

@@ -97,6 +97,8 @@ export type ReasonCode =
   | 'expired'
   | 'not-tested'
   | 'lent'
+  | 'uncased'
+  | 'case-unknown'
   | 'uncharged'
   | 'charge-unknown'
   | 'companion'

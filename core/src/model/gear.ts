@@ -105,6 +105,9 @@ export const GearItem = z
     wornToCount: titled(z.boolean().optional(), 'Label: counts only when worn', {
       help: 'Printed on many inflatable jackets.',
     }),
+    cased: titled(z.boolean().optional(), 'In a case that floats and keeps water out'),
+    holds: measure('volume', 'Fuel in it', 0, 0.2).optional(),
+    filledOn: titled(CivilDate.optional(), 'Filled on', { past: true }),
     marks: choice('Number on its buoy', {
       both: 'Reads from both sides',
       one: 'Reads from one side only',

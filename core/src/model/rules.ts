@@ -228,6 +228,12 @@ export const GearKind = z.strictObject({
   /** A sea anchor or a sock, which is told by its width and its line. */
   drags: z.boolean().optional(),
   sized: z.boolean().optional(),
+  /** How it is used so that it does no harm. */
+  use: z.array(z.string().max(200)).max(8).optional(),
+  /** Counts only in a case that floats and keeps water out. */
+  cased: z.boolean().optional(),
+  /** Holds fuel. */
+  filled: z.boolean().optional(),
   /** Left in the water by itself, under a number. */
   marked: z.boolean().optional(),
   registered: z.boolean().optional(),

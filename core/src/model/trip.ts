@@ -180,6 +180,10 @@ export const Trip = z.strictObject({
     2,
     'Left out, a full tank is taken, and that is said.',
   ).optional(),
+  fuelOn: titled(CivilDate.optional(), 'Fuel filled on', {
+    past: true,
+    help: 'The oldest of what is in the tank.',
+  }),
   charge: measure('percent', 'Battery charged to, as you leave', 0, 1).optional(),
   /** What changes on the way home: the catch comes aboard, fuel and water are used. */
   comingHome: titled(

@@ -1,26 +1,8 @@
 import { bodyFindings } from '../body';
-import {
-  airFindings,
-  boatFindings,
-  drives,
-  failedParts,
-  fellows,
-  openingFindings,
-  paperFindings,
-  partFindings,
-  standFindings,
-} from '../boat';
+import { boatFindings, drives, failedParts, fellows, standFindings } from '../boat';
 import { plusDays, wallToInstant } from '../earth';
 import { planFindings } from '../floatplan';
-import {
-  companyFindings,
-  forgottenFindings,
-  liftFindings,
-  markFindings,
-  offFindings,
-  suitFindings,
-  type KitMatch,
-} from '../kit';
+import { companyFindings, forgottenFindings, offFindings, type KitMatch } from '../kit';
 import { TRAILED } from '../model/lists';
 import type { Assessment, Finding, Phrase, ReadyTask, Schedule } from '../model';
 import {
@@ -76,8 +58,8 @@ import {
   type Worst,
 } from '../water';
 import { contextOf, type AssessInput, type Context } from './context';
-import { energyFindings } from './energy';
 import { aboardFacts, asksWhoStands, placeFacts } from './facts';
+import { ownFindings } from './find-own';
 import { missingFindings } from './findings';
 import { holdOf } from './on-hold';
 import { stepFigures } from './step-figures';
@@ -136,7 +118,7 @@ export function prepare(input: AssessInput): Prepared {
     { ...context, density: densityOf(context.water) },
     asksWhoStands(parties[0].facts),
   );
-  const parts = partFindings(context.boat && sure(context.boat));
+  const aboutOwn = ownFindings(context);
   const gear = input.shed.gear.map(sure);
   const household = new Set(input.shed.people.map((p) => p.id));
 
@@ -191,17 +173,10 @@ export function prepare(input: AssessInput): Prepared {
       ...boats.flatMap(({ party, world }) => crewFindings(party.context, world, party.fellow !== undefined)),
       ...leaveFindings(context, wall, leave),
       ...(stuck ? [stuckFinding(onWay, stuck)] : []),
-      ...openingFindings(context, leave),
-      ...airFindings(context.boat, own.kit.bodies.on),
       ...fitFindings(context, fitOf(context, schedule, schedule && far(schedule), own.world)),
-      ...paperFindings(context.boat, days.openUntil ?? days.endsOn),
-      ...markFindings(own.kit.pieces),
-      ...parts({ on: days.on, endsOn: days.openUntil ?? days.endsOn, towed: trip.driveMinutes !== 0 }),
       ...(schedule ? hours(schedule, stuck, figures) : held(undefined)),
       ...boats.flatMap((boat) => partyFindings(boat, input)),
-      ...liftFindings(trip, own.kit.jackets, own.kit.bodies),
-      ...suitFindings({ trip, boat: context.boat, on: own.kit.bodies.on }, own.kit.jackets, own.kit.bodies),
-      ...energyFindings(context, schedule, own.kit.pieces),
+      ...aboutOwn(leave, schedule, days, own.kit),
       ...planFindings({ ...context, contacts: contactsOf(context) }, schedule),
       ...readyFindings(context, schedule, ready),
       ...taskFindings(context, ready),

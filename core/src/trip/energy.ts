@@ -1,10 +1,11 @@
-import { darkSpans } from '../earth';
+import { darkSpans, daysBetween } from '../earth';
 import type { Finding, Schedule } from '../model';
 import type { Piece } from '../kit';
+import { drives, RESERVE } from '../boat';
 import { motored, storesOn } from '../passage';
 import { phrase } from '../say';
 import { MS } from '../units';
-import { goTo, sure } from '../verdict';
+import { goTo, guessed, sure } from '../verdict';
 import { contextOf, type AssessInput, type Context } from './context';
 import { TRIP } from './limits';
 
@@ -22,6 +23,10 @@ export interface Runs {
   over: number;
   /** When it runs out, used as planned from the start; absent where it lasts for the plan and what it runs over by. */
   until?: number;
+  /** Of a tank: when only the third is left that is kept back. */
+  keeps?: number;
+  /** Seconds more that spare cans bring. */
+  spare?: number;
 }
 
 /** Spans in which it has to run, ms: all the time, or while it is dark. */
@@ -66,6 +71,7 @@ export function energyLedger(
     spans: Spans,
     beyond: Spans,
     holds: number | undefined,
+    more: Pick<Runs, 'keeps' | 'spare'> = {},
   ): Runs => {
     const until = holds === undefined ? undefined : runsOut([...spans, ...beyond], holds);
     return {
@@ -74,6 +80,7 @@ export function energyLedger(
       over: lengthOf(beyond),
       ...(holds === undefined ? {} : { holds }),
       ...(until === undefined ? {} : { until }),
+      ...more,
     };
   };
   const day = [{ from: leave, until: home }],
@@ -92,13 +99,32 @@ export function energyLedger(
     if (!stores || stores.full || stores.guessed) return [];
     const holds = stores.held === undefined || !stores.rate ? undefined : stores.held / stores.rate.value;
     const by = stores.kind === 'fuel' ? ('fuel' as const) : ('battery' as const);
-    return [made({ id: one.boat.id, name: one.boat.name, by }, legs, longer, holds)];
+    const of = { id: one.boat.id, name: one.boat.name, by };
+    if (by !== 'fuel' || holds === undefined || !stores.rate) return [made(of, legs, longer, holds)];
+    const keeps = runsOut([...legs, ...longer], holds * (1 - RESERVE));
+    // Cans lie in the trip’s own boat.
+    const cans = one.boat.id === context.trip.boat ? inCans(pieces) : 0;
+    return [
+      made(of, legs, longer, holds, {
+        ...(keeps === undefined ? {} : { keeps }),
+        ...(cans > 0 ? { spare: cans / stores.rate.value } : {}),
+      }),
+    ];
   });
   const last = (row: Runs) => row.until ?? (row.holds === undefined ? Infinity : Number.MAX_SAFE_INTEGER);
   return [...boats, ...things]
     .filter(({ needs, over }) => needs + over > 0)
     .sort((a, b) => last(a) - last(b) || (a.name < b.name ? -1 : 1));
 }
+
+/** Fuel in spare cans that come along, m³, as far as it is known how much is in each. */
+const inCans = (pieces: readonly Piece[]): number =>
+  cansIn(pieces).reduce((sum, { item }) => sum + item.count * (sure(item).holds ?? 0), 0);
+const cansIn = (pieces: readonly Piece[]): Piece[] =>
+  pieces.filter(
+    ({ kind, place, faults }) =>
+      kind.filled === true && place !== 'home' && faults.every(({ unknown }) => unknown),
+  );
 
 /** The same for a screen. */
 export const ledgerOf = (
@@ -144,4 +170,40 @@ export function energyFindings(
     ];
   });
   return [...found, ...unsaid];
+}
+
+const OLD = TRIP.at('energy/fuel-age', 'old');
+
+/** How old the fuel is, in her tank and in cans: what nobody said is open, what is over a month is to be changed. */
+export function fuelAgeFindings({ trip, boat }: Context, on: string, pieces: readonly Piece[]): Finding[] {
+  if (!boat || drives(boat).combustion !== true) return [];
+  const cans = cansIn(pieces).map(({ item }) => ({ name: item.name, id: item.id, day: sure(item).filledOn }));
+  const tank = { name: boat.name, id: trip.id, day: guessed(trip, '/fuelOn') ? undefined : trip.fuelOn };
+  const all = [tank, ...cans];
+  const age = (day: string) => daysBetween(day, on);
+  const old = all.filter(({ day }) => day !== undefined && age(day) > OLD);
+  // Filled after the day on which one leaves: that is no age.
+  const unsaid = all.filter(({ day }) => day === undefined || age(day) < 0);
+  const first = old[0] ?? unsaid[0];
+  const mend = first && {
+    label: phrase('fuel.age.mend'),
+    ...(first === tank ? goTo.trip(trip.id, '/fuelOn') : goTo.gear(first.id, '/filledOn')),
+  };
+  const names = (some: typeof all) => some.map(({ name }) => name);
+  return [
+    TRIP.finding(
+      'energy/fuel-age',
+      old.length > 0 ? 'old' : unsaid.length > 0 ? 'unsaid' : 'fresh',
+      trip.id,
+      {
+        title: phrase('fuel.age.title'),
+        because: [
+          ...(old.length > 0 ? [phrase('fuel.age.old', { what: names(old), days: OLD })] : []),
+          ...(unsaid.length > 0 ? [phrase('fuel.age.unsaid', { what: names(unsaid) })] : []),
+          ...(first ? [] : [phrase('fuel.age.fresh', { days: OLD })]),
+        ],
+        mend,
+      },
+    ),
+  ];
 }

@@ -1,5 +1,10 @@
 /** Sentences of what is used up on the way: fuel, battery, water to drink; and of the beach that comes and goes. */
 export const STORE_WORDS = {
+  'fuel.age.title': 'How old the fuel is',
+  'fuel.age.old': 'Over {days:days} old: {what:list}. It goes stale, and takes up water.',
+  'fuel.age.unsaid': 'Nobody said when it was filled: {what:list}.',
+  'fuel.age.fresh': 'All of it is under {days:days} old.',
+  'fuel.age.mend': 'Say when it was filled',
   'fuel.title': 'Fuel for {boat}, with a third kept',
   'fuel.short.title': 'Too little fuel for {boat}',
   'fuel.unknown.title': 'Whether the fuel of {boat} lasts is not known',
