@@ -216,10 +216,12 @@ async function later(sending: Queued, held: Set<string>): Promise<void> {
 
 async function refused(
   sending: Queued,
-  { status, title, faults }: Refusal,
+  { status, title, faults, more }: Refusal,
   held: Set<string>,
 ): Promise<void> {
-  await requeue({ ...sending, refused: { status, title, faults } });
+  const version = (more.current as Partial<Held> | undefined)?.version;
+  const why = { status, title, faults, ...(typeof version === 'number' ? { version } : {}) };
+  await requeue({ ...sending, refused: why });
   const thing = holds(sending);
   if (thing) held.add(thing);
 }
@@ -278,7 +280,7 @@ export async function giveUp(refused: Queued): Promise<void> {
 
 /** A refused write is sent again on top of what the server has now. */
 export async function insist(refused: Queued, current: Held | undefined): Promise<void> {
-  let version = current?.version ?? 0;
+  let version = Math.max(current?.version ?? 0, refused.refused?.version ?? 0);
   const behind = holds(refused);
   for (const s of await outbox()) {
     if (s.sent || (s.key !== refused.key && !(behind !== undefined && s.thing === behind))) continue;

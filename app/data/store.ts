@@ -19,7 +19,13 @@ export interface Sending {
   tries?: number;
   notBefore?: number;
   /** Why the server would not take it. A person decides. */
-  refused?: { status: number; title: string; faults: string[] };
+  refused?: {
+    status: number;
+    title: string;
+    faults: string[];
+    /** The version that the server had then: what this page has read may be older still. */
+    version?: number;
+  };
 }
 
 interface Store extends DBSchema {

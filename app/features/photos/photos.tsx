@@ -1,8 +1,9 @@
 import { useState } from 'react';
-import { Image, View } from 'react-native';
+import { View } from 'react-native';
 import { getDocumentAsync } from 'expo-document-picker';
 import { MOST_PHOTOS } from '@escale/core/model/lists';
 import { Button, Row } from '../../ui/button';
+import { Picture } from '../../ui/picture';
 import { Press } from '../../ui/press';
 import { Sheet } from '../../ui/sheet';
 import { T } from '../../ui/text';
@@ -92,7 +93,7 @@ function Thumb({ held, hash, at, what }: { held: Pictured; hash: string; at: num
           }}
         >
           {url ? (
-            <Image source={{ uri: url }} style={{ width: SMALL - 2, height: SMALL - 2 }} alt="" />
+            <Picture src={url} square={SMALL - 2} alt="" />
           ) : (
             <T as="small" style={{ textAlign: 'center' }}>
               {PHOTOS.waits}
@@ -103,16 +104,7 @@ function Thumb({ held, hash, at, what }: { held: Pictured; hash: string; at: num
       </Press>
       {open ? (
         <Sheet title={name} onClose={() => setOpen(false)}>
-          {url ? (
-            <Image
-              source={{ uri: url }}
-              resizeMode="contain"
-              style={{ width: '100%', height: LARGE }}
-              alt={name}
-            />
-          ) : (
-            <T>{PHOTOS.waits}</T>
-          )}
+          {url ? <Picture src={url} high={LARGE} alt={name} /> : <T>{PHOTOS.waits}</T>}
           <Row>
             <Button onPress={() => setOpen(false)}>{PHOTOS.close}</Button>
             <Button onPress={() => void drop()}>{PHOTOS.drop}</Button>
