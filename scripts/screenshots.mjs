@@ -10,8 +10,7 @@ await buildServer();
 const { base, ask, letIn, end } = await openDemo(4287);
 
 const TRIP = '/trips/01890000-0000-7000-8000-000000000055',
-  FOUR = '/trips/01890000-0000-7000-8000-000000000056',
-  CAT = '/trips/01890000-0000-7000-8000-000000000062';
+  FOUR = '/trips/01890000-0000-7000-8000-000000000056';
 const browser = await openBrowser();
 const pageOf = async (width, height) =>
   (await letIn(await browser.newContext({ viewport: { width, height }, serviceWorkers: 'block' }))).newPage();
@@ -61,11 +60,7 @@ await shoot(phone, 'week', `${TRIP}/week`, (page) =>
   page.getByRole('button', { name: 'Read as a list' }).waitFor(),
 );
 await shoot(phone, 'brief', `${FOUR}/brief`);
-await shoot(phone, 'righting', `${CAT}/trouble/capsize-catamaran`, (page) =>
-  page
-    .getByRole('group', { name: 'Can we right her?', exact: true })
-    .evaluate((view) => view.scrollIntoView({ block: 'start' })),
-);
+await shoot(phone, 'parts', '/shed/parts?boat=01890000-0000-7000-8000-000000000007');
 await shoot(phone, 'float-plan', `${TRIP}/pack/float-plan`);
 const plan = await ask('/api/plans', { id: '01990000-0000-7000-8000-000000000001', trip: TRIP.slice(7) });
 await shoot(phone, 'launch', `${TRIP}/run/hand-launch`, async (page) => {

@@ -11,7 +11,7 @@ import type {
   Schedule,
   Truth,
 } from '../model';
-import { applyPacks, underGuess, type RuleResult, type World } from '../rules';
+import { applyPacks, underGuess, type Asked, type RuleResult, type World } from '../rules';
 import { phrase } from '../say';
 import { NOBODY, type AssessInput, type Context } from './context';
 import { standingFacts, worldOf } from './facts';
@@ -121,32 +121,84 @@ export function matchParty(
   const world = worldOf(context, schedule, days.on, facts);
   const rules = underGuess(rulesOver(packs, context, schedule, days, facts, world), context.water);
   const rest = parties.filter((other) => other !== party);
-  const kit = matchKit({
-    rules,
-    trip: context.trip,
-    people: context.people,
-    household,
-    crew: world.crew,
-    boat: context.boat,
-    ...(rest.length > 0
-      ? {
-          fellows: rest.flatMap(({ context: { boat, people, trip } }) =>
-            boat ? [{ boat, people, crew: trip.crew }] : [],
-          ),
-          mine: (item: GearItem) => inBoat(item, party, rest),
-        }
-      : {}),
-    water: context.water,
-    openWater: input.catalogue.openWater,
-    gear,
-    catalogue: context.kinds,
-    ...days,
-  });
+  const before = lastMatched.get(party);
+  const kit =
+    before && before.gear === gear && sameDays(before.days, days) && sameAsked(before.rules, rules)
+      ? withReasons(before.kit, rules)
+      : matchedAnew();
+  lastMatched.set(party, { gear, days, rules, kit });
   const requirements = fellow
     ? kit.requirements.map((r) => ({ ...r, boat: fellow.boat.id }))
     : kit.requirements;
   return { party, world, rules, kit, requirements, days };
+
+  function matchedAnew(): KitMatch {
+    return matchKit({
+      rules,
+      trip: context.trip,
+      people: context.people,
+      household,
+      crew: world.crew,
+      boat: context.boat,
+      ...(rest.length > 0
+        ? {
+            fellows: rest.flatMap(({ context: { boat, people, trip } }) =>
+              boat ? [{ boat, people, crew: trip.crew }] : [],
+            ),
+            mine: (item: GearItem) => inBoat(item, party, rest),
+          }
+        : {}),
+      water: context.water,
+      openWater: input.catalogue.openWater,
+      gear,
+      catalogue: context.kinds,
+      ...days,
+    });
+  }
 }
+
+/** What was matched for a party last: of most departures of a day the rules ask the same, and the same things answer. */
+const lastMatched = new WeakMap<
+  Party,
+  { gear: GearItem[]; days: Days; rules: RuleResult[]; kit: KitMatch }
+>();
+
+const sameDays = (a: Days, b: Days) => a.on === b.on && a.endsOn === b.endsOn && a.openUntil === b.openUntil;
+
+/** Does every rule apply as it did, and ask for the same? Why it does is told anew. */
+function sameAsked(before: readonly RuleResult[], now: readonly RuleResult[]): boolean {
+  return (
+    before.length === now.length &&
+    before.every((was, i) => {
+      const is = now[i];
+      return (
+        was.rule.id === is.rule.id &&
+        was.pack === is.pack &&
+        was.applies === is.applies &&
+        was.anyOf.length === is.anyOf.length &&
+        was.anyOf.every(
+          (demands, n) =>
+            demands.length === is.anyOf[n].length &&
+            demands.every((demand, m) => sameDemand(demand, is.anyOf[n][m])),
+        )
+      );
+    })
+  );
+}
+
+/** A demand is its rule’s own, or a copy of it that hangs on facts; the condition it carries tells copies apart. */
+const sameDemand = (a: Asked, b: Asked) =>
+  a === b ||
+  (a.hangsOn !== undefined &&
+    b.hangsOn !== undefined &&
+    a.when === b.when &&
+    a.capability === b.capability &&
+    a.hangsOn.join() === b.hangsOn.join());
+
+const withReasons = (kit: KitMatch, rules: readonly RuleResult[]): KitMatch => ({
+  ...kit,
+  requirements: kit.requirements.map((r, i) => ({ ...r, because: rules[i].because })),
+});
 
 /** What is fitted to a boat or belongs to somebody in her is in her; the rest is in the trip's own, or nobody said. */
 function inBoat(item: GearItem, party: Party, rest: Party[]): Truth {
