@@ -73,6 +73,15 @@ describe('the outbox', () => {
     expect([first.baseVersion, second.baseVersion]).toEqual([7, 8]);
     expect(trip().doc).toMatchObject({ title: 'Mine', parked: 'x' });
   });
+  test('“keep mine” goes out on top of the version that refused it, where the page has read an older one', async () => {
+    server.refuse = { status: 409, title: 'Changed on another device.', current: { version: 9 } };
+    await change(trip(), title('Mine'), 'title');
+    server.refuse = undefined;
+    const [waiting] = await outbox();
+    await insist(waiting, { ...trip(), version: 7 });
+    const [sent] = server.sent.filter((s) => s.path === '/api/commands').slice(-1);
+    expect((sent.body as { baseVersion: number }).baseVersion).toBe(9);
+  });
   test('a deed that was refused holds nothing back: who says that they are home is heard', async () => {
     const say = (kind: 'check-in' | 'closed') =>
       deed(TRIP, { id: newId(), kind, madeAt: new Date(NOW).toISOString() }, kind);

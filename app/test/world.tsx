@@ -33,7 +33,7 @@ export function fakeServer() {
     up: true,
     /** Its clock stands still until it is set, epoch ms. */
     now: NOW,
-    refuse: undefined as { status: number; title?: string } | undefined,
+    refuse: undefined as { status: number; title?: string; current?: { version: number } } | undefined,
     /** Lets another browser in. */
     address: 'http://localhost:4280/enter/a-code-that-is-used-once',
     removed: [] as RemovedThing[],

@@ -10,6 +10,7 @@ import { useToday } from '../../data/hooks';
 import { change, newId } from '../../data/outbox';
 import { plainly } from '../../data/settings';
 import type { Held } from '../../data/things';
+import { fieldId } from '../../data/where';
 import { ThingForm } from '../forms/thing-form';
 import { Photos } from '../photos/photos';
 import { PARTS } from './words';
@@ -56,66 +57,68 @@ export function OnePart({
   const named = (what: string) => plainly(PARTS.label, { what, title });
   const none = stands.is === 'none';
   return (
-    <Fold title={title} note={standsWord(part, stands)} begin={begin}>
-      <View style={{ gap: 10, padding: 12 }}>
-        {text?.how ? <T>{text.how}</T> : null}
-        {text?.passes ? <T as="strong">{plainly(PARTS.passes, { what: text.passes })}</T> : null}
-        {text?.why ? <T as="soft">{text.why}</T> : null}
-        <T as="small">
-          {typeof part.each === 'string'
-            ? PARTS.each[part.each]
-            : plainly(PARTS.months, { n: part.each.months })}
-        </T>
-        {stands.is === 'failed' ? <Mended held={held} part={part} title={title} /> : null}
-        {none ? (
-          <Row>
-            <Button
-              onPress={() => write(saidOfPart(part.key, { state: undefined }))}
-              label={named(PARTS.hasIt)}
-            >
-              {PARTS.hasIt}
-            </Button>
-          </Row>
-        ) : (
-          <Row>
-            <Button once onPress={() => test(true)} label={named(PARTS.passed)}>
-              {PARTS.passed}
-            </Button>
-            <Button once onPress={() => test(false)} label={named(PARTS.fails)}>
-              {PARTS.fails}
-            </Button>
-            <Button
-              onPress={() => write(saidOfPart(part.key, { state: 'none' }))}
-              label={named(PARTS.notHers)}
-            >
-              {PARTS.notHers}
-            </Button>
-          </Row>
-        )}
-        {typeof part.each === 'string' ? null : (
-          <ThingForm
-            type={Part}
-            doc={part.record ?? {}}
-            only={part.row === undefined ? ['name', 'how', 'everyMonths'] : ['everyMonths']}
-            onPatch={(patch) =>
-              write(patch.map((p) => ({ ...p, pointer: `/parts/${part.key}${p.pointer}` })))
-            }
-          />
-        )}
-        {part.of === 'own' ? (
-          <Row>
-            <Button
-              onPress={() => write([{ op: 'unset', pointer: `/parts/${part.key}` }])}
-              label={named(PARTS.ownDrop)}
-            >
-              {PARTS.ownDrop}
-            </Button>
-          </Row>
-        ) : null}
-        <Photos held={held} of={part.key} what={title} />
-        <Record part={part} />
-      </View>
-    </Fold>
+    <View id={fieldId(`/parts/${part.key}`)} tabIndex={-1}>
+      <Fold title={title} note={standsWord(part, stands)} begin={begin}>
+        <View style={{ gap: 10, padding: 12 }}>
+          {text?.how ? <T>{text.how}</T> : null}
+          {text?.passes ? <T as="strong">{plainly(PARTS.passes, { what: text.passes })}</T> : null}
+          {text?.why ? <T as="soft">{text.why}</T> : null}
+          <T as="small">
+            {typeof part.each === 'string'
+              ? PARTS.each[part.each]
+              : plainly(PARTS.months, { n: part.each.months })}
+          </T>
+          {stands.is === 'failed' ? <Mended held={held} part={part} title={title} /> : null}
+          {none ? (
+            <Row>
+              <Button
+                onPress={() => write(saidOfPart(part.key, { state: undefined }))}
+                label={named(PARTS.hasIt)}
+              >
+                {PARTS.hasIt}
+              </Button>
+            </Row>
+          ) : (
+            <Row>
+              <Button once onPress={() => test(true)} label={named(PARTS.passed)}>
+                {PARTS.passed}
+              </Button>
+              <Button once onPress={() => test(false)} label={named(PARTS.fails)}>
+                {PARTS.fails}
+              </Button>
+              <Button
+                onPress={() => write(saidOfPart(part.key, { state: 'none' }))}
+                label={named(PARTS.notHers)}
+              >
+                {PARTS.notHers}
+              </Button>
+            </Row>
+          )}
+          {typeof part.each === 'string' ? null : (
+            <ThingForm
+              type={Part}
+              doc={part.record ?? {}}
+              only={part.row === undefined ? ['name', 'how', 'everyMonths'] : ['everyMonths']}
+              onPatch={(patch) =>
+                write(patch.map((p) => ({ ...p, pointer: `/parts/${part.key}${p.pointer}` })))
+              }
+            />
+          )}
+          {part.of === 'own' ? (
+            <Row>
+              <Button
+                onPress={() => write([{ op: 'unset', pointer: `/parts/${part.key}` }])}
+                label={named(PARTS.ownDrop)}
+              >
+                {PARTS.ownDrop}
+              </Button>
+            </Row>
+          ) : null}
+          <Photos held={held} of={part.key} what={title} />
+          <Record part={part} />
+        </View>
+      </Fold>
+    </View>
   );
 }
 

@@ -11,6 +11,7 @@ import { useThing, useThings, useToday } from '../../data/hooks';
 import { plainly } from '../../data/settings';
 import type { Held } from '../../data/things';
 import { thingHref } from '../../data/where';
+import { useGoTo } from '../forms/go-to';
 import { OnePart } from './one-part';
 import { AddPart, Works } from './works';
 import { PARTS } from './words';
@@ -34,6 +35,7 @@ function HerParts({ held, at }: { held: Held<'boat'>; at: string | undefined }) 
   const router = useRouter();
   const today = useToday();
   const { trips } = useThings();
+  useGoTo(at === undefined ? undefined : `/parts/${at}`);
   const boat = held.doc;
   const parts = partsOf(boat);
   const out = lastOut(trips);
