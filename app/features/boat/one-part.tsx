@@ -66,7 +66,9 @@ export function OnePart({
           <T as="small">
             {typeof part.each === 'string'
               ? PARTS.each[part.each]
-              : plainly(PARTS.months, { n: part.each.months })}
+              : part.each.hours === undefined
+                ? plainly(PARTS.months, { n: part.each.months })
+                : plainly(PARTS.monthsOrHours, { n: part.each.months, hours: part.each.hours })}
           </T>
           {stands.is === 'failed' ? <Mended held={held} part={part} title={title} /> : null}
           {none ? (

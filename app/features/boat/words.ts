@@ -45,6 +45,7 @@ export const PARTS = {
     after: 'After each trip.',
   },
   months: 'Every {n#month|months}.',
+  monthsOrHours: 'Every {n#month|months}, or when the motor has run {hours} hours since.',
   passes: 'Passes: {what}',
   passed: 'Passed today',
   fails: 'Failed today',

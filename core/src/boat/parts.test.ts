@@ -106,7 +106,8 @@ describe('which parts she has', () => {
   test('months as practice has them: bolts, shackles and lacing monthly, bearings and service yearly', () => {
     const months = (id: string) => PART_ROWS.find((r) => r.id === id)?.each;
     for (const id of ['bolts', 'shackles', 'lacing']) expect(months(id)).toEqual({ months: 1 });
-    for (const id of ['bearings', 'service']) expect(months(id)).toEqual({ months: 12 });
+    expect(months('bearings')).toEqual({ months: 12 });
+    expect(months('service')).toEqual({ months: 12, hours: 100 });
     for (const id of ['halyard', 'engine-oil', 'cord-stops']) expect(months(id)).toBe('trip');
     for (const id of ['straps', 'winch', 'chain', 'lights']) expect(months(id)).toBe('tow');
     expect(months('flush')).toBe('after');
@@ -322,6 +323,20 @@ describe('a round over her', () => {
       );
     expect(many.parts?.bolts.tests).toHaveLength(60);
     expect(Boat.safeParse(many).error).toBeUndefined();
+  });
+  test('serviced in time and run too long since: due again by the motor’s hours, whatever the months', () => {
+    const HOUR = 3_600;
+    const at = (hours: number) =>
+      partStands(
+        part(
+          { ...tested(boatOf('skiff', { meter: 300 * HOUR }), '2026-05-01'), meter: hours * HOUR },
+          'service',
+        ),
+        '2026-05-12',
+      ).is;
+    expect([at(300), at(399), at(400), at(450)]).toEqual(['fine', 'fine', 'over', 'over']);
+    const unread = { ...tested(boatOf('skiff'), '2026-05-01'), meter: 900 * HOUR };
+    expect(partStands(part(unread, 'service'), '2026-05-12').is).toBe('fine');
   });
   test('the motor’s hours stand beside the test, where she has a meter', () => {
     const boat = boatOf('skiff', { meter: 360_000 });

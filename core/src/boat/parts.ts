@@ -3,6 +3,7 @@ import { daysBetween, plusMonths } from '../earth';
 import type { Boat, Level, Part, Trip } from '../model';
 import type { PartNeed, PartRow, PartsData } from '../model/shipped-parts';
 import { TRAILED } from '../model/lists';
+import { HOUR } from '../units';
 import { drives } from './load';
 import { BOAT } from './limits';
 
@@ -21,6 +22,8 @@ export interface HerPart {
   weight: Level;
   /** The row behind it; absent for an owner's own. */
   row?: string;
+  /** Seconds that the motor has run since it was last passed, where both hours are known. */
+  ran?: number;
   record?: Part;
 }
 
@@ -92,7 +95,7 @@ export function partsOf(boat: Boat): HerPart[] {
       if (row) return { ...plain(row), key, title: key === row.id ? row.title : key };
       return { key, title: key, count: 1, of: 'own', each: { months: YEARLY }, weight: OWN_WEIGHT };
     });
-  return [...listed, ...besides].map((part) => withRecord(part, records[part.key]));
+  return [...listed, ...besides].map((part) => withRecord(part, records[part.key], boat.meter));
 }
 /** An owner's own part is tested yearly where nobody said how often, and one that failed is mended like any other. */
 const YEARLY = BOAT.limit('part-own');
@@ -120,12 +123,19 @@ function openingsOf(row: PartRow, boat: Boat): HerPart[] {
   return [...byKey.values()];
 }
 
-function withRecord(part: HerPart, record: Part | undefined): HerPart {
+function withRecord(part: HerPart, record: Part | undefined, meter: number | undefined): HerPart {
   if (!record) return part;
+  const then = record.tests?.findLast(({ passed }) => passed)?.meter;
+  const ran = meter === undefined || then === undefined ? {} : { ran: meter - then };
+  const hours = typeof part.each === 'string' ? undefined : part.each.hours;
   return {
     ...part,
     title: record.name ?? part.title,
-    each: record.everyMonths === undefined ? part.each : { months: record.everyMonths },
+    each:
+      record.everyMonths === undefined
+        ? part.each
+        : { months: record.everyMonths, ...(hours === undefined ? {} : { hours }) },
+    ...ran,
     record,
   };
 }
@@ -145,12 +155,13 @@ export const FRESH = BOAT.limit('part-fresh');
  * @param on the civil day on which it has to be in order; a test of a later day says nothing of it
  * @param out the last day on which she was out, where that is known: what is done after each trip is due from then on
  */
-export function partStands({ each, record }: HerPart, on: string, out?: string): PartStands {
+export function partStands({ each, record, ran = 0 }: HerPart, on: string, out?: string): PartStands {
   if (record?.state === 'none' || record?.state === 'failed') return { is: record.state };
   const tested = record?.inspected;
   if (record?.state !== 'ready' || tested === undefined || tested > on) return { is: 'never' };
   if (each === 'after') return out !== undefined && tested < out ? { is: 'over', due: out } : { is: 'fine' };
   if (typeof each === 'string') return { is: daysBetween(tested, on) <= FRESH ? 'fine' : 'before' };
+  if (each.hours !== undefined && ran >= each.hours * HOUR) return { is: 'over', due: tested };
   const due = plusMonths(tested, each.months);
   return { is: due <= on ? 'over' : 'fine', due };
 }

@@ -36,7 +36,11 @@ export const PartRow = z.strictObject({
   craft: z.array(z.enum(kinds)).min(1).optional(),
   each: z.union([
     z.enum(['trip', 'tow', 'after']),
-    z.strictObject({ months: z.number().int().min(1).max(120) }),
+    // Or sooner, when the motor has run so many hours since.
+    z.strictObject({
+      months: z.number().int().min(1).max(120),
+      hours: z.number().int().min(1).max(2000).optional(),
+    }),
   ]),
   /** What it weighs when it failed. */
   weight: z.enum(['fix', 'know']),
