@@ -222,6 +222,16 @@ export const CHART_DATUMS: ReadonlySet<string> = new Set(['chart datum', 'LAT', 
 /** Kinds of boat that come on a trailer of their own. */
 export const TRAILED: ReadonlySet<string> = new Set(['trailer-boat']);
 
+/** Kinds that arms or the wind move by nature: a motor on one of them is something that somebody says. */
+export const UNPOWERED: ReadonlySet<string> = new Set([
+  'sit-on-top',
+  'sit-inside',
+  'canoe',
+  'paddleboard',
+  'raft',
+  'catamaran',
+]);
+
 /** The four levels, worst first. */
 export const LEVELS = ['stop', 'fix', 'know', 'ready'] as const;
 export type Level = (typeof LEVELS)[number];

@@ -1,6 +1,6 @@
 import { ageRange, darkWithin, daysBetween } from '../earth';
-import { CRAFT, TIDAL } from '../model/lists';
-import { drives, hullOf, placed } from '../boat';
+import { CRAFT, TIDAL, UNPOWERED } from '../model/lists';
+import { drives, hullOf, isMotor, placed } from '../boat';
 import type { Boat, Schedule } from '../model';
 import { ASKED_ABOARD, QUESTION, type Facts, type Person as RulePerson, type World } from '../rules';
 import { onTrailer } from '../ramp';
@@ -59,7 +59,11 @@ function known<T extends string | number | boolean>(
 
 /** How she is moved, as far as it is more than a guess. */
 function driveFacts(boat: Boat | undefined): Facts {
-  if (!boat || boat.propulsion.some((_, i) => guessed(boat, `/propulsion/${i}/kind`))) return {};
+  if (!boat) return {};
+  const guess = boat.propulsion.some((_, i) => guessed(boat, `/propulsion/${i}/kind`));
+  // That a kayak is paddled is no guess of hers, but what a kayak is.
+  const byNature = UNPOWERED.has(boat.kind) && boat.propulsion.every(({ kind }) => !isMotor(kind));
+  if (guess && !byNature) return {};
   const { motor, sail, manual, combustion, inboard, power } = drives(boat);
   const roughly =
     power !== undefined && boat.propulsion.some((_, i) => guessed(boat, `/propulsion/${i}/power`));

@@ -191,3 +191,22 @@ describe.each(STARTING_POINTS.map((s, n) => [s.id, n] as const))('%s', (_id, n) 
     within(planCoefficient(hull.form), start.kind === 'catamaran' ? [0.55, 0.95] : [0.6, 0.95]);
   });
 });
+
+describe('how she is driven, guessed from a starting point', () => {
+  const engine = (id: string, motor?: 'stated') => {
+    const n = STARTING_POINTS.findIndex((s) => s.id === id);
+    const base = household(n, { guessed: true });
+    const boats = base.shed.boats.map((b) =>
+      motor ? { ...b, propulsion: [...b.propulsion, { kind: 'outboard' as const, power: 1500 }] } : b,
+    );
+    const found = assess({ ...base, shed: { ...base.shed, boats } });
+    return found.requirements.find((r) => r.title === 'Spares for the engine')?.applies;
+  };
+  test('a kayak, a board, a raft and a catamaran have no engine unless somebody says so; of others it is open', () => {
+    for (const id of ['sot-long', 'sink-sea', 'canoe-two', 'sup-all', 'raft-12', 'cat-16'])
+      expect([id, engine(id)]).toEqual([id, 'no']);
+    for (const id of ['inf-mid', 'skiff-12', 'tb-16', 'pwc-two'])
+      expect([id, engine(id)]).toEqual([id, 'unknown']);
+    expect(engine('sot-long', 'stated')).not.toBe('no');
+  });
+});
