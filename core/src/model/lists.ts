@@ -220,7 +220,7 @@ export const TIDAL: ReadonlySet<string> = new Set(['sheltered-tidal', 'coastal',
 /** Datums on which a chart's heights stand; only heights above one of these can be held against a launch's own. */
 export const CHART_DATUMS: ReadonlySet<string> = new Set(['chart datum', 'LAT', 'MLLW']);
 /** Kinds of boat that come on a trailer of their own. */
-export const TRAILED: ReadonlySet<string> = new Set(['trailer-boat']);
+export const TRAILED: ReadonlySet<string> = new Set(['trailer-boat', 'personal-watercraft']);
 
 /** Kinds that arms or the wind move by nature: a motor on one of them is something that somebody says. */
 export const UNPOWERED: ReadonlySet<string> = new Set([

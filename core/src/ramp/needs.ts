@@ -1,24 +1,15 @@
 import { afloat, hullOf, placed } from '../boat';
 import type { Boat, Place, Trip } from '../model';
+import { TRAILED, UNPOWERED } from '../model/lists';
 import { guessed } from '../verdict';
 import { carFromWater, floatDepth, OVERHANG, wheelsIn, type Band } from './geometry';
 import { RAMP } from './limits';
 
-/** Craft that are carried or rolled by hand unless a trailer of theirs was entered, and craft that always ride on one. */
-const BY_HAND: ReadonlySet<string> = new Set([
-  'sit-on-top',
-  'sit-inside',
-  'canoe',
-  'paddleboard',
-  'raft',
-  'catamaran',
-]);
-const BY_TRAILER: ReadonlySet<string> = new Set(['trailer-boat', 'personal-watercraft']);
-
 /** Does she come on a trailer that goes into the water? Undefined where nobody said and her kind does not tell. */
 export function onTrailer({ trailer, kind }: Pick<Boat, 'trailer' | 'kind'>): boolean | undefined {
-  if (trailer || BY_TRAILER.has(kind)) return true;
-  return BY_HAND.has(kind) ? false : undefined;
+  if (trailer || TRAILED.has(kind)) return true;
+  // What arms or the wind move is carried or rolled by hand, unless a trailer of hers was entered.
+  return UNPOWERED.has(kind) ? false : undefined;
 }
 
 /** What a boat on her trailer asks of a ramp, metres. */

@@ -3,7 +3,6 @@ import { boatFindings, drives, failedParts, fellows, standFindings } from '../bo
 import { plusDays, wallToInstant } from '../earth';
 import { planFindings } from '../floatplan';
 import { companyFindings, forgottenFindings, offFindings, type KitMatch } from '../kit';
-import { TRAILED } from '../model/lists';
 import type { Assessment, Finding, Phrase, ReadyTask, Schedule } from '../model';
 import {
   boundFindings,
@@ -356,7 +355,7 @@ function has({ boat, people }: Context): Set<string> {
     const moves = drives(boat);
     if (moves.combustion) words.add('combustion');
     if (moves.sail) words.add('sail');
-    words.add(boat.trailer || TRAILED.has(boat.kind) ? 'trailer' : 'by-hand');
+    words.add(onTrailer(boat) === true ? 'trailer' : 'by-hand');
     if (boat.kind === 'inflatable' || boat.kind === 'raft' || boat.kind === 'paddleboard')
       words.add('inflate');
   }
