@@ -104,20 +104,20 @@ describe('in the load', () => {
   });
   test('what lies on a hatch: nothing, or something by name; taken off it is not said again', async () => {
     show(<LoadSection />, { trip: DAWN });
-    await user.click(await screen.findByRole('radio', { name: 'Nothing lies there' }));
+    await user.click(await screen.findByLabelText('Nothing lies there'));
     await waitFor(() => expect(doc(DAWN).onHatch).toEqual([]));
-    await user.click(screen.getByRole('radio', { name: 'Something does' }));
+    await user.click(screen.getByLabelText('Something does'));
     await waitFor(() => expect(doc(DAWN)).not.toHaveProperty('onHatch'));
-    await user.click(await screen.findByRole('checkbox', { name: 'Tackle, rods and crate' }));
+    await user.click(await screen.findByLabelText('Tackle, rods and crate'));
     await waitFor(() => expect(doc(DAWN).onHatch).toEqual(['Tackle, rods and crate']));
-    await user.click(screen.getByRole('checkbox', { name: 'Tackle, rods and crate' }));
+    await user.click(screen.getByLabelText('Tackle, rods and crate'));
     await waitFor(() => expect(doc(DAWN)).not.toHaveProperty('onHatch'));
   });
 });
 
 test('is she for this water: the answer and every reason', async () => {
   show(<WaterSection />, { trip: DAWN });
-  const row = await screen.findByRole('button', { name: 'Is Sprat for this water?: near the shore only' });
+  const row = await screen.findByLabelText('Is Sprat for this water?: near the shore only');
   await user.click(row);
   expect(screen.getByText('Sprat is for near the shore only, and this way leads further out.')).toBeTruthy();
   expect(screen.getAllByText(/floats on at neither end/).length).toBeGreaterThan(0);
