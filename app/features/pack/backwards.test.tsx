@@ -15,17 +15,17 @@ const press = (name: string | RegExp) => user.click(screen.getByLabelText(name))
 
 test('what waits for another can’t be ticked; done, it can', async () => {
   show(<Backwards />, { trip: TRIP });
-  await screen.findByLabelText(/Pack against the list/);
-  expect(screen.queryByLabelText(/Load the car/)).toBeNull();
+  await screen.findByLabelText(/^\d\d:\d\d Pack against the list/);
+  expect(screen.queryByLabelText(/^\d\d:\d\d Load the car/)).toBeNull();
   expect(screen.getByText(/waits for: Charge batteries/)).toBeTruthy();
-  await user.click(screen.getByLabelText(/Charge batteries/));
-  await user.click(screen.getByLabelText(/Pack against the list/));
-  expect(await screen.findByLabelText(/Load the car/)).toBeTruthy();
+  await user.click(screen.getByLabelText(/^\d\d:\d\d Charge batteries/));
+  await user.click(screen.getByLabelText(/^\d\d:\d\d Pack against the list/));
+  expect(await screen.findByLabelText(/^\d\d:\d\d Load the car/)).toBeTruthy();
 });
 
 test('put off, it stands in the morning; left out, it takes no time; both are taken back', async () => {
   show(<Backwards />, { trip: TRIP });
-  await screen.findByLabelText(/Pack against the list/);
+  await screen.findByLabelText(/^\d\d:\d\d Pack against the list/);
   await press('Put off: Pack against the list');
   expect(await screen.findByLabelText('03:20 Pack against the list')).toBeTruthy();
   await press('Not put off: Pack against the list');
@@ -37,7 +37,7 @@ test('put off, it stands in the morning; left out, it takes no time; both are ta
 
 test('how long it took is kept for the boat, with how many people, and reckoned with', async () => {
   show(<Backwards />, { trip: TRIP });
-  await user.click(await screen.findByLabelText(/Rig and stow/));
+  await user.click(await screen.findByLabelText(/^\d\d:\d\d Rig and stow/));
   await user.click(await screen.findByLabelText('How long did it take?: Rig and stow'));
   for (let i = 0; i < 3; i += 1) await press('Five minutes more: Rig and stow');
   await press('Keep: Rig and stow');
@@ -47,7 +47,7 @@ test('how long it took is kept for the boat, with how many people, and reckoned 
 
 test('ticked is not full: what is not known to be full is named, and filled by one tap', async () => {
   show(<Backwards />, { trip: TRIP });
-  await user.click(await screen.findByLabelText(/Charge batteries/));
+  await user.click(await screen.findByLabelText(/^\d\d:\d\d Charge batteries/));
   expect((await screen.findByText(/Not known to be full/)).textContent).toMatch(/Head light at 20%/);
   await press('All of them are full now');
   await waitFor(() => expect(screen.queryByText(/Not known to be full/)).toBeNull());
