@@ -35,21 +35,10 @@ interface One {
 export function standFindings(laden: Laden, asks: boolean): (hours: StandHours) => Finding[] {
   const { trip, boat, people, density } = laden;
   const hull = boat && hullOf(boat);
-  const said = trip.crew.some(({ stands }) => stands !== undefined);
   if (!boat || people.length === 0) return () => [];
-  if (!said)
-    return () =>
-      asks
-        ? [
-            BOAT.finding('stand/unsaid', 'open', trip.id, {
-              title: phrase('stand.unsaid.title'),
-              because: [phrase('stand.unsaid')],
-              mend: { label: phrase('stand.unsaid.mend'), ...goTo.trip(trip.id, '/crew') },
-            }),
-          ]
-        : [];
+  const unsaid = asks ? unsaidFinding(laden) : [];
   const stands = trip.crew.filter((member) => member.stands === true);
-  if (stands.length === 0) return () => [];
+  if (stands.length === 0) return () => unsaid;
   const feet = onFeet(trip, people);
   const spots = hull ? placed(trip, people, hull) : [];
   const rough =
@@ -67,6 +56,22 @@ export function standFindings(laden: Laden, asks: boolean): (hours: StandHours) 
   return (hours) => [
     ...all.map((one) => standFinding(laden, one, hours)),
     ...(unknown ? [unsureFinding(laden)] : []),
+    ...unsaid,
+  ];
+}
+
+/** Whoever said nothing is named: that one of them sits says nothing of the others. */
+function unsaidFinding({ trip, people }: Laden): Finding[] {
+  const silent = trip.crew
+    .filter(({ stands }) => stands === undefined)
+    .flatMap(({ person }) => people.find(({ id }) => id === person)?.name ?? []);
+  if (silent.length === 0) return [];
+  return [
+    BOAT.finding('stand/unsaid', 'open', trip.id, {
+      title: phrase('stand.unsaid.title'),
+      because: [phrase('stand.unsaid', { people: silent })],
+      mend: { label: phrase('stand.unsaid.mend'), ...goTo.section('pack/load') },
+    }),
   ];
 }
 

@@ -161,7 +161,7 @@ export function partStands({ each, record, ran = 0 }: HerPart, on: string, out?:
   if (record?.state !== 'ready' || tested === undefined || tested > on) return { is: 'never' };
   if (each === 'after') return out !== undefined && tested < out ? { is: 'over', due: out } : { is: 'fine' };
   if (typeof each === 'string') return { is: daysBetween(tested, on) <= FRESH ? 'fine' : 'before' };
-  if (each.hours !== undefined && ran >= each.hours * HOUR) return { is: 'over', due: tested };
+  if (each.hours !== undefined && ran >= each.hours * HOUR) return { is: 'over', due: on };
   const due = plusMonths(tested, each.months);
   return { is: due <= on ? 'over' : 'fine', due };
 }

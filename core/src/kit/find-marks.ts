@@ -4,10 +4,13 @@ import { goTo, sure } from '../verdict';
 import type { Piece } from './count';
 import { KIT } from './limits';
 
-/** What is left in the water by itself carries a number that reads from both sides: a trap that nobody can read is taken for anybody’s. */
+/** Comes along, and nobody else has it. */
+const goes = ({ place, item }: Piece) => place !== 'home' && item.count > 0 && item.lentTo === undefined;
+
+/** What is left in the water by itself carries a number that reads from both sides: else it is taken for anybody’s. */
 export function markFindings(pieces: readonly Piece[]): Finding[] {
   return pieces
-    .filter(({ kind, place, item }) => kind.marked === true && place !== 'home' && item.count > 0)
+    .filter((piece) => piece.kind.marked === true && goes(piece))
     .flatMap(({ item }): Finding[] => {
       const marks = sure(item).marks;
       const as = marks === undefined ? 'open' : marks === 'both' ? 'both' : 'wrong';
@@ -27,18 +30,16 @@ export function markFindings(pieces: readonly Piece[]): Finding[] {
 
 /** What comes along and does harm where it is used carelessly is told with its rules. */
 export function useFindings(pieces: readonly Piece[]): Finding[] {
-  return pieces
-    .filter(({ place, item }) => place !== 'home' && item.count > 0 && item.lentTo === undefined)
-    .flatMap(({ kind, item }): Finding[] =>
-      kind.use
-        ? [
-            KIT.finding('kit/use', 'rules', item.id, {
-              title: phrase('use.title', { item: item.name }),
-              because: kind.use.map((rule) => phrase('use.rule', { rule })),
-            }),
-          ]
-        : [],
-    );
+  return pieces.filter(goes).flatMap(({ kind, item }): Finding[] =>
+    kind.use
+      ? [
+          KIT.finding('kit/use', 'rules', item.id, {
+            title: phrase('use.title', { item: item.name }),
+            because: kind.use.map((rule) => phrase('use.rule', { rule })),
+          }),
+        ]
+      : [],
+  );
 }
 
 /** The tick that says that one flare is outside its bag. */

@@ -79,7 +79,7 @@ export interface Reminder {
   how?: string;
 }
 
-/** Dates to put in a calendar: tests that fall due and things that end, within some months from a day; other dates come in with them. */
+/** Dates for a calendar: tests that fall due, things that end or come back, within some months from a day; others come in with them. */
 export function dueDates(
   gear: GearItem[],
   catalogue: Catalogue,

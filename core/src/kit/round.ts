@@ -86,7 +86,7 @@ function partTest(boat: Boat, part: HerPart, due: string | undefined): RoundTest
   };
 }
 
-/** What a result writes into a boat: the day, the state and a line of the part's own record, with the motor's hours where she has a meter. */
+/** What a result writes into a boat: day, state and a line of the part's record, with the motor's hours where she has a meter. */
 export function partPatch({ key, record }: HerPart, { meter }: Pick<Boat, 'meter'>, result: Tested): Patch[] {
   const at = `/parts/${key}`;
   const line = { ...result, ...(meter === undefined ? {} : { meter }) };

@@ -26,7 +26,7 @@ export const PART_NEEDS = [
 ] as const;
 export type PartNeed = (typeof PART_NEEDS)[number];
 
-/** A part that boats have, and how often it is tested (`boat/parts.json`); a bare word is before each trip, before each tow, after each trip. */
+/** A part that boats have, and how often it is tested (`boat/parts.json`): a bare word is before a trip or a tow, or after a trip. */
 export const PartRow = z.strictObject({
   id: PartKey,
   title: Text,

@@ -173,7 +173,7 @@ export function prepare(input: AssessInput): Prepared {
       ...leaveFindings(context, wall, leave),
       ...(stuck ? [stuckFinding(onWay, stuck)] : []),
       ...fitFindings(context, fitOf(context, schedule, schedule && far(schedule), own.world)),
-      ...(schedule ? hours(schedule, stuck, figures) : held(undefined)),
+      ...(schedule ? hours(schedule, stuck, figures) : [...held(undefined), ...stands({})]),
       ...boats.flatMap((boat) => partyFindings(boat, input)),
       ...aboutOwn(leave, schedule, days, own.kit),
       ...planFindings({ ...context, contacts: contactsOf(context) }, schedule),

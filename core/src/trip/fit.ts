@@ -1,6 +1,6 @@
 import fit from '../../data/trip/fit.json';
 import { shoreOf, type Shore } from '../chart';
-import { daysBetween, partWay, type LatLon } from '../earth';
+import { civilDate, daysBetween, partWay, type LatLon } from '../earth';
 import { slowOf } from '../boat';
 import type { FitData, FitRow, Schedule, Truth } from '../model';
 import type { FarOff } from '../passage';
@@ -126,10 +126,10 @@ function dryEnds({ boat }: Context): boolean | undefined {
 
 /** Days since whoever practised longest ago last did, in this craft; known only where all of them said when. */
 function sincePractice(
-  { boat, people, trip }: Context,
+  { boat, people, trip, zone }: Context,
   schedule: Schedule | undefined,
 ): FactValue | undefined {
-  const on = schedule ? new Date(schedule.leave).toISOString().slice(0, 10) : trip.leave.date;
+  const on = schedule && zone !== undefined ? civilDate(schedule.leave, zone) : trip.leave.date;
   const since = people.map((person) => {
     const at = person.skills?.findIndex(({ craft }) => craft === boat?.kind) ?? -1;
     const day = guessed(person, `/skills/${at}/practised`) ? undefined : person.skills?.[at]?.practised;

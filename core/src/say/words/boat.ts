@@ -35,7 +35,7 @@ export const BOAT_WORDS = {
   'fit.against.title': '{boat} out there: what speaks against her',
   'fit.fit.title': '{boat} is for this water',
   'stand.unsaid.title': 'Does anybody stand up aboard?',
-  'stand.unsaid': 'To fish, to pole or to drive: who stands is what tips her most, and nobody said who does.',
+  'stand.unsaid': 'To fish, to pole or to drive: who stands is what tips her most. Not said: {people:list}.',
   'stand.unsaid.mend': 'Say who stands',
   'stand.unsure.title': 'Somebody stands up aboard',
   'stand.unsure': 'Without her measures, or without a weight, nobody can tell how she takes it.',
