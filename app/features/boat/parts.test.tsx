@@ -105,11 +105,11 @@ describe('in the load', () => {
   test('what lies on a hatch: nothing, or something by name; taken off it is not said again', async () => {
     show(<LoadSection />, { trip: DAWN });
     await user.click(await screen.findByLabelText('Nothing lies there'));
-    await waitFor(() => expect(doc(DAWN).onHatch).toEqual([]));
+    await waitFor(() => expect(doc(DAWN).onHatch).toMatchObject({ lies: [] }));
     await user.click(screen.getByLabelText('Something does'));
     await waitFor(() => expect(doc(DAWN)).not.toHaveProperty('onHatch'));
     await user.click(await screen.findByLabelText('Tackle, rods and crate'));
-    await waitFor(() => expect(doc(DAWN).onHatch).toEqual(['Tackle, rods and crate']));
+    await waitFor(() => expect(doc(DAWN).onHatch).toMatchObject({ lies: ['Tackle, rods and crate'] }));
     await user.click(screen.getByLabelText('Tackle, rods and crate'));
     await waitFor(() => expect(doc(DAWN)).not.toHaveProperty('onHatch'));
   });

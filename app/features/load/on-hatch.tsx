@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { TextInput } from 'react-native-paper';
+import { onHatchOf } from '@escale/core/boat';
 import type { Boat } from '@escale/core/model';
 import { Button, Row } from '../../ui/button';
 import { Choice, Tick } from '../../ui/choice';
@@ -19,10 +20,11 @@ export function OnHatch({ boat }: { boat: Boat }) {
   const [other, setOther] = useState('');
   const hatches = boat.openings.filter(({ kind }) => kind === 'hatch');
   if (hatches.length === 0) return null;
-  const on = trip.onHatch;
+  const on = onHatchOf(trip, boat);
   const lies = some || (on !== undefined && on.length > 0);
   const names = [...new Set([...trip.load.map(({ name }) => name), ...(on ?? [])])];
-  const say = (next: string[] | undefined) => put('/onHatch', next, ON_HATCH.title);
+  const say = (lies: string[] | undefined) =>
+    put('/onHatch', lies && { boat: boat.id, lies }, ON_HATCH.title);
   const answer = lies ? 'some' : on === undefined ? undefined : 'none';
   return (
     <View id={fieldId('/onHatch')} style={{ gap: 6 }}>

@@ -19,13 +19,24 @@ import { PHOTOS } from './words';
 const here = () => Intl.DateTimeFormat().resolvedOptions().timeZone;
 
 /** Photos of a thing, or of one of its parts or openings: seen, taken, taken away. */
-export function Photos({ held, of, what }: { held: Pictured; of?: string; what: string }) {
+export function Photos({
+  held,
+  of,
+  boat,
+  what,
+}: {
+  held: Pictured;
+  of?: string;
+  /** On a trip: whose opening it is. */
+  boat?: string;
+  what: string;
+}) {
   const [fault, setFault] = useState<string>();
   const [busy, setBusy] = useState(false);
   const now = useNow();
   const { things } = useThings();
   const mine = Object.entries(held.doc.photos ?? {})
-    .filter(([, note]) => note.of === of)
+    .filter(([, note]) => note.of === of && note.boat === boat)
     .sort(([, a], [, b]) => b.at.localeCompare(a.at));
   const add = async () => {
     setFault(undefined);
@@ -35,7 +46,11 @@ export function Photos({ held, of, what }: { held: Pictured; of?: string; what: 
     if (!file) return;
     setBusy(true);
     try {
-      const note = { at: new Date(now).toISOString(), ...(of === undefined ? {} : { of }) };
+      const note = {
+        at: new Date(now).toISOString(),
+        ...(of === undefined ? {} : { of }),
+        ...(boat === undefined ? {} : { boat }),
+      };
       await addPhoto(held, file, note, plainly(PHOTOS.kept, { what }));
     } catch (error) {
       const why = error instanceof NoPicture ? error.message : 'failed';

@@ -13,6 +13,7 @@ export function SeenShut({ begin = false }: { begin?: boolean }) {
   const openings = boat ? partsOf(boat).filter(({ of }) => of === 'openings') : [];
   if (openings.length === 0) return null;
   const last = Object.values(trip.photos ?? {})
+    .filter((note) => note.boat === boat?.id)
     .map(({ at }) => Date.parse(at))
     .reduce((late, at) => Math.max(late, at), -Infinity);
   return (
@@ -26,7 +27,7 @@ export function SeenShut({ begin = false }: { begin?: boolean }) {
         {openings.map(({ key, title }) => (
           <View key={key} style={{ gap: 4 }}>
             <T as="strong">{title}</T>
-            <Photos held={held} of={key} what={title} />
+            <Photos held={held} of={key} boat={boat?.id ?? ''} what={title} />
           </View>
         ))}
         <T as="small">{PHOTOS.small}</T>

@@ -87,12 +87,16 @@ function lookedOver(boat: Boat, parts: HerPart[], { on, endsOn, towed }: PartsOn
   ];
 }
 
+/** What was said to lie on a hatch of this boat: what was said of another says nothing of her. */
+export const onHatchOf = ({ onHatch }: Pick<Trip, 'onHatch'>, boat: Pick<Boat, 'id'>) =>
+  onHatch?.boat === boat.id ? onHatch.lies : undefined;
+
 /** Shut is not latched, and what lies on a hatch or its latch opens it: asked of every trip in a boat that has one. */
 export function pressedFindings({ boat, trip }: Pick<Laden, 'boat' | 'trip'>): Finding[] {
   if (!boat?.openings.some(({ kind }) => kind === 'hatch')) return [];
   const mend = { label: phrase('hatch.mend'), ...goTo.trip(trip.id, '/onHatch') };
   const title = phrase('hatch.title');
-  const on: Trip['onHatch'] = trip.onHatch;
+  const on = onHatchOf(trip, boat);
   if (on === undefined)
     return [BOAT.finding('hatch/pressed', 'open', trip.id, { title, because: [phrase('hatch.open')], mend })];
   if (on.length === 0)

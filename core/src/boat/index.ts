@@ -18,6 +18,6 @@ export { heelPhrase, standFindings } from './find-stands';
 export { onFeet, stood, type Stood } from './stand';
 export { paperFindings } from './find-papers';
 export { airFindings } from './find-air';
-export { failedParts, partFindings, pressedFindings } from './find-parts';
+export { failedParts, onHatchOf, partFindings, pressedFindings } from './find-parts';
 export { airLossOf, airTestAge, type AirAnswer, type AirDoubt, type AirLoss } from './air-loss';
 export { lookHolds, openingFindings } from './find-swamped';

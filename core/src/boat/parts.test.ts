@@ -260,16 +260,22 @@ describe('what a trip is told', () => {
     const { trip } = inputOf();
     const boat = boatOf('sit-on-top');
     const level = (onHatch?: string[]) =>
-      pressedFindings({ boat, trip: { ...trip, onHatch } }).map((f) => [f.level, f.open === true]);
+      pressedFindings({
+        boat,
+        trip: { ...trip, ...(onHatch ? { onHatch: { boat: boat.id, lies: onHatch } } : {}) },
+      }).map((f) => [f.level, f.open === true]);
     expect([level(), level(['Ice box']), level([])]).toEqual([
       [['know', true]],
       [['fix', false]],
       [['ready', false]],
     ]);
-    expect(said(pressedFindings({ boat, trip: { ...trip, onHatch: ['Ice box'] } })[0])[0]).toBe(
-      'On or against a hatch: Ice box',
-    );
+    expect(
+      said(pressedFindings({ boat, trip: { ...trip, onHatch: { boat: boat.id, lies: ['Ice box'] } } })[0])[0],
+    ).toBe('On or against a hatch: Ice box');
     expect(pressedFindings({ boat: { ...boat, openings: [] }, trip })).toEqual([]);
+    // Another boat was taken since: nothing was said of hers.
+    const other = { ...trip, onHatch: { boat: WORK, lies: [] } };
+    expect(pressedFindings({ boat, trip: other })[0]).toMatchObject({ level: 'know', open: true });
   });
 });
 

@@ -224,8 +224,12 @@ export const Trip = z.strictObject({
     .meta({ hidden: true } satisfies FieldMeta),
   /** What was seen shut, or as it was left: of openings by their key. */
   photos: titled(PhotoNotes.optional(), 'Photos', { hidden: true }),
-  /** Names of what lies on or against a hatch or its latch; an empty list: nothing does. */
-  onHatch: titled(z.array(Text).max(30).optional(), 'What lies on or against a hatch or its latch'),
+  /** Of which boat it was said, and the names of what lies there; an empty list: nothing does. */
+  onHatch: titled(
+    z.strictObject({ boat: Id, lies: z.array(Text).max(30) }).optional(),
+    'What lies on or against a hatch or its latch',
+    { hidden: true },
+  ),
   status: choice('State', { planned: 'Planned', on: 'On now', done: 'Done' }),
 });
 export type Trip = z.infer<typeof Trip>;

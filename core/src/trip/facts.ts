@@ -1,6 +1,6 @@
 import { ageRange, darkWithin, daysBetween } from '../earth';
 import { CRAFT, TIDAL, UNPOWERED } from '../model/lists';
-import { drives, hullOf, isMotor, placed } from '../boat';
+import { drives, hullOf, isMotor, onHatchOf, placed } from '../boat';
 import type { Boat, Schedule } from '../model';
 import { ASKED_ABOARD, QUESTION, type Facts, type Person as RulePerson, type World } from '../rules';
 import { onTrailer } from '../ramp';
@@ -98,12 +98,12 @@ function launchFacts({ boat, launch }: Context): Facts {
 }
 
 /** What a trip is for and who comes along: it is complete as it stands, so that what nobody entered is not so. */
-function tripFacts({ trip, people, shed }: Context): Facts {
+function tripFacts({ trip, boat, people, shed }: Context): Facts {
   const company = (trip.company ?? []).length > 0;
   const grounds = trip.halts.some(({ place: id }) => shed.places.find((p) => p.id === id)?.kind === 'ground');
   return {
     'trip.fishing': trip.fishing ?? grounds,
-    'trip.onHatch': trip.onHatch === undefined ? undefined : trip.onHatch.length > 0,
+    'trip.onHatch': boat && onHatchOf(trip, boat)?.some(() => true),
     'trip.company': company,
     'trip.alone': people.length > 0 ? people.length === 1 && !company : undefined,
   };
