@@ -160,6 +160,16 @@ describe('what a trip is told of who stands', () => {
       ['unsaid', 'know'],
     ]);
   });
+  test('that one of four sits says nothing of the others: they are named; asked without a route too', () => {
+    const crew = input.trip.crew.map((c, i) => (i === 0 ? { ...c, stands: false } : c));
+    const asked = (halts: typeof input.trip.halts) =>
+      of(assess({ ...input, trip: { ...input.trip, crew, halts } }).findings);
+    for (const halts of [input.trip.halts, []]) {
+      expect(asked(halts).map((f) => [f.level, f.open])).toEqual([['know', true]]);
+      expect(words(asked(halts)[0])).toContain('Bram Tolley');
+      expect(words(asked(halts)[0])).not.toContain('Rowan Pike');
+    }
+  });
   test('a heel over ten degrees is a Fix', () => {
     const tender = alone('sit-on-top');
     if (tender.found.over === 'no') expect(tender.found.heel!.high / RAD).toBeGreaterThan(10);
