@@ -19,6 +19,7 @@ import {
   PoleData,
   SeaAnchorData,
 } from '../src/model/shipped-hold';
+import { EscalationData, IdentityData } from '../src/model/shipped-plan';
 import { PartsData, PartTestRow } from '../src/model/shipped-parts';
 import { Purpose, SeenData, SignalLayers } from '../src/model/shipped-signals';
 import { FitData, UsualLimits, Windage } from '../src/model/shipped-way';
@@ -47,6 +48,8 @@ const SCHEMAS: [RegExp, z.ZodType][] = [
   [/^boat\/symptoms/, shipped.SymptomRow.array()],
   [/^boat\/handover/, shipped.HandoverStep.array()],
   [/^kit\/catalogue/, Catalogue],
+  [/^floatplan\/escalation/, EscalationData],
+  [/^floatplan\/identity/, IdentityData],
   [/^kit\/purposes/, Purpose.array()],
   [/^signals\/layers/, SignalLayers],
   [/^signals\/seen/, SeenData],

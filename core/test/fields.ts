@@ -19,10 +19,18 @@ const SHELVES = {
 } as const;
 
 /**
- * What a thing hangs on or belongs to, and a speed of the day in whose place the boat’s own comes: taken away it is another
- * fact, not less knowledge.
+ * What a thing hangs on or belongs to, a speed of the day in whose place the boat’s own comes, and steps in whose place the usual
+ * ones come: taken away it is another fact, not less knowledge.
  */
-const RELATIONS: ReadonlySet<string> = new Set(['/on', '/fittedTo', '/owner', '/borrowedFrom', '/speed']);
+const RELATIONS: ReadonlySet<string> = new Set([
+  '/on',
+  '/fittedTo',
+  '/owner',
+  '/borrowedFrom',
+  '/speed',
+  '/graceMinutes',
+  '/alarmMinutes',
+]);
 
 /** Every pointer of a document, objects and leaves alike; how things came to be known is no fact of its own. */
 function pointers(value: unknown, pointer = ''): string[] {

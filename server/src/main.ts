@@ -18,7 +18,8 @@ import { seedDemo } from './demo/seed';
 import { makeLog } from './log';
 import { reckoner } from './reckon/thread';
 import type { Services } from './services';
-import { simulatedTelephone } from './standins/telephone';
+import { channelsFrom } from './channels/settings';
+import { probeChannels } from './channels/state';
 import { simulatedWeather } from './standins/weather';
 import { answerBeside, isWatchProcess, watchBeside } from './watch/beside';
 import { healthOf } from './watch/health';
@@ -96,9 +97,8 @@ async function open(settings: Settings, log: Logger) {
     reckon,
     base: `http://localhost:${settings.port}`,
     leapt: () => leaptBy(guard?.standing()),
-    ...(settings.standIns
-      ? { weather: simulatedWeather(settings.seed), telephone: simulatedTelephone(db) }
-      : {}),
+    channels: channelsFrom(process.env, db, clock.now, settings.standIns),
+    ...(settings.standIns ? { weather: simulatedWeather(settings.seed) } : {}),
   };
   return { memory, guard, services, endReckoning: end };
 }
@@ -205,6 +205,9 @@ async function start(settings: Settings, log: Logger): Promise<void> {
   // Of several servers on one folder and one PostgreSQL the one that keeps it is the one to ask.
   if (keeper) writeFileSync(parts.address, services.base, { mode: 0o600 });
   log.info({ address: services.base }, 'Escale is ready');
+  probeChannels(services.db, services.channels, clock.now()).catch((error: unknown) =>
+    log.error({ err: error }, 'the ways out could not be asked'),
+  );
 
   endOn(log, async () => {
     const closed = new Promise<void>((done) => server.close(() => done()));
@@ -217,6 +220,7 @@ async function start(settings: Settings, log: Logger): Promise<void> {
     await watcher.stop();
     await keeper?.stop();
     await endReckoning();
+    for (const channel of services.channels) channel.close?.();
     if (keeper) rmSync(parts.address, { force: true });
     await memory.close();
   });

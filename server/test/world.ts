@@ -49,7 +49,8 @@ export async function makeWorld({
     reckon: async (input) => assess(input),
     log,
     base: 'http://localhost:4280',
-    ...(standIns ? { weather: simulatedWeather(7), telephone: simulatedTelephone(db) } : {}),
+    channels: standIns ? [simulatedTelephone(db)] : [],
+    ...(standIns ? { weather: simulatedWeather(7) } : {}),
   };
   // One at a time, as the watch itself does it: a route asks for it and does not wait.
   let looking: Promise<void> = Promise.resolve();
@@ -87,7 +88,7 @@ export async function makeWorld({
     reset: async () => {
       clock.set?.(NOW);
       await db.execute(
-        sql`TRUNCATE thing, command, tick, plan, plan_version, plan_event, deadline, message, contact_token,
+        sql`TRUNCATE thing, command, tick, plan, plan_version, channel_state, push_subscription, plan_event, deadline, message, contact_token,
           phone_call, device, trip_conditions, watch_state, erased, photo`,
       );
       await db.transaction((tx) => importBundle(tx, { household: HOME }, demoBundle(NOW), NOW));

@@ -94,8 +94,6 @@ interface Known {
   last: Trip | undefined;
 }
 
-const GRACE = 60;
-
 /** Things and a trip out of the answers. What nobody said stays out, or is marked a guess. */
 export function madeFrom({ boat, people, place, when }: Draft, known: Known): Made {
   const { shed, newId, today, last } = known;
@@ -122,7 +120,6 @@ export function madeFrom({ boat, people, place, when }: Draft, known: Known): Ma
     load: [],
     limits: last?.limits ?? {},
     contacts: last?.contacts ?? [],
-    graceMinutes: GRACE,
     stow: [],
     status: 'planned',
     leave: { date: when.date ?? today, time: when.time },

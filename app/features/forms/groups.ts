@@ -114,12 +114,13 @@ const DECIDES: { says: (kind: GearKind) => boolean; fields: string[] }[] = [
   { says: (k) => k.drags === true, fields: ['across'] },
   { says: (k) => k.lined === true, fields: ['line'] },
   { says: (k) => k.registered === true, fields: ['registered'] },
+  { says: (k) => k.numbered !== undefined, fields: ['identity'] },
   { says: (k) => k.marked === true, fields: ['marks'] },
   { says: (k) => k.cased === true, fields: ['cased'] },
   { says: (k) => k.filled === true, fields: ['holds', 'filledOn'] },
 ];
 const LABEL = ['approval', 'made', 'expires', 'inspected', 'everyMonths'];
-const JACKET = ['buoyancy', 'crotch', 'headUp', 'paddleCut', 'floatedIn', 'hardUse', 'wornToCount'];
+const JACKET = ['colour', 'buoyancy', 'crotch', 'headUp', 'paddleCut', 'floatedIn', 'hardUse', 'wornToCount'];
 const GROUND = ['lineThick', 'chainThick'];
 const BELONGS = ['on', 'fittedTo', 'owner', 'tether', 'lentTo', 'lentOn', 'backBy', 'borrowedFrom'];
 
@@ -160,7 +161,7 @@ const GROUPS: Partial<Record<ThingType, (doc: Doc) => Group[]>> = {
   person: () => [
     { fields: ['name', 'born', 'mass', 'swimming', 'phone'] },
     { title: 'On the water', fields: ['inWater', 'height', 'drives', 'weakArm', 'skills'] },
-    { title: 'For whoever helps', fields: ['medical'] },
+    { title: 'For whoever helps', fields: ['medical', 'medicalFor'] },
     { title: 'On their screen', fields: ['units'] },
   ],
   place: ({ kind, hazard }) => [

@@ -1,4 +1,5 @@
-import { sheetOf } from '@escale/core/floatplan';
+import { sheetFrom } from '@escale/core/floatplan';
+import { conditionsFor } from '@escale/core/water';
 import type { Sheet } from '@escale/core/model';
 import type { TripView } from '../trip/use-trip';
 
@@ -10,7 +11,7 @@ export function draftSheet({ trip, shed, assessment, input }: TripView): Sheet |
   const contacts = trip.contacts.flatMap((c) => shed.contacts.find((who) => who.id === c) ?? []);
   if (!boat || !water || people.length === 0 || contacts.length === 0 || !assessment.schedule?.home)
     return undefined;
-  return sheetOf({
+  return sheetFrom({
     trip,
     boat,
     people,
@@ -20,6 +21,6 @@ export function draftSheet({ trip, shed, assessment, input }: TripView): Sheet |
     contacts,
     assessment,
     filedAt: input.now,
-    inventedWeather: input.conditions.forecast?.invented === true,
+    forecast: conditionsFor(trip, input.conditions).forecast,
   });
 }

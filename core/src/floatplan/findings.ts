@@ -1,28 +1,37 @@
-import type { Contact, Finding, PlanView, Schedule, Trip, Water } from '../model';
+import type { Channel, Contact, Finding, PlanView, Schedule, Trip, Water } from '../model';
 import { phrase } from '../say';
 import { MS } from '../units';
 import { goTo } from '../verdict';
+import { sheetFindings, type OnSheet } from './find-sheet';
 import { isOpen } from './fold';
+import { isDialled } from './identity';
 import { FLOATPLAN } from './limits';
 
 /** A filed plan as far as findings look at it. */
 export type FiledPlan = Pick<PlanView, 'state' | 'times' | 'filed' | 'contacts' | 'channel'>;
 
-export interface Ashore {
-  trip: Trip;
+export interface Ashore extends OnSheet {
   water?: Water;
-  /** The contacts that the trip names, as far as they are in the shed. */
-  contacts: Contact[];
   plan?: FiledPlan;
+  /** How messages leave this machine, as far as it is known. */
+  channels?: readonly Channel[];
 }
+
+/** By which ways somebody outside can be told, and what a contact needs for it. */
+const WAYS = { telephone: 'phone', mail: 'mail' } as const;
+
+/** Could a contact be told by anything that is set up here? Where nobody said what is, a phone counts. */
+const isReached = (contact: Contact, channels: readonly Channel[] | undefined): boolean =>
+  (channels ?? [{ name: 'telephone' as const }]).some(
+    ({ name }) => name in WAYS && contact[WAYS[name as keyof typeof WAYS]],
+  ) ||
+  (channels?.length === 0 && (contact.phone ?? contact.mail) !== undefined);
 
 const section = goTo.section('pack/float-plan');
 
 /** Who ashore knows, and whether what they know still holds. */
-export function planFindings(
-  { trip, water, contacts, plan }: Ashore,
-  schedule: Schedule | undefined,
-): Finding[] {
+export function planFindings(ashore: Ashore, schedule: Schedule | undefined): Finding[] {
+  const { trip, water, contacts, plan, channels } = ashore;
   const found: Finding[] = [];
   if (contacts.length === 0) {
     found.push(
@@ -33,9 +42,10 @@ export function planFindings(
       }),
     );
   }
-  // Who has no phone can't be told: the alarm would be written and heard by nobody.
-  for (const { id, name, phone } of contacts) {
-    if (phone) continue;
+  // Who can't be reached can't be told: the alarm would be written and heard by nobody.
+  for (const contact of contacts) {
+    if (isReached(contact, channels)) continue;
+    const { id, name } = contact;
     found.push(
       FLOATPLAN.finding('plan/reach', 'none', id, {
         title: phrase('plan.reach.title', { contact: name }),
@@ -53,12 +63,27 @@ export function planFindings(
       }),
     );
   }
-  const reachable = contacts.every((c) => c.phone);
+  if (water?.rescueNumber && !isDialled(water.rescueNumber))
+    found.push(
+      FLOATPLAN.finding('plan/dialled', 'phone', water.id, {
+        title: phrase('plan.dialled.title', {
+          contact: water.rescueName ?? phrase('sheet.rescue'),
+          phone: water.rescueNumber,
+        }),
+        because: [phrase('plan.dialled.why')],
+        mend: { label: phrase('plan.rescue.mend'), ...goTo.water(water.id, '/rescueNumber') },
+      }),
+    );
+  if (trip.status !== 'done') found.push(...sheetFindings(ashore, schedule?.sooner));
+  const reachable = contacts.every((c) => isReached(c, channels));
   if (plan && isOpen(plan.state)) return [...found, ...filedFindings(trip, plan, schedule, reachable)];
   // A trip that is over needs no plan any more.
   if (trip.status === 'done') return found;
+  const broken = channels?.filter((c) => c.name in WAYS && c.failing) ?? [];
+  const none = channels?.every((c) => !(c.name in WAYS) || c.failing) ?? false;
   return [
     ...found,
+    ...(none ? [silentFinding(trip, broken.length > 0)] : []),
     FLOATPLAN.finding('plan/filed', 'none', trip.id, {
       title: phrase('plan.none.title'),
       because: [phrase('plan.none.why')],
@@ -66,6 +91,14 @@ export function planFindings(
     }),
   ];
 }
+
+/** No message would leave this machine: none is set up, or those that are fail. */
+const silentFinding = (trip: Trip, failing: boolean): Finding =>
+  FLOATPLAN.finding('plan/channel', 'none', trip.id, {
+    title: phrase('plan.channel.title'),
+    because: [phrase(failing ? 'plan.channel.failing' : 'plan.channel.why')],
+    mend: { label: phrase('plan.channel.mend'), ...section },
+  });
 
 const DRIFT = FLOATPLAN.at('plan/changed', 'drifted') * MS.second;
 
@@ -78,15 +111,7 @@ function filedFindings(
   const found: Finding[] = [];
   // A simulated telephone reaches nobody either, but says so where it speaks.
   const unheard = plan.channel === 'none';
-  if (unheard) {
-    found.push(
-      FLOATPLAN.finding('plan/channel', 'none', trip.id, {
-        title: phrase('plan.channel.title'),
-        because: [phrase('plan.channel.why')],
-        mend: { label: phrase('plan.channel.mend'), ...section },
-      }),
-    );
-  }
+  if (unheard) found.push(silentFinding(trip, false));
   const still = plan.contacts.filter((c) => !c.withdrawn);
   if (still.length === 0)
     found.push(

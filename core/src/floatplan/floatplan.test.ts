@@ -83,9 +83,11 @@ describe('state', () => {
     ]));
 });
 
-test('deadlines: a check-in with its grace, home, overdue, and an hour later the alarm', () => {
+test('deadlines: a check-in with its grace, a quarter of an hour before home, home, overdue, and an hour later the alarm', () => {
   expect(deadlinesOf(times)).toEqual([
+    { kind: 'check-in-due', at: 2 * H, promised: 2 * H },
     { kind: 'check-in', at: 2 * H + CHECK_IN_GRACE, promised: 2 * H },
+    { kind: 'soon', at: 4 * H - 15 * 60_000 },
     { kind: 'late', at: 4 * H },
     { kind: 'overdue', at: 5 * H },
     { kind: 'alarm', at: 5 * H + ALARM_AFTER },
@@ -191,7 +193,7 @@ describe('an ending that was none', () => {
   });
   test('what its contacts were told is not said again; what is to come is', () => {
     const kinds = (events: PlanEvent[], now: number) => deadlinesLeft(events, times, now).map((d) => d.kind);
-    expect(kinds([filed], H)).toEqual(['check-in', 'late', 'overdue', 'alarm']);
+    expect(kinds([filed], H)).toEqual(['check-in-due', 'check-in', 'soon', 'late', 'overdue', 'alarm']);
     expect(kinds([filed, event('late', 4 * H), event('overdue', 5 * H)], 5.5 * H)).toEqual(['alarm']);
     expect(kinds([filed], 9 * H)).toEqual(['late', 'overdue', 'alarm']);
   });
@@ -258,7 +260,7 @@ describe('a contact who can’t be reached', () => {
   })();
   const { phone: _phone, ...silent } = contact;
   const kinds = (contacts: (typeof silent)[], plan?: Parameters<typeof planFindings>[0]['plan']) =>
-    planFindings({ trip, water, contacts, ...(plan ? { plan } : {}) }, undefined).map(
+    planFindings({ trip, water, people: [], contacts, ...(plan ? { plan } : {}) }, undefined).map(
       (f) => `${f.level} ${f.id.split('/').slice(0, 2).join('/')}`,
     );
   const filedPlan = {

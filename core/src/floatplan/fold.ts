@@ -1,5 +1,6 @@
 import type { EventKind, PlanEvent, PlanState, PlanTimes } from '../model';
 import { MS } from '../units';
+import { REMINDED_BEFORE } from './escalation';
 import { FLOATPLAN } from './limits';
 
 /**
@@ -27,8 +28,13 @@ export interface Folded {
   declined: Set<string>;
   /** Contacts whom the crew took off the plan. */
   withdrawn: Set<string>;
-  /** Contacts who said that they have rung for help, and when, epoch ms. */
+  /** Contacts who said that they act, and that they have rung for help, and when, epoch ms. */
+  acting: Map<string, number>;
   rung: Map<string, number>;
+  /** Somebody says that they are in trouble, and nothing was heard from aboard since. */
+  trouble?: PlanEvent;
+  /** May a contact read what is sealed? */
+  unsealed: boolean;
   version: number;
   lastHeard?: number;
 }
@@ -39,7 +45,17 @@ const isVersion = ({ kind, times }: PlanEvent) =>
 /** What tells that they have left. */
 const LEFT: ReadonlySet<EventKind> = new Set(['check-in', 'under-way', 'later']);
 /** What a person aboard said, which tells that they were well then. */
-const SAID: ReadonlySet<EventKind> = new Set(['check-in', 'under-way', 'later', 'closed', 'reopened']);
+const SAID: ReadonlySet<EventKind> = new Set([
+  'check-in',
+  'under-way',
+  'later',
+  'closed',
+  'cancelled',
+  'reopened',
+]);
+
+/** After which who acts need not act any more. */
+const SETTLES: ReadonlySet<EventKind> = new Set(['check-in', 'later', 'closed', 'cancelled']);
 
 /** Times that hold: those of the last filing or change, or the time home that was said since. */
 export function timesOf(events: PlanEvent[]): PlanTimes | undefined {
@@ -56,12 +72,18 @@ export function timesLater(events: PlanEvent[]): number {
   return events.slice(events.findLastIndex(isVersion) + 1).filter((e) => e.kind === 'later').length;
 }
 
-/** The times with another time home: overdue keeps its distance, and no check-in is promised for after it. */
+/** When contacts are asked to ring. */
+export const alarmAt = ({ overdue, alarm }: Pick<PlanTimes, 'overdue' | 'alarm'>): number =>
+  alarm ?? overdue + ALARM_AFTER;
+
+/** The times with another time home: the steps after it keep their distance, and no check-in is promised for after it. */
 export function homeAt(times: PlanTimes, home: number): PlanTimes {
+  const later = home - times.home;
   return {
     ...times,
     home,
-    overdue: home + (times.overdue - times.home),
+    overdue: times.overdue + later,
+    ...(times.alarm === undefined ? {} : { alarm: times.alarm + later }),
     checkIns: times.checkIns.filter((at) => at < home),
   };
 }
@@ -83,12 +105,16 @@ export function fold(events: PlanEvent[], now: number): Folded {
   const accepted = new Set<string>(),
     declined = new Set<string>(),
     withdrawn = new Set<string>();
-  const rung = new Map<string, number>();
+  const rung = new Map<string, number>(),
+    acting = new Map<string, number>();
   let home = -Infinity;
   for (const event of events) {
     const { kind, contact } = event;
     if (contact && kind === 'withdrawn') withdrawn.add(contact);
     if (contact && kind === 'rung') rung.set(contact, event.at);
+    if (contact && kind === 'acting') acting.set(contact, event.at);
+    // What was settled from aboard is settled: the next alarm is read anew.
+    if (SETTLES.has(kind)) acting.clear();
     if (contact && kind === 'accepted') {
       accepted.add(contact);
       declined.delete(contact);
@@ -104,12 +130,17 @@ export function fold(events: PlanEvent[], now: number): Folded {
     }
   }
   const heard = events.findLast((e) => SAID.has(e.kind))?.at;
+  const state = stateOf(events, times, now);
+  const trouble = isOpen(state) ? troubleIn(events) : undefined;
   return {
-    state: stateOf(events, times, now),
+    state,
+    ...(trouble ? { trouble } : {}),
+    unsealed: isUnsealed(events, state),
     times,
     accepted,
     declined,
     withdrawn,
+    acting,
     rung,
     version: events.filter(isVersion).length,
     ...(heard === undefined ? {} : { lastHeard: heard }),
@@ -122,14 +153,40 @@ function ending(events: PlanEvent[]): PlanEvent | undefined {
   return last?.kind === 'reopened' ? undefined : last;
 }
 
+/** Who says that they are in trouble; a sign of life from aboard since then settles it. */
+function troubleIn(events: PlanEvent[]): PlanEvent | undefined {
+  const last = events.findLast((e) => e.kind === 'trouble' || (SAID.has(e.kind) && e.contact === undefined));
+  return last?.kind === 'trouble' ? last : undefined;
+}
+
+/**
+ * What is sealed opens when they are overdue, at any alarm (somebody says that they are in trouble), and by the crew's own tap; it
+ * shuts with the plan.
+ */
+function isUnsealed(events: PlanEvent[], state: PlanState): boolean {
+  if (!isOpen(state)) return false;
+  return state === 'overdue' || state === 'alarm' || events.some((e) => e.kind === 'unsealed');
+}
+
 function stateOf(events: PlanEvent[], times: PlanTimes, now: number): PlanState {
   const ended = ending(events);
   if (ended?.kind === 'cancelled') return 'cancelled';
-  if (ended) return ended.at >= times.overdue + ALARM_AFTER ? 'found' : 'closed';
-  if (now >= times.overdue + ALARM_AFTER) return 'alarm';
+  const before = ended && events.slice(0, events.lastIndexOf(ended));
+  const alarm = alarmAt(times);
+  if (ended) return ended.at >= alarm || troubleIn(before ?? []) ? 'found' : 'closed';
+  if (now >= alarm || troubleIn(events)) return 'alarm';
   if (now >= times.overdue) return 'overdue';
   if (now >= times.home) return 'late';
   return events.some((e) => LEFT.has(e.kind)) ? 'under-way' : 'filed';
+}
+
+/**
+ * In which order contacts are told when it matters: who accepted before who said nothing, who said that they can't last of all; else
+ * as the crew named them.
+ */
+export function inTurn<C extends { id: string }>(contacts: C[], { accepted, declined }: Folded): C[] {
+  const rank = ({ id }: C) => (accepted.has(id) ? 0 : declined.has(id) ? 2 : 1);
+  return [...contacts].sort((a, b) => rank(a) - rank(b));
 }
 
 /** Who of a version's contacts still hears: those taken off the plan do not, whatever is filed or alarmed afterwards. */
@@ -138,26 +195,29 @@ export function stillContacts<C extends { id?: string }>(contacts: C[], events: 
   return contacts.filter((c) => c.id === undefined || !off.has(c.id));
 }
 
-export type DeadlineKind = 'check-in' | 'late' | 'overdue' | 'alarm';
+export type DeadlineKind = 'check-in-due' | 'check-in' | 'soon' | 'late' | 'overdue' | 'alarm';
 export interface Deadline {
   kind: DeadlineKind;
   at: number;
   /** Of a check-in: the time promised. */ promised?: number;
 }
 
-/** What has to happen when, if nobody says anything. */
+/** What has to happen when, if nobody says anything: the crew is reminded before anybody ashore is worried. */
 export function deadlinesOf(times: PlanTimes): Deadline[] {
   return [
-    ...times.checkIns.map((promised): Deadline => ({
-      kind: 'check-in',
-      at: promised + CHECK_IN_GRACE,
-      promised,
-    })),
+    ...times.checkIns.flatMap((promised): Deadline[] => [
+      { kind: 'check-in-due', at: promised, promised },
+      { kind: 'check-in', at: promised + CHECK_IN_GRACE, promised },
+    ]),
+    { kind: 'soon', at: Math.max(times.leave, times.home - REMINDED_BEFORE) },
     { kind: 'late', at: times.home },
     { kind: 'overdue', at: times.overdue },
-    { kind: 'alarm', at: times.overdue + ALARM_AFTER },
+    { kind: 'alarm', at: alarmAt(times) },
   ];
 }
+
+/** Whose hour has no news once it is past: nobody is reminded of what is over. */
+const ONLY_IN_TIME: ReadonlySet<DeadlineKind> = new Set(['check-in-due', 'check-in', 'soon']);
 
 const KEEPS: ReadonlySet<EventKind> = new Set(['check-in', 'later', 'closed', 'reopened']);
 
@@ -185,6 +245,6 @@ export function endedWith(events: PlanEvent[], now: number): PlanEvent | undefin
 export function deadlinesLeft(events: PlanEvent[], times: PlanTimes, now: number): Deadline[] {
   const since = events.slice(events.findLastIndex((e) => e.times));
   return deadlinesOf(times).filter(
-    ({ kind, at }) => at > now || (kind !== 'check-in' && !since.some((e) => e.kind === kind)),
+    ({ kind, at }) => at > now || (!ONLY_IN_TIME.has(kind) && !since.some((e) => e.kind === kind)),
   );
 }

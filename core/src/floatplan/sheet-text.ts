@@ -1,4 +1,4 @@
-import { wholeRow } from './sheet';
+import { wholeRow } from './sheet-rows';
 import type { Phrase, Sheet } from '../model';
 import { phrase, render } from '../say';
 

@@ -200,7 +200,10 @@ export interface Schedule {
   /** The latest turn that still brings you home inside every limit. */
   latestTurn?: number;
   home?: number;
+  /** When a contact is told, when they are asked to ring, and why sooner than is usual. */
   overdue?: number;
+  alarm?: number;
+  sooner?: ('child' | 'cold' | 'dusk')[];
   checkIns: number[];
 }
 

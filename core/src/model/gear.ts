@@ -114,6 +114,10 @@ export const GearItem = z
       none: 'None',
     }).optional(),
     registered: choice('Registered', { yes: 'Yes, and current', no: 'No' }).optional(),
+    identity: titled(z.string().trim().min(1).max(40).optional(), 'Its number', {
+      help: 'Of a beacon the 15 signs on its label, of a radio its call sign or nine digits.',
+    }),
+    colour: titled(z.string().trim().min(1).max(40).optional(), 'Colour'),
   })
   .refine((g) => g.minMass === undefined || g.maxMass === undefined || g.minMass <= g.maxMass, {
     message: 'the lower weight stands above the upper',

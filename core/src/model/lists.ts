@@ -40,6 +40,12 @@ export const TRIGGERS = {
   hydrostatic: 'By itself, under pressure of water',
 } as const;
 export const SWIMMING = { none: 'Cannot swim', weak: 'Weak', fair: 'Fair', strong: 'Strong' } as const;
+/** To whom ashore somebody's medical notes are told. */
+export const MEDICAL_FOR = {
+  nobody: 'Nobody',
+  sealed: 'The contact, once we are overdue or in trouble',
+  contact: 'The contact, from the start',
+} as const;
 export const IN_WATER = { never: 'Never tried it', once: 'Tried it once', often: 'Done it often' } as const;
 export const PLACE_KINDS = {
   launch: 'Launch',

@@ -11,15 +11,24 @@ export const EVENT_KINDS = [
   'check-in',
   'amended',
   'later',
+  // A contact heard from them; somebody says that they are in trouble; the crew opened what was sealed.
+  'heard',
+  // They read that somebody is missing, and act.
+  'acting',
+  'trouble',
+  'unsealed',
   'closed',
   'cancelled',
   'reopened',
+  'check-in-due',
+  'soon',
   'late',
   'overdue',
   'alarm',
   'check-in-missed',
   // A contact could not be reached; what was told came early, by a clock that was wrong.
   'unreached',
+  'unanswered',
   'early',
   // The crew took a contact off the plan.
   'withdrawn',
@@ -31,7 +40,7 @@ export type EventKind = (typeof EVENT_KINDS)[number];
 /** What a person's device may send. The other kinds come from the server itself. */
 export const PlanDeed = z.strictObject({
   id: Id,
-  kind: z.enum(['under-way', 'check-in', 'later', 'closed', 'cancelled', 'reopened']),
+  kind: z.enum(['under-way', 'check-in', 'later', 'closed', 'cancelled', 'reopened', 'trouble', 'unsealed']),
   madeAt: Instant,
   /** Of `later`: the new time home. */
   home: Instant.optional(),
@@ -59,7 +68,9 @@ export interface PlanEvent {
   note?: string;
   contact?: string;
   position?: { lat: number; lon: number };
-  /** For `filed`, `amended` and `later`: the times that hold from then on. */
+  /** For `amended`: what it changed, as a contact may read it. */
+  changes?: string[];
+  /** For `filed`, `amended`, `later` and `heard`: the times that hold from then on. */
   times?: PlanTimes;
 }
 
@@ -67,14 +78,17 @@ export interface PlanTimes {
   leave: number;
   turnBack?: number;
   home: number;
+  /** A contact is told. */
   overdue: number;
+  /** They are asked to ring; absent in what was filed before it was chosen. */
+  alarm?: number;
   checkIns: number[];
 }
 
 export type PlanState =
   'draft' | 'filed' | 'under-way' | 'late' | 'overdue' | 'alarm' | 'closed' | 'cancelled' | 'found';
 
-/** A row of the sheet. What is only for whoever searches stands apart: a contact is shown it once they are overdue. */
+/** A row of the sheet. What is only for whoever searches stands apart, sealed: a contact reads it once they are overdue or in trouble. */
 export interface SheetRow {
   label: string;
   text: string;
@@ -90,6 +104,10 @@ export interface Sheet {
   expect: string[];
   ifLate: string[];
   read: string;
+  /** Numbers that can be rung with one tap; absent in what was filed before. */
+  ring?: { rescue?: { number: string; who: string }; crew: { who: string; phone: string }[] };
+  /** The same with what is sealed in it. */
+  late?: Pick<Sheet, 'ifLate' | 'read'>;
 }
 
 /** How far a contact is with a plan. */
@@ -100,7 +118,8 @@ export interface PlanContact {
   opened?: boolean;
   /** They said that they can't. */
   declined?: boolean;
-  /** When they said that they have rung for help, epoch ms. */
+  /** When they said that they act, and that they have rung for help, epoch ms. */
+  acting?: number;
   rung?: number;
   /** The crew took them off the plan: they hear nothing any more. */
   withdrawn?: boolean;
@@ -116,14 +135,20 @@ export interface PlanView {
   state: PlanState;
   zone: string;
   times: PlanTimes;
+  /** What the last change of the plan changed, in words; absent where nothing was. */
+  changed?: string[];
   /** The times of the last filing or change, before home was put off under way. */
   filed?: PlanTimes;
   nextDeadline?: { kind: string; at: number };
   contacts: PlanContact[];
   sheet: Sheet;
   events: PlanEvent[];
-  /** How messages leave this machine: by a simulated telephone, which reaches nobody, or not at all. */
-  channel?: 'stand-in' | 'none';
+  /** How messages leave this machine: by something real, by a simulated telephone, which reaches nobody, or not at all. */
+  channel?: 'real' | 'stand-in' | 'none';
+  /** What is sealed stands open to the contacts just now. */
+  unsealed?: boolean;
+  /** Somebody said that they are in trouble, and no sign of life came since. */
+  trouble?: { at: number; by?: string };
 }
 
 export interface MessageView {
@@ -135,6 +160,10 @@ export interface MessageView {
   text: string;
   made: number;
   delivered?: number;
+  /** By which way; `here` where it stands on the crew's own pages only. */
+  channel?: string;
+  /** When the link in it was opened, epoch ms: the receipt. */
+  opened?: number;
   /** It could not be delivered and is out of the way of the others, since when, epoch ms; it is still tried now and then. */
   setAside?: number;
   /** Why it could not be: `no-way` where the contact has no way to be reached. */

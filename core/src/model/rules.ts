@@ -232,6 +232,8 @@ export const GearKind = z.strictObject({
   use: z.array(z.string().max(200)).max(8).optional(),
   /** Counts only in a case that floats and keeps water out. */
   cased: z.boolean().optional(),
+  /** It calls for help by a number of its own. */
+  numbered: z.enum(['radio', 'beacon']).optional(),
   /** Holds fuel. */
   filled: z.boolean().optional(),
   /** Left in the water by itself, under a number. */

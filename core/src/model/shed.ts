@@ -4,7 +4,7 @@ import { AirTest } from './air-test';
 import { MinutesTaken, Parts, Works } from './parts';
 import { PhotoNotes } from './photo';
 import { Limits } from './own-limits';
-import { CRAFT, IN_WATER, LETS_GO, RESTS, SKILLED, SWIMMING, WINCHES } from './lists';
+import { CRAFT, IN_WATER, LETS_GO, MEDICAL_FOR, RESTS, SKILLED, SWIMMING, WINCHES } from './lists';
 
 export const Skill = z.strictObject({
   craft: choice('Craft', CRAFT),
@@ -46,10 +46,12 @@ export const Person = z.strictObject({
   }),
   skills: titled(z.array(Skill).max(20).optional(), 'Skill in each craft'),
   phone: titled(z.string().max(40).optional(), 'Phone'),
-  medical: titled(Note.optional(), 'Medical notes', {
-    long: true,
-    help: 'Opened to the contact only if you allow it on a float plan.',
-  }),
+  medical: titled(Note.optional(), 'Medical notes', { long: true }),
+  medicalFor: choice(
+    'Medical notes are told to',
+    MEDICAL_FOR,
+    'Their own word. Left out, nobody ashore reads them.',
+  ).optional(),
 });
 export type Person = z.infer<typeof Person>;
 
@@ -314,6 +316,9 @@ export const Contact = z.strictObject({
   ...thing,
   name: titled(Text, 'Name'),
   phone: titled(z.string().max(40).optional(), 'Phone'),
+  mail: titled(z.string().max(120).optional(), 'Mail', {
+    help: 'The second way to them, where this Escale can send mail.',
+  }),
   relation: titled(z.string().max(60).optional(), 'Who they are to you'),
 });
 export type Contact = z.infer<typeof Contact>;

@@ -156,11 +156,43 @@ export const Trip = z.strictObject({
   load: titled(z.array(LoadItem).max(60), 'What goes in'),
   limits: titled(Limits, 'Your own limits'),
   contacts: titled(z.array(Id).max(6), 'Contacts', { ref: 'contact' }),
-  graceMinutes: measure('count', 'Minutes after home until overdue', 15, 1440).int(),
+  graceMinutes: measure(
+    'count',
+    'Minutes after home until your contact is told',
+    15,
+    1440,
+    'From 15 to 60. Left out: 30; with a child aboard, in cold water or near dark, 15.',
+  )
+    .int()
+    .optional(),
+  alarmMinutes: measure(
+    'count',
+    'Minutes after home until they are asked to ring',
+    30,
+    120,
+    'From 30 to 120. Left out: twice the time until they are told.',
+  )
+    .int()
+    .optional(),
   checkInMinutes: measure('count', 'Minutes between check-ins', 0, 1440).int().optional(),
   driveMinutes: measure('count', 'Minutes of driving to the launch', 0, 1440).int().optional(),
   ifLate: titled(Note.optional(), 'What you do if you are late', { long: true }),
-  parked: titled(z.string().max(120).optional(), 'Car and where it stands'),
+  parked: titled(z.string().max(120).optional(), 'Car and trailer, and where they stand', {
+    help: 'Colour, number plates, the very place: who looks for you looks there first.',
+  }),
+  alternatives: titled(z.array(Id).max(6).optional(), 'Where else you may go or land', { ref: 'place' }),
+  provisionHours: measure(
+    'count',
+    'Hours that food and water last',
+    0,
+    240,
+    'For everybody aboard, from when you leave.',
+  )
+    .int()
+    .optional(),
+  sealSpot: titled(z.boolean().optional(), 'Keep where you go sealed', {
+    help: 'Your contact sees the water and the launch; the way opens when you are overdue or in trouble.',
+  }),
   /** Of a trip that ends elsewhere. */
   backToCar: titled(
     z

@@ -1,5 +1,18 @@
 import type { ThingType } from './common';
 
+/** A way by which a message leaves this machine. */
+export interface Channel {
+  name: 'telephone' | 'mail' | 'push';
+  /** A stand-in, which reaches nobody outside. */
+  simulated?: true;
+  /** What was last sent by it did not go, since when, epoch ms. */
+  failing?: number;
+  /** Why, in the words of the code. */
+  trouble?: string;
+  /** When something last went by it, epoch ms. */
+  worked?: number;
+}
+
 /** What is wrong with the watch, by name; each has its words on the page of the watch. */
 export const REDS = ['silent', 'late', 'untold', 'set-aside', 'clock', 'disk', 'backup', 'chain'] as const;
 export type Red = (typeof REDS)[number];

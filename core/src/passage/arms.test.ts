@@ -110,7 +110,7 @@ describe('a route in a wind', () => {
   ];
   const kayak = aBoat({ kind: 'sit-inside', propulsion: [{ kind: 'paddle', cruise: 1.6 }] });
   const legs = (from: number, wind = 6, arms = [armsOf(kayak, 1, 1.6)!]) => {
-    const timed = scheduleOf(routeOf(points, 1.6, REST_FACTOR, arms), 0, 30, undefined, {
+    const timed = scheduleOf(routeOf(points, 1.6, REST_FACTOR, arms), 0, undefined, {
       windAt: () => ({ wind, from }),
     });
     return isStuck(timed) ? timed : timed.legs;

@@ -40,7 +40,7 @@ function scheduleFigures({ trip, route, speed }: Outing, schedule: Schedule, fig
   });
   FIGURES.put(figures, 'passage/overdue', trip.id, {
     value: overdue,
-    inputs: { home: instant(home), grace: { value: trip.graceMinutes * 60, quantity: 'minutes' } },
+    inputs: { home: instant(home), grace: { value: (overdue - home) / MS.second, quantity: 'minutes' } },
     guessed,
   });
   if (turnBack === undefined) return;

@@ -115,7 +115,6 @@ export interface Meets {
 export function scheduleOf(
   route: Route,
   leave: number,
-  graceMinutes: number,
   checkInMinutes?: number,
   meets: Meets = {},
 ): Schedule | Stuck {
@@ -142,7 +141,6 @@ export function scheduleOf(
     halts,
     turnBack: halts.at(-1)?.until,
     home,
-    overdue: home + graceMinutes * MS.minute,
     checkIns,
   };
 }

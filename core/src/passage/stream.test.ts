@@ -222,7 +222,7 @@ describe('a route in a stream', () => {
       rest,
     );
   const timed = (speed: number, flow: Flow | undefined, rest = 1) => {
-    const s = scheduleOf(route(speed, rest), AT, 30, undefined, { streamAt: () => flow });
+    const s = scheduleOf(route(speed, rest), AT, undefined, { streamAt: () => flow });
     return isStuck(s) ? undefined : s.legs.map(({ departs, arrives }) => (arrives - departs) / MIN);
   };
   const metres = route(1).legs[0].metres;

@@ -278,6 +278,17 @@ export const SOURCES = {
     'Float-plan guidance, several',
     undefined,
   ),
+  'float-plan-fields': recalled(
+    'Fields of float plans: people, boat, kit, identities, way, times, car, whom to ring',
+    'Float-plan guidance, several',
+    undefined,
+  ),
+  'beacon-identity': recalled(
+    '15 hexadecimal signs of a 406 MHz beacon; nine digits of a maritime identity',
+    'COSPAS-SARSAT and ITU, from memory',
+    undefined,
+    'M',
+  ),
   lightning: recalled('When thunder roars, go indoors', 'US National Weather Service', undefined),
   practice: {
     title: 'Common practice, no published source',

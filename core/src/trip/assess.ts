@@ -69,6 +69,7 @@ import { TRIP } from './limits';
 import { byEstimate, inStream, unsettled } from './in-wind';
 import { withWhose } from './own-limits';
 import { daysOf, matchParty, partiesOf, partyFindings } from './parties';
+import { withSteps } from './steps';
 
 export const CORE_VERSION = '0.1.0';
 
@@ -123,7 +124,7 @@ export function prepare(input: AssessInput): Prepared {
 
   const reckon = (leave: number | undefined) => {
     const { timed, stuck } = onClock(context, leave);
-    const schedule = timed && withLatestTurn(context, timed, homeBy);
+    const schedule = timed && withLatestTurn(context, withSteps(context, timed), homeBy);
     const days = daysOf(context, leave, schedule);
     const boats = parties.map((party) =>
       matchParty(party, parties, { gear, household, schedule, days, input }),
@@ -157,7 +158,7 @@ export function prepare(input: AssessInput): Prepared {
     if (wind.length === 0) return found;
     const soonest = () => {
       const { timed } = onClock(context, schedule.leave, true);
-      return timed ? onHours(withLatestTurn(context, timed, homeBy), {}) : [];
+      return timed ? onHours(withLatestTurn(context, withSteps(context, timed), homeBy), {}) : [];
     };
     return [...wind, ...byEstimate(found, phrase('way.wind.model'), soonest)];
   };
@@ -176,7 +177,7 @@ export function prepare(input: AssessInput): Prepared {
       ...(schedule ? hours(schedule, stuck, figures) : [...held(undefined), ...stands({})]),
       ...boats.flatMap((boat) => partyFindings(boat, input)),
       ...aboutOwn(leave, schedule, days, own.kit),
-      ...planFindings({ ...context, contacts: contactsOf(context) }, schedule),
+      ...planFindings({ ...context, gear: input.shed.gear, contacts: contactsOf(context) }, schedule),
       ...readyFindings(context, schedule, ready),
       ...taskFindings(context, ready),
     ];
@@ -317,7 +318,7 @@ function onClock(
 ): { timed?: Schedule; stuck?: Stuck } {
   if (leave === undefined || !route || isLong(route)) return {};
   const clocked = (windAt?: Meets['windAt']) =>
-    scheduleOf(route, leave, trip.graceMinutes, trip.checkInMinutes, {
+    scheduleOf(route, leave, trip.checkInMinutes, {
       streamAt: stream?.at,
       windAt,
       soonest,

@@ -1,6 +1,7 @@
 import type {
   Boat,
   Catalogue,
+  Channel,
   Conditions,
   GearKind,
   Limits,
@@ -37,6 +38,8 @@ export interface AssessInput {
   now: number;
   /** The filed plan of this trip, where there is one. */
   plan?: FiledPlan;
+  /** How messages leave the machine, as far as it is known. */
+  channels?: readonly Channel[];
   /** Keys ticked on the packing list, and when (epoch ms). */
   ticks?: ReadonlyMap<string, number>;
 }

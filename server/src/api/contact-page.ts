@@ -1,17 +1,14 @@
 import { eq } from 'drizzle-orm';
-import esc from 'escape-html';
 import { Router, urlencoded, type RequestHandler, type Response } from 'express';
 import { ipKeyGenerator, rateLimit } from 'express-rate-limit';
-import { isOpen, wholeRow } from '@escale/core/floatplan';
-import type { EventKind, PlanContact, PlanEvent, PlanState, PlanView } from '@escale/core/model';
-import { clock, dayOf } from '@escale/core/say';
+import * as z from 'zod';
 import { plan } from '../db/schema';
-import { CLOCK_SKEW } from '../plans/deeds';
 import { answerAs, type Answer } from '../plans/answers';
+import { Refusal } from '../refusal';
 import { findLink } from '../messages/links';
 import { viewPlan } from '../plans/view';
 import type { Services } from '../services';
-import { barePage } from './bare-page';
+import { contactHtml, goneHtml } from './contact-html';
 
 /** The contact's page: plain HTML without script, under 30 kB, readable on any phone. */
 export function contactPage(services: Services, kick: () => Promise<void>): Router {
@@ -41,13 +38,32 @@ export function contactPage(services: Services, kick: () => Promise<void>): Rout
       .type('html')
       .send(html);
 
+  /** What is wrong with an answer, or undefined where it stands. */
+  const answered = async (link: { plan: string; contact: string }, kind: Answer, body: unknown) => {
+    const form = Form.safeParse(body ?? {});
+    if (!form.success) return UNREAD;
+    const { home, note, ashore, self } = form.data;
+    try {
+      await answerAs(services, link, kind, {
+        ...(home ? { home } : {}),
+        ...(note ? { note } : {}),
+        ashore: ashore !== undefined,
+        self: self !== undefined,
+      });
+    } catch (error) {
+      if (error instanceof Refusal) return error.message;
+      throw error;
+    }
+    return undefined;
+  };
+
   routes.get('/c/:token', limited, async (req, res) => {
     const token = String(req.params.token);
     const found = await open(res);
     send(
       res,
       found ? 200 : 404,
-      found ? pageOf(found.view, found.link.contact, time.now(), token) : goneOf(),
+      found ? contactHtml(found.view, found.link.contact, time.now(), token) : goneHtml(),
     );
   });
 
@@ -59,8 +75,10 @@ export function contactPage(services: Services, kick: () => Promise<void>): Rout
       const token = String(req.params.token);
       const kind = ANSWERS.get(String(req.params.answer));
       const found = kind && (await open(res));
-      if (!found) return void send(res, 404, goneOf());
-      await answerAs(services, found.link, kind);
+      if (!found) return void send(res, 404, goneHtml());
+      const fault = await answered(found.link, kind, req.body);
+      if (fault !== undefined)
+        return void send(res, 400, contactHtml(found.view, found.link.contact, time.now(), token, fault));
       void kick();
       res.redirect(303, `../${encodeURIComponent(token)}`);
     },
@@ -75,122 +93,21 @@ const LIMIT = { windowMs: 60_000, limit: 120, standardHeaders: true, legacyHeade
 const ANSWERS = new Map<string, Answer>([
   ['accept', 'accepted'],
   ['cannot', 'declined'],
+  ['acting', 'acting'],
   ['rung', 'rung'],
+  ['heard', 'heard'],
+  ['home', 'closed'],
+  ['trouble', 'trouble'],
 ]);
 
-const STATE: Record<PlanState, string> = {
-  draft: 'Not filed',
-  filed: 'Filed. They have not left yet.',
-  'under-way': 'They are on the water.',
-  late: 'They are a little late. Wait, and try to reach them.',
-  overdue: 'They are overdue. Act now: see below.',
-  alarm: 'They are still not back. Ring now: see below.',
-  closed: 'They are home. Nothing more to do.',
-  cancelled: 'They did not go.',
-  found: 'They are found. Nothing more to do.',
-};
-
-function pageOf(view: PlanView, contact: string, now: number, token: string): string {
-  const reader = { zone: view.zone, locale: 'en-GB' };
-  const when = (at: number) => `${dayOf(at, reader)} ${clock(at, reader)}`;
-  const me = view.contacts.find((c) => c.id === contact);
-  const open = isOpen(view.state);
-  const urgent = view.state === 'overdue' || view.state === 'alarm';
-  const list = (items: string[]) => `<ol>${items.map((item) => `<li>${esc(item)}</li>`).join('')}</ol>`;
-  const last = view.events.findLast((e) => e.times);
-  const put = last?.kind === 'later' && view.filed ? view.filed : undefined;
-  const heard = heardOf(view.events, when);
-  return barePage(
-    `${view.title} · float plan`,
-    `
-<h1>${esc(view.title)}</h1>
-<p class="${urgent ? 'urgent' : 'state'}" role="status">${STATE[view.state]}</p>
-<dl class="times"><div><dt>Home</dt><dd>${when(view.times.home)}</dd>${put ? was(when(put.home)) : ''}</div>
-<div><dt>Overdue</dt><dd>${when(view.times.overdue)}</dd>${put ? was(when(put.overdue)) : ''}</div></dl>
-<p class="zone">Times of ${esc(view.zone)}. It is ${when(now)} there now.</p>
-${open || !wasTold(view) ? '' : STAND_DOWN}
-${open && me?.accepted ? '<p><strong>You have accepted.</strong> Keep this page.</p>' : ''}
-${urgent ? `<h2>Do this now</h2>${list(view.sheet.ifLate)}${me ? rang(token, me, when) : ''}` : ''}
-${open && me && !me.accepted ? asking(token, me) : ''}
-<h2>What to expect</h2>${list(view.sheet.expect)}
-${urgent ? '' : `<h2>If they are overdue</h2>${list(view.sheet.ifLate)}`}
-${heard.length > 0 ? `<h2>Heard so far</h2>${list(heard)}` : ''}
-${view.sheet.lines.map((part) => partOf(part, urgent)).join('')}
-${urgent ? '' : LATER_SHOWN}
-<h2>To read aloud</h2><p>${esc(view.sheet.read)}</p>
-${open && me?.accepted ? form(token, 'cannot', '<button class="other">I can’t do this any more</button>') : ''}
-${open && me && !me.accepted && !me.declined ? form(token, 'cannot', '<button class="other">I can’t do this</button>') : ''}
-<p class="small">This page does not ring anyone by itself. Reload it for news.</p>`,
-  );
-}
-
-/** What is said of each thing that was heard. */
-const HEARD: Partial<Record<EventKind, string>> = {
-  'under-way': 'they left',
-  'check-in': 'all well',
-  later: 'all well, home put off to',
-  amended: 'the plan was changed',
-  'check-in-missed': 'a check-in that was promised did not come',
-  closed: 'home',
-  cancelled: 'they did not go',
-  reopened: 'that was taken back: the watch goes on',
-  early: 'our clock was wrong and we spoke too early: they are not overdue',
-};
-
-/** What was heard, in its order, each with its day and hour. */
-const heardOf = (events: PlanEvent[], when: (at: number) => string) =>
-  events.flatMap((e) => {
-    const what = HEARD[e.kind];
-    const home = e.kind === 'later' && e.times ? ` ${when(e.times.home)}` : '';
-    // What waited for signal is as old as when it was said.
-    const said = e.madeAt !== undefined && e.at - e.madeAt > CLOCK_SKEW ? `, said ${when(e.madeAt)}` : '';
-    return what ? [`${when(e.at)}${said}: ${what}${home}${e.note ? `: ${e.note}` : ''}`] : [];
-  });
-
-const was = (time: string) => `<dd class="was">it was ${time}</dd>`;
-
-/** Was anybody told that they are missing? Then a search may be on its way. */
-const wasTold = ({ events }: PlanView) =>
-  events.some((e) => e.kind === 'overdue' || e.kind === 'alarm' || e.kind === 'rung');
-
-const LATER_SHOWN =
-  '<p class="small">Ages, weights and phones of the crew stand here once they are overdue, or for as long as an alarm is given.</p>';
-
-const STAND_DOWN =
-  '<p class="urgent">If you have rung for help, ring the same number again now and say that nobody is missing.</p>';
-
-const form = (token: string, answer: string, inside: string) =>
-  // Relative, so that the page works wherever it stands.
-  `<form method="post" action="${encodeURIComponent(token)}/${answer}">${inside}</form>`;
-
-/** What a contact is asked for who has not accepted yet. */
-const asking = (token: string, { name, declined }: PlanContact) =>
-  declined
-    ? '<p><strong>You said that you can’t.</strong> They were told to find somebody else.</p>' +
-      form(token, 'accept', '<button>I can after all: I accept</button>')
-    : form(
-        token,
-        'accept',
-        `<p><strong>${esc(name)}, you are the contact.</strong> If they are not home by the overdue time, you act as described below.
-Press to say that you will.</p><button>I accept</button>`,
-      );
-
-/** Who has rung says so, and the crew hear of it. */
-const rang = (token: string, { rung }: PlanContact, when: (at: number) => string) =>
-  rung === undefined
-    ? form(token, 'rung', '<button class="other">I have rung for help</button>')
-    : `<p><strong>You said at ${when(rung)} that you have rung for help.</strong> When you hear from them, ring again and say so.</p>`;
-
-/** A part of the sheet as a table. */
-function partOf({ head, rows }: PlanView['sheet']['lines'][number], all: boolean): string {
-  const cells = rows.map(
-    (row) => `<tr><th scope="row">${esc(row.label)}</th><td>${esc(all ? wholeRow(row) : row.text)}</td></tr>`,
-  );
-  return `<h2>${esc(head)}</h2><table>${cells.join('')}</table>`;
-}
-
-const goneOf = () =>
-  barePage(
-    'This link has ended · float plan',
-    '<h1>This link has ended</h1><p>It was withdrawn, or its trip has been over for a while. Ask the person who sent it.</p>',
-  );
+/** What the forms of the page send; what else is in them is left alone. */
+const Form = z.object({
+  home: z
+    .string()
+    .regex(/^(\d{4}-\d\d-\d\dT\d\d:\d\d)?$/)
+    .optional(),
+  note: z.string().trim().max(400).optional(),
+  ashore: z.string().max(8).optional(),
+  self: z.string().max(8).optional(),
+});
+const UNREAD = 'That could not be read: the hour or the note is not right.';

@@ -1,7 +1,7 @@
 import { and, desc, eq, ne } from 'drizzle-orm';
 import { Router, type Request } from 'express';
 import * as z from 'zod';
-import { FileRequest, Id, PlanDeed, type MessageView } from '@escale/core/model';
+import { FileRequest, Id, PlanDeed, type MessageView, type PlanView } from '@escale/core/model';
 import { message, phoneCall, plan, type PlanRow } from '../db/schema';
 import { CLOCK_SKEW, doDeed } from '../plans/deeds';
 import { filePlan } from '../plans/file';
@@ -11,13 +11,20 @@ import type { Services } from '../services';
 import { parse, Problem } from './problem';
 import { whoOf } from './who';
 
+/** By what those ashore hear of a plan: by something real, by a stand-in that reaches nobody, or not at all. */
+const howOut = (channels: Services['channels']): NonNullable<PlanView['channel']> => {
+  const ashore = channels.filter((c) => c.name !== 'push');
+  if (ashore.length === 0) return 'none';
+  return ashore.every((c) => c.simulated === true) ? 'stand-in' : 'real';
+};
+
 /** All plans, or those of one trip; from which on. */
 const Asked = z.object({ trip: Id.optional(), from: z.coerce.number().int().min(0).max(1e6).default(0) });
 
 export function plans(services: Services, kick: () => Promise<void>): Router {
   const { db, clock } = services;
   const routes = Router();
-  const channel = services.telephone ? ('stand-in' as const) : ('none' as const);
+  const channel = howOut(services.channels);
 
   const one = async (req: Request, id: unknown) => {
     const [row] = await db
@@ -95,7 +102,7 @@ export function plans(services: Services, kick: () => Promise<void>): Router {
       .orderBy(desc(phoneCall.at), desc(phoneCall.key))
       .limit(100);
     res.json({
-      simulated: services.telephone !== undefined,
+      simulated: services.channels.some((c) => c.simulated === true),
       calls: calls.map((c) => ({ key: c.key, to: c.to, text: c.text, at: c.at.getTime() })),
     });
   });

@@ -227,11 +227,15 @@ export const message = pgTable(
     contact: uuid('contact'),
     to: text('to_name').notNull(),
     phone: text('phone'),
+    mail: text('mail'),
     kind: text('kind').notNull(),
     text: text('text').notNull(),
     link: text('link'),
     madeAt: instant('made_at').notNull(),
     deliveredAt: instant('delivered_at'),
+    /** By which way it went; by which it has to go, where another was tried in vain. */
+    channel: text('channel'),
+    via: text('via'),
     ...tried,
     /** Set aside, and the next was told instead. */
     passedOnAt: instant('passed_on_at'),
@@ -243,6 +247,12 @@ export const message = pgTable(
     index('message_aside')
       .on(t.setAsideAt)
       .where(sql`${t.setAsideAt} IS NOT NULL`),
+    // What was said and waits for an answer.
+    index('message_unanswered')
+      .on(t.deliveredAt)
+      .where(
+        sql`${t.passedOnAt} IS NULL AND ${t.contact} IS NOT NULL AND ${t.kind} IN ('overdue', 'alarm', 'unreached', 'unanswered', 'trouble', 'trouble.by')`,
+      ),
     index('message_by_plan').on(t.plan),
     index('message_by_household').on(t.household, t.madeAt),
   ],
@@ -265,11 +275,37 @@ export const contactToken = pgTable(
     hash: text('hash').primaryKey(),
     plan: uuid('plan').notNull(),
     contact: uuid('contact').notNull(),
+    /** The message that it went with. */
+    message: uuid('message'),
     createdAt: instant('created_at').notNull(),
     openedAt: instant('opened_at'),
     endsAt: instant('ends_at'),
   },
   (t) => [index('contact_token_by_plan').on(t.plan)],
+);
+
+/** How each way out last fared, one row for all processes. */
+export const channelState = pgTable('channel_state', {
+  name: text('name').primaryKey(),
+  workedAt: instant('worked_at'),
+  failedAt: instant('failed_at'),
+  trouble: text('trouble'),
+});
+
+/** Browsers of the household that want to be told, by the address that their own service gave them. */
+export const pushSubscription = pgTable(
+  'push_subscription',
+  {
+    hash: text('hash').primaryKey(),
+    household: uuid('household').notNull(),
+    device: uuid('device'),
+    endpoint: text('endpoint').notNull(),
+    p256dh: text('p256dh').notNull(),
+    auth: text('auth').notNull(),
+    createdAt: instant('created_at').notNull(),
+    endedAt: instant('ended_at'),
+  },
+  (t) => [index('push_by_household').on(t.household)],
 );
 
 /** The stand-in telephone's own record: what lies on the contact's phone. Its key makes ringing twice ring once. */

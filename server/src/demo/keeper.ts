@@ -33,7 +33,7 @@ export function demoKeeper(household: Services, seed: number): DemoKeeper {
       db,
       base: `${household.base}${DEMO_PATH}`,
       weather: simulatedWeather(seed),
-      telephone: simulatedTelephone(db),
+      channels: [simulatedTelephone(db)],
     };
     await ensureHousehold(db, household.clock.now());
     await seedDemo(services);

@@ -71,7 +71,7 @@ async function bareVersions(tx: Db, { id, zone }: PlanRow): Promise<Bared['versi
 /** Who has not heard by now will not: nobody is told a message without words. */
 async function bareMessages(tx: Db, { id }: PlanRow, now: number): Promise<Bared['messages']> {
   const at = new Date(now);
-  const left = { to: NOTHING, phone: null, text: NOTHING, link: null };
+  const left = { to: NOTHING, phone: null, mail: null, text: NOTHING, link: null };
   const messages = await tx.update(message).set(left).where(eq(message.plan, id)).returning();
   const ids = messages.map((one) => one.id);
   if (ids.length > 0) await tx.delete(phoneCall).where(inArray(phoneCall.key, ids));
@@ -87,8 +87,8 @@ async function bareMessages(tx: Db, { id }: PlanRow, now: number): Promise<Bared
 async function bareEvents(tx: Db, rows: EventRow[]): Promise<Bared['events']> {
   const bared: Bared['events'] = {};
   for (const row of rows) {
-    const { note, position, ...data } = row.data;
-    if (note === undefined && position === undefined) continue;
+    const { note, position, changes, ...data } = row.data;
+    if ([note, position, changes].every((one) => one === undefined)) continue;
     await tx.update(planEvent).set({ data }).where(eq(planEvent.seq, row.seq));
     bared[row.id] = baredHash({ ...row, data });
   }

@@ -29,7 +29,7 @@ type Row = typeof thing.$inferSelect;
  *   their way
  */
 export async function erase(
-  { db, clock, telephone }: Services,
+  { db, clock, channels }: Services,
   who: Principal,
   id: string,
   note: (gone: Gone[]) => void,
@@ -49,7 +49,7 @@ export async function erase(
     }
     const [row] = await tx.select().from(thing).where(mine).for('update');
     if (!row?.deletedAt) throw new Refusal('conflict', 'This is in use. Remove it first.');
-    for (const [held, stands] of named) await refuseLive(tx, held, stands, now, telephone !== undefined);
+    for (const [held, stands] of named) await refuseLive(tx, held, stands, now, channels.length > 0);
     for (const [held, { rows }] of named) if (!isBare(rows)) await bare(tx, held, rows, now);
     const gone = [row, ...(await under(tx, row))];
     for (const one of gone) await empty(tx, one, now);

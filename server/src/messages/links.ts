@@ -14,12 +14,13 @@ export function mintLink(
   base: string,
   plan: string,
   contact: string,
+  message: string,
   now: number,
 ): { url: string; token: typeof contactToken.$inferInsert } {
   const token = randomBytes(32).toString('base64url');
   return {
     url: `${base}/c/${token}`,
-    token: { hash: hashOf(token), plan, contact, createdAt: new Date(now) },
+    token: { hash: hashOf(token), plan, contact, message, createdAt: new Date(now) },
   };
 }
 

@@ -9,6 +9,7 @@ export interface Addressee {
   id?: string;
   name: string;
   phone?: string;
+  mail?: string;
 }
 
 export interface MessageContext {
@@ -27,8 +28,20 @@ export type MessageKind =
   | 'amended'
   | 'later'
   | 'later.alarmed'
+  | 'soon'
+  | 'check-in-due'
   | 'late'
   | 'check-in-missed'
+  | 'trouble'
+  | 'trouble.crew'
+  | 'trouble.by'
+  | 'heard'
+  | 'heard.home'
+  | 'unsealed'
+  | 'unanswered'
+  | 'unanswered.again'
+  | 'unanswered.crew'
+  | 'unanswered.alone'
   | 'overdue'
   | 'alarm'
   | 'early'
@@ -38,8 +51,12 @@ export type MessageKind =
   | 'unreached.crew'
   | 'closed'
   | 'closed.alarmed'
+  | 'closed.by'
+  | 'closed.by.alarmed'
   | 'declined'
+  | 'acting'
   | 'rung'
+  | 'rung.others'
   | 'reopened'
   | 'cancelled';
 
@@ -52,22 +69,36 @@ const WITH_LINK: ReadonlySet<MessageKind> = new Set([
   'overdue',
   'alarm',
   'unreached',
+  'unanswered',
+  'unanswered.again',
+  'trouble',
+  'trouble.by',
+  'heard.home',
+  'unsealed',
 ]);
 
 /** Kinds from the most urgent: in a storm these go first. What is not named is news and waits for them. */
 export const URGENT: readonly MessageKind[] = [
+  'trouble',
+  'trouble.by',
+  'trouble.crew',
   'alarm',
   'unreached',
+  'unanswered',
   'overdue',
   'unread',
   'early',
   'early.overdue',
   'rung',
+  'rung.others',
   'unreached.crew',
+  'unanswered.crew',
+  'unanswered.alone',
   'check-in-missed',
   'late',
   'later.alarmed',
   'closed.alarmed',
+  'closed.by.alarmed',
 ];
 
 /** Of these somebody has to hear: where the contact can't be reached, the next is told. */
@@ -76,7 +107,20 @@ export const ALARMING: ReadonlySet<string> = new Set<MessageKind>([
   'alarm',
   'unread',
   'unreached',
+  'unanswered',
+  'trouble',
+  'trouble.by',
 ]);
+
+/** Of these an answer is waited for. */
+export const ANSWERED_KINDS: MessageKind[] = [
+  'overdue',
+  'alarm',
+  'unreached',
+  'unanswered',
+  'trouble',
+  'trouble.by',
+];
 
 /** How far our clock is to be believed just now: what is sent says so. */
 export type Leapt = 'unconfirmed' | 'agreed';
@@ -87,6 +131,10 @@ const LEAPT = {
 
 /** Why a message can't go: no way to reach them was entered. */
 export const NO_WAY = 'no-way';
+/** Why a message can't go: the address itself refused it. */
+export const BOUNCED = 'bounced';
+/** By no way out: it stands on the crew's own pages. */
+export const HERE = 'here';
 /** Why a message is told to nobody any more: its words were erased. */
 export const ERASED = 'erased';
 
@@ -107,9 +155,10 @@ export function compose(
   const written: Written = { messages: [], tokens: [] };
   const reader = { units: 'metric', zone: context.zone, locale: 'en-GB' } as const;
   const madeAt = new Date(context.now);
-  for (const { id, name, phone } of to) {
+  for (const { id, name, phone, mail } of to) {
+    const key = uuidv7();
     const link =
-      id && WITH_LINK.has(kind) ? mintLink(context.base, context.plan, id, context.now) : undefined;
+      id && WITH_LINK.has(kind) ? mintLink(context.base, context.plan, id, key, context.now) : undefined;
     const words = phraseOf(`message.${kind}` satisfies WordKey, {
       title: context.title,
       skipper: context.skipper,
@@ -121,22 +170,28 @@ export function compose(
     // A reason that nobody gave leaves no hole.
     const said = render(words, reader).replace(/ {2,}/g, ' ');
     written.messages.push({
-      id: uuidv7(),
+      id: key,
       household: context.household,
       plan: context.plan,
       contact: id ?? null,
       to: name,
       phone: phone ?? null,
+      mail: mail ?? null,
       kind,
       text: leapt ? render(phrase(LEAPT[leapt], { text: said }), reader) : said,
       link: link?.url ?? null,
       madeAt,
-      ...(id && !phone ? { setAsideAt: madeAt, trouble: NO_WAY } : {}),
+      ...(id && !phone && !mail ? { setAsideAt: madeAt, trouble: NO_WAY } : {}),
     });
     if (link) written.tokens.push(link.token);
   }
   return written;
 }
+
+export const both = (a: Written, b: Written): Written => ({
+  messages: [...a.messages, ...b.messages],
+  tokens: [...a.tokens, ...b.tokens],
+});
 
 /** The watcher carries them out once the transaction stands. */
 export async function writeAll(tx: Db, { messages, tokens }: Written): Promise<void> {
@@ -152,6 +207,20 @@ export const writeMessages = (
   context: MessageContext,
   more: Record<string, PhraseValue> = {},
 ): Promise<void> => writeAll(tx, compose(kind, to, context, more));
+
+/** What a mail or a notice is headed with: the first of its sentences. */
+export function subjectOf(kind: string, text: string): string {
+  const first = /^[^.:\n]{1,90}(?=[.:\n])/.exec(text)?.[0] ?? text.slice(0, SUBJECT_MOST);
+  const head = render(phrase('message.subject', { first }), {
+    units: 'metric',
+    zone: 'UTC',
+    locale: 'en-GB',
+  });
+  return ALARMING.has(kind)
+    ? render(phrase('message.subject.urgent', { head }), { units: 'metric', zone: 'UTC', locale: 'en-GB' })
+    : head;
+}
+const SUBJECT_MOST = 90;
 
 /** Stands in a stored message where the link goes: the link itself is not kept here once it has left. */
 const LINK = '[link]';

@@ -8,6 +8,7 @@ import {
   isOpen,
   LATER_MOST,
   LATER_WITHIN,
+  positionText,
   stillContacts,
   timesLater,
 } from '@escale/core/floatplan';
@@ -17,11 +18,13 @@ import {
   type Phrase,
   type PlanDeed,
   type PlanEvent,
+  type PlanTimes,
   type Trip,
 } from '@escale/core/model';
 import { phrase } from '@escale/core/say';
 import { MS } from '@escale/core/units';
 import { endLinks, LINK_AFTER_END, reviveLinks } from '../messages/links';
+import { callOf } from './words';
 import { compose, writeAll, type Addressee, type MessageContext, type Written } from '../messages/write';
 import { bodyHash, refuseOther } from '../once';
 import type { Principal } from '../principal';
@@ -60,6 +63,8 @@ interface Doing {
   deed: PlanDeed;
   events: PlanEvent[];
   context: MessageContext;
+  /** Whom to ring, in the words of the sheet. */
+  call: string;
 }
 
 /**
@@ -93,10 +98,10 @@ export async function doDeed(
     const { checkIns } = filedTimes(events) ?? times;
     const moved = kind === 'later' ? homeAt({ ...times, checkIns }, homeOf(deed, events, now)) : undefined;
     if (kind === 'reopened') await refuseReopening(tx, row, events, now);
-    const { skipper, contacts } = await toldOf(tx, row.id);
+    const { skipper, contacts, sheet } = await toldOf(tx, row.id);
     const { zone, title } = row;
     const context = { plan: id, household, base, zone, title, skipper, times: moved ?? times, now };
-    const doing = { row, deed, events, context };
+    const doing = { row, deed, events, context, call: callOf(sheet, events) };
     const written = wordsOf(doing, stillContacts(contacts, events));
     await appendEvent(
       tx,
@@ -113,8 +118,8 @@ export async function doDeed(
       },
       written,
     );
-    if (kind === 'closed' || kind === 'cancelled') await endPlan(tx, doing);
-    if (kind === 'later') await putOff(tx, doing);
+    if (kind === 'closed' || kind === 'cancelled') await endPlan(tx, row, now);
+    if (kind === 'later') await moveHome(tx, row, context.times, now);
     if (kind === 'reopened') await reopen(tx, doing);
     await writeAll(tx, written);
     const status = kind === 'reopened' ? statusAgain(events) : STATUS[kind];
@@ -126,12 +131,17 @@ export async function doDeed(
 /** The new time home, as far as it can be one. What waited long for signal may name an hour that is past: it holds. */
 function homeOf({ home, note, madeAt }: PlanDeed, events: PlanEvent[], now: number): number {
   if (home === undefined) throw new Refusal('unfit', 'Say when you will be home.');
-  const at = Date.parse(home);
-  if (at <= Date.parse(madeAt)) throw new Refusal('unfit', 'That hour was past when it was said.');
-  if (at > Math.max(now, fold(events, now).times.home) + LATER_WITHIN)
-    throw new Refusal('unfit', 'That is more than a day off: change the plan and send the change.');
+  const at = fitHome(Date.parse(home), Date.parse(madeAt), events, now);
   if (timesLater(events) >= LATER_MOST && !note)
     throw new Refusal('unfit', 'Home was put off several times: say why, for your contacts.');
+  return at;
+}
+
+/** An hour that can be one of coming home. @throws Refusal where it is past, or too far off */
+export function fitHome(at: number, said: number, events: PlanEvent[], now: number): number {
+  if (at <= said) throw new Refusal('unfit', 'That hour was past when it was said.');
+  if (at > Math.max(now, fold(events, now).times.home) + LATER_WITHIN)
+    throw new Refusal('unfit', 'That is more than a day off: change the plan and send the change.');
   return at;
 }
 
@@ -143,15 +153,28 @@ function heardOf({ madeAt }: PlanDeed, { skipper, now }: MessageContext): Phrase
     : phrase('heard.now', { skipper, now });
 }
 
+/** Where they said that they are. */
+const whereOf = ({ position }: PlanDeed): Phrase | string =>
+  position ? phrase('message.where', { position: positionText(position) }) : '';
+
 /** What contacts hear of a deed; of leaving and of a check-in nothing. */
-function wordsOf({ deed, events, context }: Doing, contacts: Addressee[]): Written {
+function wordsOf(doing: Doing, contacts: Addressee[]): Written {
+  const { deed, events, context } = doing;
   const told = wereTold(events);
   switch (deed.kind) {
     case 'closed':
       return compose(told ? 'closed.alarmed' : 'closed', contacts, context);
     case 'cancelled':
     case 'reopened':
+    case 'unsealed':
       return compose(deed.kind, contacts, context);
+    case 'trouble':
+      return compose('trouble', contacts, context, {
+        now: context.now,
+        where: whereOf(deed),
+        reason: deed.note ?? '',
+        call: doing.call,
+      });
     case 'later':
       return compose(told ? 'later.alarmed' : 'later', contacts, context, {
         heard: heardOf(deed, context),
@@ -164,12 +187,12 @@ function wordsOf({ deed, events, context }: Doing, contacts: Addressee[]): Writt
 }
 
 /** Home is put off: the alarm moves, the plan and who accepted it stay. */
-async function putOff(tx: Db, { row, context }: Doing): Promise<void> {
+export async function moveHome(tx: Db, row: Row, times: PlanTimes, now: number): Promise<void> {
   await tx
     .update(plan)
-    .set({ updatedAt: new Date(context.now) })
+    .set({ updatedAt: new Date(now) })
     .where(eq(plan.id, row.id));
-  await setDeadlines(tx, row.id, context.times, context.now);
+  await setDeadlines(tx, row.id, times, now);
 }
 
 async function refuseReopening(tx: Db, row: Row, events: PlanEvent[], now: number): Promise<void> {
@@ -189,20 +212,22 @@ async function reopen(tx: Db, { row, context }: Doing): Promise<void> {
 }
 
 /** Who was told that they are missing may have rung for help, and has to hear how to stand it down. */
-function wereTold(events: PlanEvent[]): boolean {
-  return events.some((e) => e.kind === 'overdue' || e.kind === 'alarm' || e.kind === 'rung');
+export function wereTold(events: PlanEvent[]): boolean {
+  return events.some((e) => TOLD.has(e.kind));
 }
 
-async function endPlan(tx: Db, { row, context }: Doing): Promise<void> {
+export async function endPlan(tx: Db, row: Row, now: number): Promise<void> {
   await tx
     .update(plan)
-    .set({ open: false, updatedAt: new Date(context.now) })
+    .set({ open: false, updatedAt: new Date(now) })
     .where(eq(plan.id, row.id));
   await tx.update(deadline).set({ open: false }).where(eq(deadline.plan, row.id));
-  await endLinks(tx, row.id, context.now + LINK_AFTER_END);
+  await endLinks(tx, row.id, now + LINK_AFTER_END);
 }
 
-async function setTripStatus(
+const TOLD: ReadonlySet<EventKind> = new Set(['overdue', 'alarm', 'trouble', 'rung']);
+
+export async function setTripStatus(
   tx: Db,
   trip: string,
   status: Trip['status'],

@@ -14,6 +14,7 @@ export interface NewEvent {
   at: number;
   madeAt?: number;
   note?: string;
+  changes?: string[];
   contact?: string;
   position?: { lat: number; lon: number };
   times?: PlanTimes;
@@ -26,11 +27,22 @@ type Inserted = typeof planEvent.$inferInsert;
 
 type Message = Pick<
   typeof message.$inferInsert,
-  'id' | 'plan' | 'contact' | 'to' | 'phone' | 'kind' | 'text' | 'madeAt'
+  'id' | 'plan' | 'contact' | 'to' | 'phone' | 'mail' | 'kind' | 'text' | 'madeAt'
 >;
 /** Of a message as it was written; what becomes of it on its way is not in it, nor the link that it carries. */
-export const messageHash = ({ id, plan, contact, to, phone, kind, text, madeAt }: Message): string =>
-  bodyHash({ id, plan, contact: contact ?? null, to, phone: phone ?? null, kind, text, madeAt });
+export const messageHash = ({ id, plan, contact, to, phone, mail, kind, text, madeAt }: Message): string =>
+  bodyHash({
+    id,
+    plan,
+    contact: contact ?? null,
+    to,
+    phone: phone ?? null,
+    // Before there was mail no message had any.
+    ...(mail ? { mail } : {}),
+    kind,
+    text,
+    madeAt,
+  });
 
 type Version = Pick<
   typeof planVersion.$inferInsert,

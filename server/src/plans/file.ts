@@ -1,9 +1,10 @@
 import { and, eq } from 'drizzle-orm';
-import { fold, isOpen, sheetOf, stillContacts } from '@escale/core/floatplan';
+import { fold, isOpen, sheetChanges, sheetFrom, stillContacts } from '@escale/core/floatplan';
 import {
   schemaOf,
   type Assessment,
   type FileRequest,
+  type Forecast,
   type PlanTimes,
   type Shed,
   type Trip,
@@ -22,6 +23,7 @@ import { conditionsFor } from '@escale/core/water';
 import { conditionsOf, loadShed } from '../things/shed';
 import { setDeadlines } from './deadlines';
 import { frozenShed } from './frozen';
+import { toldOf } from './stored';
 import { CATALOGUE } from '@escale/core/kit';
 import { packsOn } from '@escale/core/rules';
 
@@ -60,7 +62,7 @@ export async function filePlan(services: Services, who: Principal, request: File
     shed,
   );
   const assessment = await services.reckon({ trip, shed, conditions, packs, catalogue: CATALOGUE, now });
-  const draft = draftOf(trip, shed, assessment, now, conditions.forecast?.invented === true);
+  const draft = draftOf(trip, shed, assessment, now, conditions.forecast);
   const version: Version = {
     inputs: {
       trip,
@@ -115,7 +117,7 @@ async function freeze(
   const values = {
     household: who.household,
     trip: trip.id,
-    title: trip.title,
+    title: draft.sheet.title,
     zone: draft.sheet.zone,
     version,
     open: true,
@@ -142,14 +144,17 @@ async function freeze(
     household: who.household,
     base,
     zone: draft.sheet.zone,
-    title: trip.title,
+    title: draft.sheet.title,
     skipper: draft.skipper,
     times: draft.times,
     now,
   };
   const kind = row ? 'amended' : 'filed';
+  const was = row && (await toldOf(tx, id, row.version)).sheet;
+  const changes = was ? sheetChanges(was, draft.sheet) : [];
   const written = compose(kind, stillContacts(draft.contacts, events), context, {
     reason: request.reason ?? '',
+    ...(row ? { changes: changes.slice(0, CHANGES_SAID).join('; ') } : {}),
   });
   await appendEvent(
     tx,
@@ -160,6 +165,7 @@ async function freeze(
       at: now,
       times: draft.times,
       ...(request.reason ? { note: request.reason } : {}),
+      ...(changes.length > 0 ? { changes } : {}),
       bodyHash: bodyHash(request),
     },
     { ...written, version: stored },
@@ -168,6 +174,9 @@ async function freeze(
   await writeAll(tx, written);
   return id;
 }
+
+/** So many of the changes stand in the message itself; all of them stand on the page. */
+const CHANGES_SAID = 3;
 
 function refuseEnded(state: Parameters<typeof isOpen>[0]): void {
   if (!isOpen(state)) throw new Refusal('conflict', 'This plan has ended. File a new one.');
@@ -187,12 +196,23 @@ export async function refuseSecond(tx: Db, trip: string): Promise<void> {
 /** Check-ins that are too many are no promise: nobody is told of them. */
 const tooMany = ({ findings }: Assessment) => findings.some((f) => f.id.startsWith('day/check-ins/'));
 
-function draftOf(trip: Trip, shed: Shed, assessment: Assessment, now: number, inventedWeather: boolean) {
+function draftOf(
+  trip: Trip,
+  shed: Shed,
+  assessment: Assessment,
+  now: number,
+  forecast: Forecast | undefined,
+) {
   const boat = shed.boats.find((b) => b.id === trip.boat);
   const water = shed.waters.find((w) => w.id === trip.water);
   const contacts = trip.contacts
     .flatMap((id) => shed.contacts.find((c) => c.id === id) ?? [])
-    .map(({ id, name, phone }) => ({ id, name, ...(phone ? { phone } : {}) }));
+    .map(({ id, name, phone, mail }) => ({
+      id,
+      name,
+      ...(phone ? { phone } : {}),
+      ...(mail ? { mail } : {}),
+    }));
   const people = trip.crew.flatMap((c) => shed.people.find((p) => p.id === c.person) ?? []);
   const { schedule } = assessment;
   const lacks = [
@@ -210,11 +230,12 @@ function draftOf(trip: Trip, shed: Shed, assessment: Assessment, now: number, in
     leave: schedule.leave,
     home: schedule.home,
     overdue: schedule.overdue,
+    ...(schedule.alarm === undefined ? {} : { alarm: schedule.alarm }),
     checkIns: schedule.checkIns,
     ...(schedule.turnBack === undefined ? {} : { turnBack: schedule.turnBack }),
   };
   const full = trip.contacts.flatMap((id) => shed.contacts.find((c) => c.id === id) ?? []);
-  const sheet = sheetOf({
+  const sheet = sheetFrom({
     trip,
     boat,
     people,
@@ -224,7 +245,7 @@ function draftOf(trip: Trip, shed: Shed, assessment: Assessment, now: number, in
     contacts: full,
     assessment,
     filedAt: now,
-    inventedWeather,
+    forecast,
   });
   const skipper =
     people.find((p) => p.id === trip.crew.find((c) => c.role === 'skipper')?.person) ?? people[0];

@@ -70,6 +70,10 @@ export function toldIn(row: ToldRow | undefined): Told {
   return evolve('plan-version', { sheet, contacts, skipper }, schema) as unknown as Told;
 }
 
-export async function toldOf(db: Db, id: string): Promise<Told> {
-  return toldIn((await toldRows(db, [id])).get(id));
+/** Of the version that holds, or of a certain one. */
+export async function toldOf(db: Db, id: string, version?: number): Promise<Told> {
+  if (version === undefined) return toldIn((await toldRows(db, [id])).get(id));
+  const stored = await storedVersion(db, id, version);
+  if (!stored) throw new Error('a plan without a version that was filed');
+  return stored;
 }

@@ -17,7 +17,8 @@ interface Parts {
 function viewOf(row: PlanRow, { told, events: rows, opened, unreached }: Parts, now: number): PlanView {
   const { sheet, contacts } = toldIn(told);
   const events = eventsIn(rows);
-  const { state, times, accepted, declined, withdrawn, rung } = fold(events, now);
+  const { state, times, accepted, declined, withdrawn, rung, acting, trouble, unsealed } = fold(events, now);
+  const changes = events.findLast((e) => e.kind === 'amended')?.changes;
   const next = isOpen(state)
     ? deadlinesOf(times)
         .filter((d) => d.at > now)
@@ -32,6 +33,9 @@ function viewOf(row: PlanRow, { told, events: rows, opened, unreached }: Parts, 
     zone: row.zone,
     times,
     filed: filedTimes(events) ?? times,
+    ...(changes ? { changed: changes } : {}),
+    ...(unsealed ? { unsealed } : {}),
+    ...(trouble ? { trouble: { at: trouble.at, ...(trouble.contact ? { by: trouble.contact } : {}) } } : {}),
     sheet: sheetNow(sheet, events),
     events,
     contacts: contacts.map((c) => ({
@@ -41,6 +45,7 @@ function viewOf(row: PlanRow, { told, events: rows, opened, unreached }: Parts, 
       opened: opened.has(c.id),
       ...(declined.has(c.id) ? { declined: true } : {}),
       ...(withdrawn.has(c.id) ? { withdrawn: true } : {}),
+      ...(acting.has(c.id) ? { acting: acting.get(c.id) ?? now } : {}),
       ...(rung.has(c.id) ? { rung: rung.get(c.id) ?? now } : {}),
       ...(unreached.has(c.id) ? { unreached: true } : {}),
     })),

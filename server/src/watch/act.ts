@@ -1,9 +1,10 @@
-import { checkInKept, fold, isOpen, sheetNow, stillContacts } from '@escale/core/floatplan';
+import { checkInKept, fold, inTurn, isOpen, stillContacts } from '@escale/core/floatplan';
 import type { EventKind, PlanEvent } from '@escale/core/model';
 import type { deadline, planEvent, PlanRow } from '../db/schema';
 import { compose, type Leapt, type MessageContext, type Written } from '../messages/write';
 import { chained, eventsIn, type EventRow, type NewEvent } from '../plans/events';
 import { toldIn, type Told, type ToldRow } from '../plans/stored';
+import { firstAndCall } from '../plans/words';
 
 export type DueRow = typeof deadline.$inferSelect;
 
@@ -26,7 +27,11 @@ interface Now {
   leapt?: Leapt;
 }
 
-const ORDER = ['check-in', 'late', 'overdue', 'alarm'];
+const ORDER = ['check-in-due', 'check-in', 'soon', 'late', 'overdue', 'alarm'];
+/** What only the crew hears: they are reminded before anybody ashore is worried. */
+const REMINDS = new Set(['check-in-due', 'soon']);
+/** States in which a smaller hour is no news any more. */
+const WORRIED: ReadonlySet<string> = new Set(['late', 'overdue', 'alarm']);
 const gravest = (state: string) => (state === 'alarm' || state === 'overdue' ? state : 'late');
 
 /**
@@ -52,6 +57,16 @@ export function actOn(plan: Due, { now, base, leapt }: Now): Deed {
       deed.messages.push(...written.messages);
       deed.tokens.push(...written.tokens);
     };
+    if (REMINDS.has(kind)) {
+      const reminds = kind as 'check-in-due' | 'soon';
+      const at = promisedAt?.getTime();
+      const kept = at !== undefined && checkInKept(chain.events, times, at);
+      const missed = inOrder.some((d) => d.kind === 'check-in' && d.promisedAt?.getTime() === at);
+      if (WORRIED.has(state) || kept || (at !== undefined && missed)) continue;
+      const crew = [{ name: told.skipper }];
+      say(reminds, compose(reminds, crew, context, at === undefined ? {} : { at }, leapt));
+      continue;
+    }
     if (kind === 'check-in') {
       // Once the plan is overdue a missed check-in is no news any more.
       const kept = promisedAt === null || checkInKept(chain.events, times, promisedAt.getTime());
@@ -65,7 +80,12 @@ export function actOn(plan: Due, { now, base, leapt }: Now): Deed {
     // A server that slept wakes to several at once: only the gravest is said, all are on record.
     if (gravest(state) !== grave) say(grave, { messages: [], tokens: [] });
     else if (grave === 'late') say(grave, compose('late', [{ name: told.skipper }], context, {}, leapt));
-    else say(grave, compose(grave, told.contacts, context, firstWords(told, chain.events), leapt));
+    else {
+      // Overdue is told to one after the other; an alarm to all of them at once.
+      const turn = inTurn(told.contacts, fold(chain.events, now));
+      const to = grave === 'overdue' ? turn.slice(0, 1) : told.contacts;
+      say(grave, compose(grave, to, context, firstAndCall(told.sheet, chain.events), leapt));
+    }
   }
   deed.events = chain.added;
   return deed;
@@ -115,15 +135,6 @@ export function lastWords({ row, told, due }: Due, { now, base, leapt }: Now): W
 function stillTold(row: ToldRow | undefined, events: PlanEvent[]): Told {
   const told = toldIn(row);
   return { ...told, contacts: stillContacts(told.contacts, events) };
-}
-
-/** What to do first, from the sheet; a sheet that can't be read keeps back its words and not the alarm. */
-function firstWords({ sheet }: Told, events: PlanEvent[]): { first: string; call: string } {
-  const lines: unknown = Array.isArray((sheet as { ifLate?: unknown } | null)?.ifLate)
-    ? sheetNow(sheet, events).ifLate
-    : [];
-  const [first, call] = (lines as unknown[]).map((line) => (typeof line === 'string' ? line : ''));
-  return { first: first ?? '', call: call ?? '' };
 }
 
 const contextOf = ({ row }: Due, told: Told, base: string, now: number): Omit<MessageContext, 'times'> => ({

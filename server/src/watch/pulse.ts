@@ -10,7 +10,7 @@ import { unheardAside } from './aside';
 export interface Counted {
   /** The oldest deadline that is due and not dealt with, of those not set aside. */
   oldestDue?: number;
-  /** The oldest message that waits for its telephone, of those not set aside. */
+  /** The oldest message that waits to be sent, of those not set aside. */
   oldestUntold?: number;
   /** Deadlines and messages that failed again and again, or could never go. */
   setAside: number;
@@ -33,19 +33,20 @@ const oldest = (column: AnyPgColumn) =>
 const SHOWN = MS.day;
 
 export async function pulseOf(
-  { db, telephone }: Pick<Services, 'db' | 'telephone'>,
+  { db, channels }: Pick<Services, 'db' | 'channels'>,
   now: number,
 ): Promise<Counted> {
   const [due] = await db
     .select({ at: oldest(deadline.dueAt) })
     .from(deadline)
     .where(and(eq(deadline.open, true), isNull(deadline.setAsideAt), lte(deadline.dueAt, new Date(now))));
-  const [untold] = telephone
-    ? await db
-        .select({ at: oldest(message.madeAt) })
-        .from(message)
-        .where(and(isNull(message.deliveredAt), isNull(message.setAsideAt)))
-    : [];
+  const [untold] =
+    channels.length > 0
+      ? await db
+          .select({ at: oldest(message.madeAt) })
+          .from(message)
+          .where(and(isNull(message.deliveredAt), isNull(message.setAsideAt)))
+      : [];
   const recent = new Date(now - SHOWN);
   const [late] = await db
     .select({ n: countAll })

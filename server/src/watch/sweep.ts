@@ -16,7 +16,7 @@ export interface Watching extends Services {
 }
 
 /** Alarms first, whatever came due before them; a check-in that was missed before one who is a little late. */
-const URGENCY = sql`array_position(ARRAY['alarm', 'overdue', 'check-in', 'late'], ${deadline.kind})`;
+const URGENCY = sql`array_position(ARRAY['alarm', 'overdue', 'check-in', 'late', 'soon', 'check-in-due'], ${deadline.kind})`;
 /** Done later than now by this much: by a clock that was wrong. What runs ahead by less was none. */
 const EARLY = 5 * MS.second;
 

@@ -2,7 +2,7 @@ import { and, eq, isNull, isNotNull } from 'drizzle-orm';
 import { fold, isOpen, stillContacts } from '@escale/core/floatplan';
 import { message, plan } from '../db/schema';
 import { isAway, transact } from '../db/transact';
-import { ALARMING, compose, writeAll, type Written } from '../messages/write';
+import { ALARMING, both, compose, writeAll } from '../messages/write';
 import { appendEvent, eventsOf } from '../plans/events';
 import { toldOf } from '../plans/stored';
 import type { Services } from '../services';
@@ -63,7 +63,9 @@ async function passOne(
     // The next in the crew's own order who can be reached and was not found out of reach before.
     const out = new Set(events.flatMap((e) => (e.kind === 'unreached' ? (e.contact ?? []) : [])));
     const after = contacts.slice(contacts.findIndex((c) => c.id === failed.contact) + 1);
-    const next = [...after, ...contacts].find((c) => c.phone && c.id !== failed.contact && !out.has(c.id));
+    const next = [...after, ...contacts].find(
+      (c) => (c.phone ?? c.mail) && c.id !== failed.contact && !out.has(c.id),
+    );
     const written = both(
       compose('unreached.crew', [{ name: told.skipper }], context, name),
       compose('unreached', next ? [next] : [], context, name),
@@ -72,8 +74,3 @@ async function passOne(
     await writeAll(tx, written);
   });
 }
-
-const both = (a: Written, b: Written): Written => ({
-  messages: [...a.messages, ...b.messages],
-  tokens: [...a.tokens, ...b.tokens],
-});

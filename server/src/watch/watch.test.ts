@@ -1,8 +1,8 @@
 import { beforeEach, describe, expect, test } from '@jest/globals';
 import { and, eq, isNotNull, isNull, sql } from 'drizzle-orm';
 import type { PlanView } from '@escale/core/model';
-import { deadline, message, plan, planEvent } from '../db/schema';
-import type { OutgoingCall } from '../standins/telephone';
+import { deadline, message, phoneCall, plan, planEvent } from '../db/schema';
+import type { Outgoing } from '../channels/channel';
 import { ADA, NOW, TRIP, uuid, type World } from '../../test/world';
 import { onBothDrivers } from '../../test/drivers';
 import { ATTEMPTS, MOST_WAIT } from '../tries';
@@ -24,7 +24,10 @@ onBothDrivers((at) => {
   };
   const view = (id: string) => world.get<PlanView>(`/api/plans/${id}`);
   const texts = async () => (await world.calls()).map((c) => c.text);
-  const overdue = async () => (await texts()).filter((t) => t.includes('Pike is overdue')).length;
+  const overdue = async () => {
+    const rows = await world.db.select({ text: phoneCall.text }).from(phoneCall);
+    return rows.filter((row) => row.text.includes('Pike is overdue')).length;
+  };
 
   /** Copies of a filed plan under other ids, all overdue at one instant. */
   async function copies(of: PlanView, n: number, at = of.times.overdue): Promise<string[]> {
@@ -113,9 +116,9 @@ onBothDrivers((at) => {
   });
 
   describe('a telephone', () => {
-    const ringing = (ring: (call: OutgoingCall) => Promise<void>) => ({
+    const ringing = (send: (call: Outgoing) => Promise<void>) => ({
       ...world.services,
-      telephone: { ring },
+      channels: [{ name: 'telephone' as const, reaches: () => true, send }],
     });
     test('that fails for one call brings the others, and tries that one again', async () => {
       const first = await world.file();

@@ -6,6 +6,7 @@ import type { GuardedClock } from './guard';
 import { pulseOf, type Pulse } from './pulse';
 import { writeState } from './state';
 import { reopenEarly, setAsideLost, sweepDue, type Watching } from './sweep';
+import { remindUnanswered } from './unanswered';
 import { passOn } from './unreached';
 
 /** How often the watch looks, and how often it writes down that it did. */
@@ -44,7 +45,8 @@ export async function sweepAll(services: Watching, tell: () => void = () => unde
 async function tellAll(services: Watching): Promise<void> {
   for (;;) {
     const tried = await deliver(services);
-    const passed = services.telephone ? await passOn(services) : 0;
+    const reaches = services.channels.length > 0;
+    const passed = reaches ? (await passOn(services)) + (await remindUnanswered(services)) : 0;
     if (tried < SLICE && passed === 0) return;
     await turn();
   }
