@@ -9,6 +9,7 @@ const { count, size } = await generateSW({
   globPatterns: ['**/*.{html,js,css,woff2,svg,png,webmanifest}'],
   swDest: `${dist}sw.js`,
   inlineWorkboxRuntime: true,
+  importScripts: ['push.js'],
   clientsClaim: true,
   skipWaiting: false,
   maximumFileSizeToCacheInBytes: 8e6,

@@ -56,6 +56,16 @@ export async function ask(path: string, body?: unknown): Promise<unknown> {
   return jsonOf(await reach(path, body === undefined ? {} : write));
 }
 
+/**
+ * Fetch a file that the server makes.
+ * @throws as `ask` does
+ */
+export async function askFile(path: string): Promise<Blob> {
+  const answer = await reach(path, {});
+  if (!answer.ok) await jsonOf(answer);
+  return answer.blob();
+}
+
 /** The last answer to each path that is read again and again, and the mark by which the server knows it. */
 const last = new Map<string, { mark: string; body: unknown }>();
 const NOT_MODIFIED = 304;

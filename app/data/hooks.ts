@@ -11,6 +11,7 @@ import {
   type RemovedThing,
   type ThingType,
   type Trip,
+  type Channel,
   type WatchHealth,
 } from '@escale/core/model';
 import { ask, askAgain, doorShut, NoSignal, onDoor } from './api';
@@ -147,6 +148,7 @@ export function useKind<T extends ThingType>(type: T): Held<T>[] {
 interface PlansPage {
   plans: PlanView[];
   /** Where the next page goes on, while there is one. */
+  channels?: Channel[];
   next?: number;
 }
 
@@ -174,7 +176,7 @@ export function usePlansPage(from = 0): PlansPage | undefined {
 }
 
 /** How the watch on the server is, and what it set aside: the household sees what somebody who looks after it would be called for. */
-export type HealthSeen = WatchHealth & { aside: Aside[] };
+export type HealthSeen = WatchHealth & { aside: Aside[]; channels?: Channel[] };
 
 export function useHealth(): { health: HealthSeen | undefined; again: () => Promise<void> } {
   const { answer, again } = useRead<HealthSeen>('/api/watch');
@@ -205,8 +207,17 @@ async function forgetErased(erased: number): Promise<void> {
 }
 const ERASED = 'erased';
 
-export function useMessages(): MessageView[] {
-  return useRead<{ messages: MessageView[] }>('/api/messages').answer?.body.messages ?? [];
+/** What was sent, of all plans or of one. */
+export function useMessages(plan?: string): MessageView[] {
+  const path = plan === undefined ? '/api/messages' : `/api/messages?plan=${plan}`;
+  return useRead<{ messages: MessageView[] }>(path).answer?.body.messages ?? [];
+}
+
+/** By which ways messages leave the server, as far as it said so; the same object while nothing of it changes. */
+export function useChannels(): Channel[] | undefined {
+  const channels = useRead<PlansPage>(PLANS, 0).answer?.body.channels;
+  const seen = channels && JSON.stringify(channels.map(({ worked: _worked, ...c }) => c));
+  return useMemo(() => (seen === undefined ? undefined : (JSON.parse(seen) as Channel[])), [seen]);
 }
 
 export interface Calls {

@@ -1,6 +1,7 @@
-/** Give a text to the person as a file. */
-export function save(name: string, type: string, text: string): void {
-  const url = URL.createObjectURL(new Blob([text], { type: `${type};charset=utf-8` }));
+/** Give a text, or what was fetched, to the person as a file. */
+export function save(name: string, type: string, what: string | Blob): void {
+  const blob = typeof what === 'string' ? new Blob([what], { type: `${type};charset=utf-8` }) : what;
+  const url = URL.createObjectURL(blob);
   const link = document.createElement('a');
   link.href = url;
   link.download = name;

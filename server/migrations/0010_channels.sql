@@ -21,4 +21,5 @@ ALTER TABLE "message" ADD COLUMN "mail" text;--> statement-breakpoint
 ALTER TABLE "message" ADD COLUMN "channel" text;--> statement-breakpoint
 ALTER TABLE "message" ADD COLUMN "via" text;--> statement-breakpoint
 CREATE INDEX "push_by_household" ON "push_subscription" USING btree ("household");--> statement-breakpoint
+CREATE INDEX "contact_token_by_message" ON "contact_token" USING btree ("message");--> statement-breakpoint
 CREATE INDEX "message_unanswered" ON "message" USING btree ("delivered_at") WHERE "message"."passed_on_at" IS NULL AND "message"."contact" IS NOT NULL AND "message"."kind" IN ('overdue', 'alarm', 'unreached', 'unanswered', 'trouble', 'trouble.by');

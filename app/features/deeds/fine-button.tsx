@@ -10,6 +10,8 @@ import { Moment } from '../../ui/moment';
 import { Sheet } from '../../ui/sheet';
 import { T } from '../../ui/text';
 import { deed, newId } from '../../data/outbox';
+import type { Here } from '../../data/here';
+import { PositionAsked, sentPosition } from './position-asked';
 import { FINE } from './words';
 
 interface Props {
@@ -35,6 +37,7 @@ export function FineButton({ plan, now, busy, wet = false }: Props) {
 function WhenHome({ plan, now, onClose }: { plan: PlanView; now: number; onClose: () => void }) {
   const [time, setTime] = useState<string>();
   const [why, setWhy] = useState('');
+  const [here, setHere] = useState<Here>();
   const says = saysTo(useReader(plan.zone));
   const n = timesLater(plan.events);
   const asked = n >= LATER_MOST;
@@ -51,6 +54,7 @@ function WhenHome({ plan, now, onClose }: { plan: PlanView; now: number; onClose
         madeAt: new Date(now).toISOString(),
         ...(home === undefined ? {} : { home: new Date(home).toISOString() }),
         ...(note ? { note } : {}),
+        ...sentPosition(here),
       },
       home === undefined ? FINE.said : says(FINE.saidLater, { home }),
     );
@@ -60,6 +64,7 @@ function WhenHome({ plan, now, onClose }: { plan: PlanView; now: number; onClose
   return (
     <Sheet title={FINE.title} onClose={onClose}>
       <T>{says(FINE.follows, { overdue: plan.times.overdue })}</T>
+      <PositionAsked here={here} onHere={setHere} />
       {now < plan.times.home ? (
         <Button kind="main" wet once onPress={() => say()}>
           {says(FINE.same, { home: plan.times.home })}

@@ -40,6 +40,44 @@ export const FINE = {
     'Not sent: the alarm stands at {overdue:day} {overdue:clock}. Ring your contacts if there is no signal.',
 } as const;
 
+/** In trouble, and what is sealed. */
+export const HELP = {
+  button: 'We need help',
+  title: 'Tell your contacts that you need help?',
+  first: 'If lives are at risk, call for help first: radio, phone, beacon. This rings no rescue service.',
+  follows:
+    'Your contacts get it at once, with the sheet and the number to ring; what is sealed opens to them.',
+  note: 'What is wrong (may stay empty)',
+  yes: 'Tell them now',
+  no: 'Not now',
+  said: 'that you need help',
+  stands:
+    'Since {at:clock} your contacts know that you are in trouble. “I’m fine” settles it, for you and for them.',
+  unseal: 'Open what is sealed',
+  unsealTitle: 'Open what is sealed to your contacts?',
+  unsealFollows: 'They read where you go, and what else was sealed, until the plan ends.',
+  unsealYes: 'Open it',
+  unsealNo: 'Leave it sealed',
+  unsealSaid: 'that what is sealed is open',
+} as const;
+
+/** Where one is, if one wants it told. */
+export const POSITION = { send: 'Send where I am, this once' } as const;
+
+/** A change of plan. */
+export const CHANGE = {
+  button: 'Change of plan',
+  title: 'What changes?',
+  half: 'Home half an hour later, {home:clock}',
+  land: 'We land at {place} instead',
+  go: 'We go to {place} instead',
+  all: 'Something else',
+  none: 'Nothing changes',
+  said: 'the change of plan: {what}',
+  tells: 'Your contacts read what changed. A later home has to be accepted again.',
+  noPlaces: 'No other place of this water is in the shed.',
+} as const;
+
 /** An ending that was none. */
 export const TAKE_BACK = {
   button: 'Take it back',
@@ -53,6 +91,7 @@ export const TAKE_BACK = {
 
 /** Who hears what is said of a plan: never more than the machine can do. */
 export const REACHES = {
+  real: 'Your contacts are told by mail or message, as it is set up here.',
   'stand-in': 'The telephone here is simulated: tell your contacts yourself.',
   none: 'No message leaves this machine: tell your contacts yourself.',
 } as const;

@@ -16,6 +16,7 @@ import { useHere, type Here } from '../../data/here';
 import { useNow, useOutbox, useThings } from '../../data/hooks';
 import { deed, newId } from '../../data/outbox';
 import { byWhom } from '../trip/by-whom';
+import { ChangePlan } from '../trip/change-plan';
 import { useTrip } from '../trip/use-trip';
 import { FineButton } from '../deeds/fine-button';
 import { LeftButton } from '../deeds/left-button';
@@ -117,9 +118,13 @@ function Screen() {
 
       <View style={{ flex: 1, minHeight: 8 }} />
       <Row>
-        <Button wet style={{ flex: 1 }} onPress={() => router.push(`/trips/${trip.id}/pack/float-plan`)}>
-          Change plan
-        </Button>
+        {open ? (
+          <ChangePlan wet plan={plan} now={now} />
+        ) : (
+          <Button wet style={{ flex: 1 }} onPress={() => router.push(`/trips/${trip.id}/pack/float-plan`)}>
+            File a plan
+          </Button>
+        )}
         <Button wet style={{ flex: 1 }} onPress={() => router.push(`/trips/${trip.id}/home/close`)}>
           We’re home
         </Button>

@@ -9,7 +9,15 @@ import { SHARE } from './words';
 const QUIET = 4;
 
 /** A text as a code that another phone reads off the screen: black on white in every theme. */
-export function Code({ text }: { text: string }) {
+export function Code({
+  text,
+  label = SHARE.codeIs,
+  note = SHARE.codeNote,
+}: {
+  text: string;
+  label?: string;
+  note?: string;
+}) {
   const drawn = useMemo(() => {
     const { size, data } = create(text, { errorCorrectionLevel: 'L' }).modules;
     const squares = Array.from({ length: size * size }, (_, i) =>
@@ -19,13 +27,13 @@ export function Code({ text }: { text: string }) {
   }, [text]);
   return (
     <View style={{ gap: 4 }}>
-      <View role="img" aria-label={SHARE.codeIs} style={{ width: '100%', maxWidth: 420, aspectRatio: 1 }}>
+      <View role="img" aria-label={label} style={{ width: '100%', maxWidth: 420, aspectRatio: 1 }}>
         <Svg width="100%" height="100%" viewBox={`0 0 ${drawn.side} ${drawn.side}`} aria-hidden>
           <Rect width={drawn.side} height={drawn.side} fill="#FFFFFF" />
           <Path d={drawn.path} fill="#000000" />
         </Svg>
       </View>
-      <T as="small">{SHARE.codeNote}</T>
+      <T as="small">{note}</T>
     </View>
   );
 }

@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { TextInput } from 'react-native-paper';
-import { isOpen, wholeRow } from '@escale/core/floatplan';
+import { asRead, isOpen, wholeRow } from '@escale/core/floatplan';
 import type { PlanView, Sheet } from '@escale/core/model';
 import { Button, Row } from '../../ui/button';
 import { Rule } from '../../ui/page';
@@ -17,7 +17,11 @@ import { newOnTrip } from '../shed/on-trip';
 import { FineButton } from '../deeds/fine-button';
 import { Unsent } from '../deeds/unsent';
 import { answered } from '../deeds/words';
-import { PLAN } from './words';
+import { Choice } from '../../ui/choice';
+import { ChangePlan } from '../trip/change-plan';
+import { ContactLinks } from './contact-links';
+import { StepsList } from './steps-list';
+import { PLAN, SEEN } from './words';
 import { TextLink } from '../../ui/press';
 import { ShareSheet } from './share-sheet';
 
@@ -28,7 +32,18 @@ export function FloatPlanSection() {
   return (
     <View style={{ gap: 18 }}>
       {open ? <Filed plan={plan} /> : null}
-      <TripForm fields={['contacts', 'graceMinutes', 'ifLate', 'parked']} />
+      <TripForm
+        fields={[
+          'contacts',
+          'graceMinutes',
+          'alarmMinutes',
+          'ifLate',
+          'parked',
+          'alternatives',
+          'provisionHours',
+          'sealSpot',
+        ]}
+      />
       <TextLink href={newOnTrip('contact', trip.id, 'pack/float-plan')}>A new contact</TextLink>
       <Draft
         key={`${plan?.id ?? trip.id} ${plan?.version ?? 0} ${open}`}
@@ -58,7 +73,9 @@ function Filed({ plan }: { plan: PlanView }) {
       <Unsent plan={plan} />
       <Row>
         <FineButton plan={plan} now={now} />
+        <ChangePlan plan={plan} now={now} />
       </Row>
+      <ContactLinks plan={plan} />
       <T as="soft">{PLAN.moves}</T>
       <TextLink href={`/watch/${plan.id}`}>The watch over this plan</TextLink>
     </View>
@@ -91,7 +108,8 @@ function Draft({ amends }: { amends: string | undefined }) {
       </T>
       {sheet ? (
         <>
-          <SheetView sheet={sheet} />
+          <DraftSteps />
+          <AsSeen sheet={sheet} />
           <ShareSheet sheet={sheet} trip={trip.id} />
         </>
       ) : (
@@ -120,6 +138,47 @@ function Draft({ amends }: { amends: string | undefined }) {
             ? says(PLAN.clock, { overdue: assessment.schedule.overdue })
             : PLAN.clockUnknown}
       </T>
+    </View>
+  );
+}
+
+/** Who would hear what, and when. */
+function DraftSteps() {
+  const { trip, shed, assessment, says } = useTrip();
+  const { schedule } = assessment;
+  if (!schedule?.home || schedule.overdue === undefined) return null;
+  const { leave, home, overdue, alarm, checkIns, sooner } = schedule;
+  const names = trip.contacts.flatMap((id) => shed.contacts.find((c) => c.id === id)?.name ?? []);
+  return (
+    <StepsList
+      times={{ leave, home, overdue, checkIns, ...(alarm === undefined ? {} : { alarm }) }}
+      contacts={names}
+      {...(sooner ? { sooner } : {})}
+      says={says}
+    />
+  );
+}
+
+/** The sheet as the contact reads it, now and once they are overdue. */
+function AsSeen({ sheet }: { sheet: Sheet }) {
+  const [late, setLate] = useState(false);
+  const read = useMemo(() => asRead(sheet, late), [sheet, late]);
+  return (
+    <View style={{ gap: 8 }}>
+      <T as="section" heading={3}>
+        {SEEN.title}
+      </T>
+      <Choice
+        label={SEEN.title}
+        options={[
+          { value: 'now', label: SEEN.now },
+          { value: 'late', label: SEEN.late },
+        ]}
+        value={late ? 'late' : 'now'}
+        onChange={(value) => setLate(value === 'late')}
+      />
+      <T as="soft">{SEEN.sealed}</T>
+      <SheetView sheet={read} />
     </View>
   );
 }

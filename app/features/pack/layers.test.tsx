@@ -69,7 +69,9 @@ test('what runs out first: said of what was entered, asked of the rest', async (
   const list = await screen.findByRole('list', { name: 'What runs out first' });
   const [first, ...rest] = within(list).getAllByRole('listitem');
   // Left at 06:20, it holds for one hour.
-  expect(first.textContent).toMatch(/^Phone in floating caseuntil Tue 12 May 07:20Runs 1\.0 h; 3\.9 h planned/);
+  expect(first.textContent).toMatch(
+    /^Phone in floating caseuntil Tue 12 May 07:20Runs 1\.0 h; 3\.9 h planned/,
+  );
   expect(rest.some((row) => row.textContent.includes('not said'))).toBe(true);
   expect(within(list).getAllByRole('link', { name: /^Say how long/ }).length).toBeGreaterThan(0);
 });

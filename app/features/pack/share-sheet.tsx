@@ -1,9 +1,10 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { sheetShort, sheetText } from '@escale/core/floatplan';
+import { asRead, hasSeals, sheetShort, sheetText } from '@escale/core/floatplan';
 import type { Sheet } from '@escale/core/model';
 import { Button, Row } from '../../ui/button';
 import { later } from '../../ui/later';
+import { Check } from '../../ui/mark';
 import { TextLink } from '../../ui/press';
 import { T } from '../../ui/text';
 import { SHARE } from './words';
@@ -24,7 +25,9 @@ export function ShareSheet({
 }) {
   const [said, setSaid] = useState<string>();
   const [code, setCode] = useState(false);
-  const text = sheetText(sheet);
+  const [whole, setWhole] = useState(!hasSeals(sheet));
+  const read = asRead(sheet, whole);
+  const text = sheetText(read);
   const share = async () => {
     try {
       await navigator.share({ title: sheet.title, text });
@@ -51,6 +54,9 @@ export function ShareSheet({
         {SHARE.title}
       </T>
       <T as="soft">{SHARE.lead}</T>
+      <Check label={SHARE.whole} on={whole} onChange={setWhole}>
+        <T>{SHARE.whole}</T>
+      </Check>
       <Row>
         {canShare ? <Button onPress={() => void share()}>{SHARE.share}</Button> : null}
         <Button onPress={() => void copy()}>{SHARE.copy}</Button>
@@ -62,7 +68,7 @@ export function ShareSheet({
           {said}
         </T>
       ) : null}
-      {code ? <Code text={sheetShort(sheet)} /> : null}
+      {code ? <Code text={sheetShort(read)} /> : null}
     </View>
   );
 }

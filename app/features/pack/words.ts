@@ -83,10 +83,60 @@ export const PLAN = {
     'Filing starts a clock on the server. It acts if you are not home by the overdue time. Escale never rings a rescue service by itself.',
 } as const;
 
+/** A contact’s own link. */
+export const LINKS = {
+  title: 'Their page',
+  lead: 'Each contact has a page of their own: what to expect, when late is late, whom to ring. It works on any phone, and they accept there.',
+  make: 'A link for {name}',
+  codeIs: 'The link of {name} as a code',
+  codeNote: 'Held before their camera it opens their page. It is theirs alone; taken off the plan, it ends.',
+  here: 'This server answers on this machine only: the link leads nowhere from another phone. Give them the sheet as text, below.',
+  text: 'Float plan {title}: open and accept {url}',
+  share: 'Share the link',
+  copy: 'Copy the link',
+  close: 'Close',
+  shared: 'Given to your phone’s own sharing. Make sure that it arrived.',
+  copied: 'Copied. Put it into a message, and make sure that it arrived.',
+  notGiven: 'Your phone did not take it. Let them scan the code.',
+  failed: 'The server did not answer: a link is made there.',
+} as const;
+
+/** Who hears what, and when. */
+export const STEPS = {
+  title: 'If nobody hears from you',
+  at: '{at:day} {at:clock}',
+  somebody: 'your contact',
+  crew: {
+    soon: 'You are reminded that home is near',
+    late: 'You are reminded to close the plan, or to say how much later',
+  },
+  ashore: {
+    'check-in': 'A check-in has not come: you and {first} hear of it; no alarm',
+    overdue: '{first} is told: try to reach you, look for the car',
+    alarm: '{first}, and every other contact, gets the whole sheet, the number and the words: ring',
+  },
+  sooner: 'Sooner than is usual: {why:list}.',
+  why: { child: 'a child may be aboard', cold: 'the water is cold', dusk: 'it is soon dark then' },
+  inTurn:
+    'Who does not answer within ten minutes is tried another way, and the next contact is told. Escale never rings a rescue service by itself.',
+  alone:
+    'One contact alone: who does not answer within ten minutes is tried another way, if there is one. A second contact is safer. Escale never rings a rescue service by itself.',
+} as const;
+
+/** The sheet as the contact reads it. */
+export const SEEN = {
+  title: 'What they see',
+  now: 'Now',
+  late: 'Once you are overdue',
+  sealed:
+    'What you seal and ages, weights and numbers open when you are overdue, when you or a contact say that you are in trouble, or by your own tap; not before.',
+} as const;
+
 /** The sheet as text, by whatever the phone has. */
 export const SHARE = {
   title: 'Give it to somebody',
   lead: 'As text: all times with their days, what late means, whom to ring and what to say. Nobody is told of it by this machine.',
+  whole: 'With what is sealed, and ages, weights and numbers',
   share: 'Share',
   copy: 'Copy',
   code: 'Show as a code',

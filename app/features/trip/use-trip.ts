@@ -3,7 +3,7 @@ import { isOpen } from '@escale/core/floatplan';
 import type { Assessment, PlanView, Shed, Trip } from '@escale/core/model';
 import { saysTo, type Reader, type Says } from '@escale/core/say';
 import { changesAt, prepare, stripAxis, type AssessInput, type Prepared } from '@escale/core/trip';
-import { useConditions, useKind, useNow, usePlans, useThings, useTicks } from '../../data/hooks';
+import { useChannels, useConditions, useKind, useNow, usePlans, useThings, useTicks } from '../../data/hooks';
 import { useReader } from '../../data/settings';
 import type { Held } from '../../data/things';
 import { CATALOGUE } from '@escale/core/kit';
@@ -39,6 +39,7 @@ export function useTripView(id: string): TripView | 'loading' | 'gone' {
   const trip = held?.doc;
   const conditions = useConditions(trip?.id, trip?.leave.date);
   const plans = usePlans({ trip: id });
+  const channels = useChannels();
   const ticks = useTicks(packListOf(id));
   const now = useNow(MINUTE);
   const [asOf, setAsOf] = useState(now);
@@ -66,8 +67,9 @@ export function useTripView(id: string): TripView | 'loading' | 'gone' {
         now: asOf,
         ticks,
         ...(plan ? { plan } : {}),
+        ...(channels ? { channels } : {}),
       },
-    [trip, shed, conditions, water, asOf, ticks, plan],
+    [trip, shed, conditions, water, asOf, ticks, plan, channels],
   );
   const prepared = useMemo(() => input && prepare(input), [input]);
   // The first time, one task reckons what never changes with the hour and the next one the day: neither holds a tap up for long.

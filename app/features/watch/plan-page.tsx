@@ -12,17 +12,22 @@ import { usePalette } from '../../ui/theme';
 import { useNow, useOutbox, usePlans } from '../../data/hooks';
 import { deed, newId } from '../../data/outbox';
 import { SheetView } from '../pack/float-plan-section';
+import { ContactLinks } from '../pack/contact-links';
 import { ShareSheet } from '../pack/share-sheet';
+import { StepsList } from '../pack/steps-list';
 import { DEADLINE, STATE } from './watch-page';
 import { Confirm } from '../../ui/confirm';
 import { ASHORE, answered, REACHES } from '../deeds/words';
 import { CLOSE } from '../home/words';
 import { FineButton } from '../deeds/fine-button';
+import { HelpButton, UnsealButton } from '../deeds/help-button';
 import { LeftButton } from '../deeds/left-button';
 import { takeBack, TakeBack } from '../deeds/take-back';
 import { Unsent } from '../deeds/unsent';
-import { save } from '../../ui/save';
-import { CALENDAR, WATCH } from './words';
+import { Drift } from './drift';
+import { Papers } from './papers';
+import { Record, Sent } from './record';
+import { WATCH } from './words';
 import { useUndo } from '../mishap/undo';
 
 const HAPPENED: Record<EventKind, string> = {
@@ -106,6 +111,7 @@ export function PlanPage() {
             <LeftButton plan={plan} now={now} busy={waiting} onLeft={() => say('under-way', 'leaving')} />
           )}
           <FineButton plan={plan} now={now} busy={waiting} />
+          <HelpButton plan={plan} now={now} />
           <Confirm
             kind="main"
             busy={waiting}
@@ -124,16 +130,17 @@ export function PlanPage() {
         </Row>
       ) : null}
       <Unsent plan={plan} />
-      {open ? (
-        <View style={{ gap: 2 }}>
-          <Row>
-            <Button onPress={() => void calendarOf(plan, now)}>{CALENDAR.button}</Button>
-          </Row>
-          <T as="small">{CALENDAR.why}</T>
-        </View>
-      ) : null}
+      {open ? <UnsealButton plan={plan} now={now} /> : null}
       <TakeBack plan={plan} />
       {erased ? null : <Contacts plan={plan} />}
+      {erased ? null : <ContactLinks plan={plan} />}
+      {open ? (
+        <StepsList
+          times={plan.times}
+          contacts={plan.contacts.filter((c) => !c.withdrawn).map((c) => c.name)}
+          says={says}
+        />
+      ) : null}
       <View style={{ gap: 2 }}>
         <T as="section" heading={2}>
           What happened
@@ -164,8 +171,12 @@ export function PlanPage() {
           </View>
         ))}
       </View>
+      <Record plan={plan} />
       {erased ? null : (
         <>
+          <Sent plan={plan} />
+          <Drift plan={plan} />
+          <Papers plan={plan} now={now} />
           <SheetView sheet={plan.sheet} />
           <ShareSheet sheet={plan.sheet} trip={plan.trip} />
         </>
@@ -184,15 +195,12 @@ function Contacts({ plan }: { plan: PlanView }) {
       {plan.contacts.map((c) => (
         <View key={c.id}>
           <T>{says(answered(c), { name: c.name })}</T>
+          {c.acting === undefined ? null : (
+            <T as="strong">{says(WATCH.acting, { name: c.name, at: c.acting })}</T>
+          )}
           {c.rung === undefined ? null : <T as="strong">{says(WATCH.rung, { name: c.name, at: c.rung })}</T>}
         </View>
       ))}
     </View>
   );
-}
-
-/** The calendar's writer is loaded when it is asked for. */
-async function calendarOf(plan: PlanView, now: number): Promise<void> {
-  const { planCalendar } = await import('@escale/core/formats/calendar');
-  save('escale-plan.ics', 'text/calendar', planCalendar(plan, now));
 }

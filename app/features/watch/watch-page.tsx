@@ -11,6 +11,7 @@ import { usePalette } from '../../ui/theme';
 import { useCalls, useMessages, useNow, usePlansPage, type Calls } from '../../data/hooks';
 import { plainly, useReader } from '../../data/settings';
 import { Health } from './health';
+import { Ways } from './ways';
 import { answered } from '../deeds/words';
 import { EMPTY, WATCH } from './words';
 import { CardLink } from '../../ui/press';
@@ -59,6 +60,7 @@ export function WatchPage() {
       ))}
       {page?.next === undefined ? null : <More from={page.next} />}
       <Health />
+      <Ways />
       <Phones />
     </Page>
   );

@@ -5,7 +5,9 @@ export const WATCH = {
   homeWas: 'home was {at:day} {at:clock}',
   home: 'home {at:day}',
   card: '{title}, {state}',
-  rung: '{name} has rung for help, {at:clock}',
+  rung: '{name} has rung for help, {at:day} {at:clock}',
+  acting: '{name} has read it and acts, {at:day} {at:clock}',
+  trouble: 'in trouble since {at:clock}',
   later: 'All well, home put off to {home:clock}',
   when: '{at:day} {at:clock}',
   waits: 'for {to} · {at:day} {at:clock} UTC',
@@ -25,6 +27,73 @@ export const EMPTY = {
 export const CALENDAR = {
   button: 'The hours into my calendar',
   why: 'Turning back, check-ins, home and overdue, each with an alarm: it rings with Escale closed. Take it again after the plan has changed.',
+} as const;
+
+/** The plan as files. */
+export const PAPERS = {
+  title: 'To hand on',
+  pdf: 'Sheet on one page (PDF)',
+  txt: 'Sheet as text',
+  gpx: 'Way and last position (GPX)',
+  geojson: 'The same as GeoJSON',
+  failed: 'The server did not answer: these are made there. On paper and as text the trip itself has them.',
+} as const;
+
+/** The chain of what happened. */
+export const RECORD = {
+  holds:
+    'The record holds together: each of its {n#link|links} follows from the one before. Verified just now.',
+  broken: 'The record does not hold together: {what}. Somebody changed it past Escale.',
+  unread: 'Whether the record holds together can’t be told just now.',
+  links: 'The links of the record',
+  link: '{at:day} {at:clock} · {kind} · {hash}',
+} as const;
+
+/** What became of what was sent. */
+export const FATE = {
+  title: 'Messages',
+  to: 'to {to} · {at:day} {at:clock}',
+  waits: 'Waits to be sent.',
+  failed: 'Did not go: {why}.',
+  went: 'Went {by}, {at:day} {at:clock}; not opened yet.',
+  opened: 'Went {by}; opened {at:day} {at:clock}.',
+  by: {
+    telephone: 'to the simulated telephone',
+    mail: 'by mail',
+    push: 'to the crew’s browsers',
+    here: 'nowhere: it stands here',
+  },
+} as const;
+
+/** By which ways messages leave. */
+export const WAYS = {
+  title: 'How messages leave',
+  none: 'No way is set up: nothing leaves this machine.',
+  telephone: 'Telephone, simulated: it reaches nobody outside.',
+  mail: 'Mail to contacts',
+  push: 'Notices to the crew’s browsers',
+  works: '{way}: last went {at:day} {at:clock} UTC.',
+  untried: '{way}: set up; nothing went by it yet.',
+  failing: '{way}: does not go since {at:day} {at:clock} UTC ({why}).',
+  told: 'Tell this browser too, with Escale shut',
+  toldNow: 'This browser is told.',
+  notTold: 'This browser can’t be told: it was not allowed, or has no such service.',
+  end: 'Tell this browser no more',
+} as const;
+
+/** Where they may have drifted. */
+export const DRIFT = {
+  title: 'Where they may have drifted',
+  never: 'An estimate, never a search area. Whoever searches reckons with their own figures.',
+  none: 'No position was sent: nothing can be drawn of where they drift. A check-in can take one along.',
+  what: 'What drifts',
+  as: {
+    afloat: 'Boat, nothing out',
+    swamped: 'Boat, full or over',
+    person: 'Somebody in the water',
+  },
+  drawn:
+    'Where it drifts, north up: the way in the middle, a fan to either side of it, and a ring of what it may be off at each hour.',
 } as const;
 
 /** How the watch itself is. */
@@ -58,7 +127,8 @@ export const RED = {
 
 /** Why something could not go. */
 export const TROUBLE: Record<string, string> = {
-  'no-way': 'no phone was entered for them',
+  'no-way': 'nothing that is set up here reaches them',
   'no-plan': 'its plan is gone',
+  bounced: 'the address takes nothing',
   NewerVersion: 'a newer version wrote it',
 };

@@ -151,6 +151,13 @@ export interface PlanView {
   trouble?: { at: number; by?: string };
 }
 
+/** The record of a plan: each event follows from the one before, by its hash. */
+export interface PlanRecord {
+  links: { seq: number; kind: string; at: number; hash: string }[];
+  /** Where it does not hold together: somebody changed it past Escale. */
+  broken?: { what: string; seq?: number };
+}
+
 export interface MessageView {
   id: string;
   plan: string;

@@ -10,6 +10,7 @@ import { errorOf } from '../log';
 import type { Services } from '../services';
 import { DEMO_PATH, type Demo, type DemoKeeper } from '../demo/keeper';
 import { countsOf } from '../backup/copy';
+import { channelsOf } from '../channels/state';
 import type { Keeper } from '../backup/keeper';
 import type { Door } from '../door/door';
 import { ROOM_FOR_DEEDS, roomIn } from '../db/room';
@@ -24,6 +25,7 @@ import { erasing } from './erasing';
 import { exchange } from './exchange';
 import { openApi } from './openapi';
 import { plans } from './plans';
+import { push } from './push';
 import { notFound, onError, parse, Problem } from './problem';
 import { photos } from './photos';
 import { things } from './things';
@@ -189,7 +191,11 @@ function apiOf(services: Services, below: Below): express.Router {
     res.status(now.ok ? 200 : UNHEALTHY).json(isLetIn(req) ? now : { ok: now.ok });
   });
   api.get('/watch', async (req, res) => {
-    res.json({ ...health(), aside: await asideOf(services.db, whoOf(req)) });
+    res.json({
+      ...health(),
+      aside: await asideOf(services.db, whoOf(req)),
+      channels: await channelsOf(services.db, services.channels),
+    });
   });
   api.post('/watch/again', async (_req, res) => {
     await tryAgain(services.db);
@@ -216,6 +222,7 @@ function apiOf(services: Services, below: Below): express.Router {
   api.get('/openapi.json', (_req, res) => void res.json(openApi()));
   api.use(things(services));
   api.use(photos(services));
+  api.use(push(services));
   api.use(plans(services, kick));
   api.use(erasing(services, (gone) => below.keeper?.erased(gone)));
   api.use(notFound);

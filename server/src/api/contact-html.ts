@@ -4,6 +4,7 @@ import type { EventKind, PlanContact, PlanState, PlanView } from '@escale/core/m
 import { clock, dayOf } from '@escale/core/say';
 import { wallTime, civilDate } from '@escale/core/earth';
 import { CLOCK_SKEW } from '../plans/deeds';
+import { driftSvg, type Drifts } from '../papers/drift';
 import { barePage } from './bare-page';
 
 const STATE: Record<PlanState, string> = {
@@ -69,6 +70,7 @@ ${heard.length > 0 ? `<h2>What happened so far</h2>${list(heard)}` : ''}
 ${sheet.lines.map(partOf).join('')}
 ${view.unsealed ? '' : LATER_SHOWN}
 <h2>To read aloud</h2><p>${esc(sheet.read)}</p>
+${handed(reading)}
 ${saying && !me.declined ? cannot(reading) : ''}
 <p class="small">This page rings nobody by itself. Reload it for news.</p>`,
   );
@@ -227,6 +229,40 @@ nobody: then ring yourself.</p>${NOTE}<button>Open it: I believe they are in tro
         ),
       )
 }`;
+}
+
+/** The same as files, for whoever is rung. */
+function handed({ view, token }: Reading): string {
+  const here = encodeURIComponent(token);
+  const one = (kind: string, what: string) => `<li><a href="${here}/paper/${kind}">${what}</a></li>`;
+  return `<h2>To hand on</h2><ul>${one('pdf', 'This sheet on one page (PDF)')}${one('txt', 'The same as text')}${one(
+    'ics',
+    'The hours, for your calendar: it rings without us',
+  )}${one('gpx', 'The way and the last known position (GPX)')}${one('geojson', 'The same as GeoJSON')}${
+    view.unsealed ? `<li><a href="${here}/drift">Where they may have drifted: an estimate</a></li>` : ''
+  }</ul>`;
+}
+
+const AS: Record<string, string> = {
+  afloat: 'The boat, with nothing out',
+  swamped: 'The boat, full of water or over',
+  person: 'Somebody in the water',
+};
+
+/** Where they may have drifted, for whoever searches: marked as what it is. */
+export function driftHtml({ says, pictures }: Drifts, title: string, token: string): string {
+  const back = `<p><a href="../${encodeURIComponent(token)}">Back to the plan</a></p>`;
+  const shown = pictures.map((picture) => {
+    const what = AS[picture.as] ?? picture.as;
+    return `<h2>${esc(what)}</h2>${driftSvg(picture, esc(what))}${list(picture.says)}`;
+  });
+  return barePage(
+    `${title} · drift, an estimate`,
+    `<h1>${esc(title)}</h1>
+<p class="state">Where wind and stream may have taken them from their last known position, north up: an estimate, never a search area.
+Whoever searches reckons with their own figures.</p>
+${says.map((line) => `<p>${esc(line)}</p>`).join('')}${shown.join('')}${back}`,
+  );
 }
 
 const cannot = ({ token, me }: Reading) =>

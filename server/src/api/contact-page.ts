@@ -8,7 +8,10 @@ import { Refusal } from '../refusal';
 import { findLink } from '../messages/links';
 import { viewPlan } from '../plans/view';
 import type { Services } from '../services';
-import { contactHtml, goneHtml } from './contact-html';
+import { driftsOf } from '../papers/drift';
+import { isPaper, paperOf } from '../papers/papers';
+import { contactHtml, driftHtml, goneHtml } from './contact-html';
+import { sendPaper } from './papers';
 
 /** The contact's page: plain HTML without script, under 30 kB, readable on any phone. */
 export function contactPage(services: Services, kick: () => Promise<void>): Router {
@@ -28,7 +31,7 @@ export function contactPage(services: Services, kick: () => Promise<void>): Rout
     const { link } = locals as { link?: Awaited<ReturnType<typeof findLink>> };
     if (!link) return undefined;
     const [row] = await db.select().from(plan).where(eq(plan.id, link.plan));
-    return row && { link, view: await viewPlan(db, row, time.now()) };
+    return row && { link, row, view: await viewPlan(db, row, time.now()) };
   };
   // `same-origin`, not `no-referrer`: under the latter a browser sends the form with the origin "null", which is refused.
   const send = (res: Response, status: number, html: string) =>
@@ -65,6 +68,22 @@ export function contactPage(services: Services, kick: () => Promise<void>): Rout
       found ? 200 : 404,
       found ? contactHtml(found.view, found.link.contact, time.now(), token) : goneHtml(),
     );
+  });
+
+  // What a contact may hand on, with what is sealed in it once it is open.
+  routes.get('/c/:token/paper/:kind', limited, async (req, res) => {
+    const kind = String(req.params.kind);
+    const found = isPaper(kind) && (await open(res));
+    if (!found || !isPaper(kind)) return void send(res, 404, goneHtml());
+    const { row, view } = found;
+    sendPaper(res, await paperOf(kind, { db, row, now: time.now(), whole: view.unsealed === true }));
+  });
+
+  routes.get('/c/:token/drift', limited, async (req, res) => {
+    const found = await open(res);
+    // Where they were last heard from is told to whoever may read what is sealed.
+    if (!found?.view.unsealed) return void send(res, 404, goneHtml());
+    send(res, 200, driftHtml(await driftsOf(db, found.row), found.view.title, String(req.params.token)));
   });
 
   routes.post(

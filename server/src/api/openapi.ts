@@ -162,6 +162,39 @@ const PATHS: Record<string, Record<string, object>> = {
   '/api/plans/{id}/withdraw': {
     post: { summary: 'End a contact’s links.', ...path('id'), ...takes('object'), ...answer('The plan.') },
   },
+  '/api/plans/{id}/link': {
+    post: {
+      summary: 'A link of its own for a contact, to be handed over.',
+      ...path('id'),
+      ...takes('object'),
+      ...answer('The address, and whether others reach it.'),
+    },
+  },
+  '/api/plans/{id}/record': {
+    get: { summary: 'Its events as they are chained, verified now.', ...path('id'), ...answer('Links.') },
+  },
+  '/api/plans/{id}/drift': {
+    get: {
+      summary:
+        'Where they may have drifted from their last known position: an estimate, never a search area.',
+      ...path('id'),
+      ...answer('Pictures and what they say.'),
+    },
+  },
+  '/api/plans/{id}/paper/{kind}': {
+    get: {
+      summary: 'The plan as pdf, txt, gpx, geojson or ics.',
+      parameters: [...path('id').parameters, ...path('kind').parameters],
+      ...answer('A file.'),
+    },
+  },
+  '/api/push': {
+    get: { summary: 'The key by which a browser lets itself be told.', ...answer('A key, or none.') },
+    post: { summary: 'A browser wants to be told.', ...takes('object'), ...answer('Done.') },
+  },
+  '/api/push/end': {
+    post: { summary: 'A browser wants to be told no more.', ...takes('object'), ...answer('Done.') },
+  },
   '/api/backdrop': {
     get: { summary: 'What charts are drawn over.', ...answer('None, tiles elsewhere, or a file here.') },
   },

@@ -2,12 +2,14 @@ import { and, desc, eq, ne } from 'drizzle-orm';
 import { Router, type Request } from 'express';
 import * as z from 'zod';
 import { FileRequest, Id, PlanDeed, type MessageView, type PlanView } from '@escale/core/model';
-import { message, phoneCall, plan, type PlanRow } from '../db/schema';
+import { channelsOf } from '../channels/state';
+import { contactToken, message, phoneCall, plan, type PlanRow } from '../db/schema';
 import { CLOCK_SKEW, doDeed } from '../plans/deeds';
 import { filePlan } from '../plans/file';
 import { withdraw } from '../plans/withdraw';
 import { viewPlan, viewPlans } from '../plans/view';
 import type { Services } from '../services';
+import { papers } from './papers';
 import { parse, Problem } from './problem';
 import { whoOf } from './who';
 
@@ -26,14 +28,19 @@ export function plans(services: Services, kick: () => Promise<void>): Router {
   const routes = Router();
   const channel = howOut(services.channels);
 
-  const one = async (req: Request, id: unknown) => {
+  const rowOf = async (req: Request, id: unknown): Promise<PlanRow> => {
     const [row] = await db
       .select()
       .from(plan)
       .where(and(eq(plan.id, parse(Id, id)), eq(plan.household, whoOf(req).household)));
     if (!row) throw new Problem(404, 'This plan is not here.');
-    return { ...(await viewPlan(db, row, clock.now())), channel };
+    return row;
   };
+  const one = async (req: Request, id: unknown) => ({
+    ...(await viewPlan(db, await rowOf(req, id), clock.now())),
+    channel,
+  });
+  routes.use(papers(services, rowOf));
   // A plan that can't be read is told, and hides no other.
   const spoilt = (row: PlanRow, error: unknown) =>
     services.log.error({ plan: row.id, err: error }, 'a plan can’t be read');
@@ -43,7 +50,8 @@ export function plans(services: Services, kick: () => Promise<void>): Router {
     const now = clock.now();
     const which = { household: whoOf(req).household, ...(trip ? { trip } : {}), from };
     const { plans, ...page } = await viewPlans(db, which, now, spoilt);
-    res.json({ now, plans: plans.map((plan) => ({ ...plan, channel })), ...page });
+    const channels = await channelsOf(db, services.channels);
+    res.json({ now, channels, plans: plans.map((plan) => ({ ...plan, channel })), ...page });
   });
 
   routes.get('/plans/:id', async (req, res) => {
@@ -71,15 +79,23 @@ export function plans(services: Services, kick: () => Promise<void>): Router {
   });
 
   routes.get('/messages', async (req, res) => {
+    const of = parse(z.object({ plan: Id.optional() }), req.query).plan;
     const rows = await db
-      .select()
+      .select({ row: message, opened: contactToken.openedAt })
       .from(message)
+      .leftJoin(contactToken, eq(contactToken.message, message.id))
       // Of those whose words were erased there is nothing to tell.
-      .where(and(eq(message.household, whoOf(req).household), ne(message.text, '')))
+      .where(
+        and(
+          eq(message.household, whoOf(req).household),
+          ne(message.text, ''),
+          ...(of ? [eq(message.plan, of)] : []),
+        ),
+      )
       .orderBy(desc(message.madeAt), desc(message.id))
       .limit(100);
     res.json({
-      messages: rows.map((row): MessageView => ({
+      messages: rows.map(({ row, opened }): MessageView => ({
         id: row.id,
         plan: row.plan,
         ...(row.contact ? { contact: row.contact } : {}),
@@ -88,6 +104,8 @@ export function plans(services: Services, kick: () => Promise<void>): Router {
         text: row.text,
         made: row.madeAt.getTime(),
         ...(row.deliveredAt ? { delivered: row.deliveredAt.getTime() } : {}),
+        ...(row.channel ? { channel: row.channel } : {}),
+        ...(opened ? { opened: opened.getTime() } : {}),
         ...(row.setAsideAt ? { setAside: row.setAsideAt.getTime() } : {}),
         ...(row.trouble ? { trouble: row.trouble } : {}),
       })),

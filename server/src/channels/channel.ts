@@ -23,6 +23,8 @@ export interface Channel {
   readonly name: ChannelName;
   /** A stand-in: it reaches nobody outside, and says so wherever it speaks. */
   readonly simulated?: true;
+  /** What a browser needs to be told by it. */
+  readonly publicKey?: string;
   /** Could this message go by it at all? */
   reaches(message: Outgoing): boolean | Promise<boolean>;
   /**

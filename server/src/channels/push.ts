@@ -42,6 +42,7 @@ export function pushTo(db: Db, keys: PushKeys, now: () => number): Channel {
   const vapidDetails = { subject: keys.subject, publicKey: keys.publicKey, privateKey: keys.privateKey };
   return {
     name: 'push',
+    publicKey: keys.publicKey,
     reaches: async ({ ashore, household }) => !ashore && (await living(db, household)).length > 0,
     send: async ({ key, household, subject, text }) => {
       const all = await living(db, household);

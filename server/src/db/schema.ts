@@ -281,7 +281,7 @@ export const contactToken = pgTable(
     openedAt: instant('opened_at'),
     endsAt: instant('ends_at'),
   },
-  (t) => [index('contact_token_by_plan').on(t.plan)],
+  (t) => [index('contact_token_by_plan').on(t.plan), index('contact_token_by_message').on(t.message)],
 );
 
 /** How each way out last fared, one row for all processes. */

@@ -55,6 +55,10 @@ async function planIds(db: Db, since?: Date): Promise<string[]> {
   return rows.map((row) => row.id);
 }
 
+/** Where the record of one plan does not hold together. */
+export const brokenOf = async (db: Db, id: string): Promise<Broken | undefined> =>
+  (await brokenIn(db, [id], new Map()))[0];
+
 /** The first event of a plan that does not follow, or undefined. */
 export async function brokenAt(db: Db, id: string): Promise<number | undefined> {
   return (await brokenIn(db, [id], new Map()))[0]?.seq;
