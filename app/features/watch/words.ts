@@ -69,7 +69,7 @@ export const FATE = {
 export const WAYS = {
   title: 'How messages leave',
   none: 'No way is set up: nothing leaves this machine.',
-  telephone: 'Telephone, simulated: it reaches nobody outside.',
+  telephone: 'Telephone, simulated (it reaches nobody outside)',
   mail: 'Mail to contacts',
   push: 'Notices to the crew’s browsers',
   works: '{way}: last went {at:day} {at:clock} UTC.',

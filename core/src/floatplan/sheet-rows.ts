@@ -12,7 +12,8 @@ type Row = SheetRow;
 const LABELS = { radio: 'Radio', beacon: 'Beacon' } as const;
 
 /** The whole of a row, as the crew reads it and whoever searches. */
-export const wholeRow = ({ text, late }: Row): string => beside(text, late);
+export const wholeRow = ({ text, late, instead }: Row): string =>
+  instead && late ? late : beside(text, late);
 const row = (label: string, text: string | undefined): Row[] => (text ? [{ label, text }] : []);
 /** Facts that stand beside each other. */
 const beside = (...facts: (string | undefined)[]) => facts.filter(Boolean).join(' · ');
@@ -117,7 +118,10 @@ export function hourRows(input: SheetInput, schedule: Schedule, say: Say): Row[]
     ...row('Ring by', when(alarm)),
     ...row('Check-ins', hours.length > 0 ? say(phrase('sheet.list', { all: hours })) : undefined),
     ...row('Car', trip.parked),
-    ...row('If late', trip.ifLate),
+    // What one does then may name the very place.
+    ...(trip.sealSpot && trip.ifLate
+      ? [{ label: 'If late', text: say(phrase('sheet.sealed')), late: trip.ifLate, instead: true as const }]
+      : row('If late', trip.ifLate)),
     ...row(
       'Food, water',
       trip.provisionHours === undefined ? undefined : say(provisions(trip.provisionHours)),
@@ -132,7 +136,7 @@ const provisions = (hours: number) => phrase('sheet.provisions', { hours });
 function sealed(way: Row[], say: Say): Row[] {
   if (way.length === 0) return [];
   const late = way.map(({ label, text }) => say(phrase('sheet.sealed.part', { label, text }))).join('; ');
-  return [{ label: 'The way', text: say(phrase('sheet.sealed')), late }];
+  return [{ label: 'The way', text: say(phrase('sheet.sealed')), late, instead: true as const }];
 }
 
 /** What is forecast for the hours, as it was when the plan was filed. */

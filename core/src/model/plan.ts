@@ -93,6 +93,8 @@ export interface SheetRow {
   label: string;
   text: string;
   late?: string;
+  /** What stands apart is read in place of the text, not beside it. */
+  instead?: true;
 }
 
 /** The frozen sheet: already in words, rendered once when filed, so that pages never recompute. */

@@ -70,7 +70,8 @@ export function driftPicture(
     ...(forecast?.invented ? [phrase('drift.invented')] : []),
     phrase(leeway.own ? 'drift.own' : 'drift.tested', { name: leeway.name }),
   ];
-  return { as, says, ...drawn(drift, from, told, water?.chart?.shore ?? []) };
+  const picture = drawn(drift, from, told, water?.chart?.shore ?? []);
+  return { as, says: [...says, phrase('drift.bar', { metres: picture.bar.metres })], ...picture };
 }
 
 function ashoreOf({ middle, sides }: Drift): Phrase[] {

@@ -18,14 +18,15 @@ h2{font-size:1.15rem;margin:1.6rem 0 .4rem;border-top:2px solid #12222E;padding-
 .zone,.small{color:#4C5D68;font-size:.9rem}
 button{font:inherit;font-weight:700;min-height:64px;width:100%;background:#12222E;color:#fff;border:2px solid #12222E;cursor:pointer}
 button.other{background:none;color:#12222E}
-form:has(.other){border:0;padding:0}
-form{border:2px solid #12222E;padding:0 1rem 1rem;margin:1rem 0}
+form{border:2px solid #12222E;padding:1rem;margin:1rem 0}
+form p:first-child{margin-top:0}
 table{border-collapse:collapse;width:100%}
 th,td{text-align:left;vertical-align:top;padding:.45rem .5rem .45rem 0;border-bottom:1px solid #CFC9BA}
 th{width:36%;font-weight:600}
 li{margin:.3rem 0}
 .calls{list-style:none;padding:0}
 .call{display:block;padding:1rem;border:2px solid #12222E;color:#12222E;font-weight:700;overflow-wrap:anywhere}
+form:has(.other){border:0;padding:0}
 details{border:2px solid #12222E;margin:.6rem 0}
 summary{padding:1rem;font-weight:700;cursor:pointer}
 details form{border:0;margin:0}

@@ -1,4 +1,4 @@
-import type { Response , Router, type Request } from 'express';
+import { Router, type Request, type Response } from 'express';
 import * as z from 'zod';
 import { Id } from '@escale/core/model';
 import type { PlanRow } from '../db/schema';

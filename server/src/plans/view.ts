@@ -21,7 +21,7 @@ function viewOf(row: PlanRow, { told, events: rows, opened, unreached }: Parts, 
   const changes = events.findLast((e) => e.kind === 'amended')?.changes;
   const next = isOpen(state)
     ? deadlinesOf(times)
-        .filter((d) => d.at > now)
+        .filter((d) => d.at > now && d.kind !== 'soon')
         .sort((a, b) => a.at - b.at)[0]
     : undefined;
   return {
@@ -49,7 +49,14 @@ function viewOf(row: PlanRow, { told, events: rows, opened, unreached }: Parts, 
       ...(rung.has(c.id) ? { rung: rung.get(c.id) ?? now } : {}),
       ...(unreached.has(c.id) ? { unreached: true } : {}),
     })),
-    ...(next ? { nextDeadline: { kind: next.kind, at: next.promised ?? next.at } } : {}),
+    ...(next
+      ? {
+          nextDeadline: {
+            kind: next.kind === 'check-in-due' ? 'check-in' : next.kind,
+            at: next.promised ?? next.at,
+          },
+        }
+      : {}),
   };
 }
 

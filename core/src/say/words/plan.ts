@@ -135,7 +135,7 @@ export const PLAN_WORDS = {
   'sheet.norescue': 'No rescue number was entered. Ring the emergency number of your country.',
   'drift.from': 'Last known at {position}, {at:day} {at:clock}.',
   'drift.at':
-    '{at:clock}: {metres:distance} off on {bearing:bearing}, {position}, give or take {spread:distance} besides the fan.',
+    '{at:day} {at:clock}: {metres:distance} off on {bearing:bearing}, {position}, give or take {spread:distance} besides the fan.',
   'drift.ashore': 'Some of these ways come ashore from {at:clock} on.',
   'drift.streamless': 'The stream is not known: it is left out, and may take them quite another way.',
   'drift.invented': 'The weather is invented, for show: so is this.',
@@ -143,6 +143,7 @@ export const PLAN_WORDS = {
     'By tests of: {name}, from memory. An estimate, never a search area: whoever searches reckons with their own.',
   'drift.own':
     'Reckoned as: {name}. Nobody vouches for a figure of it: the band is our own estimate, never a search area.',
+  'drift.bar': 'The bar in the picture is {metres:distance} long.',
   'drift.none': 'No wind is known for that hour: nothing tells where they drift.',
   'drift.nowhere': 'No position was ever sent.',
   'remind.turn': '{title}: turn back now, to be home at {home:clock}',
