@@ -2,10 +2,11 @@
 import { spawnSync } from 'node:child_process';
 import { readFileSync, writeFileSync } from 'node:fs';
 import { cpus } from 'node:os';
-import { buildApp, buildServer, install, postgres, ROOT, say } from './setup.mjs';
+import { buildApp, buildServer, install, pdfReader, postgres, ROOT, say } from './setup.mjs';
 
 await install();
 await postgres();
+await pdfReader();
 await buildApp();
 await buildServer();
 

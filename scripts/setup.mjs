@@ -144,6 +144,14 @@ export async function chromium() {
   await debian('chromium');
 }
 
+/** What reads a PDF back, for the test of the sheet: where it can't be had that test is left out. */
+export async function pdfReader() {
+  if (existsSync('/usr/bin/pdftotext') || !mayInstall()) return;
+  await debian('poppler-utils').catch((error) =>
+    say(`paper: poppler-utils could not be installed, what reads a PDF back is left out (${error.message})`),
+  );
+}
+
 /** Debian's PostgreSQL for the tests of the second driver: where it can't be had they are left out, and that is said. */
 export async function postgres() {
   if (existsSync('/usr/lib/postgresql')) return say('database: Debian’s PostgreSQL is here');

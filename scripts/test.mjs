@@ -2,7 +2,7 @@
 import { spawnSync } from 'node:child_process';
 import { existsSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
-import { buildApp, buildServer, chromium, install, postgres, ROOT, run, say } from './setup.mjs';
+import { buildApp, buildServer, chromium, install, pdfReader, postgres, ROOT, run, say } from './setup.mjs';
 
 const began = Date.now();
 const bin = (name) => join(ROOT, 'node_modules/.bin', name);
@@ -50,6 +50,7 @@ function layers() {
 await install();
 await chromium();
 await postgres();
+await pdfReader();
 const types = step('types', async () => {
   for (const room of ['core', 'server', 'app', 'e2e', 'scripts']) await run(bin('tsc'), ['-p', room]);
 });

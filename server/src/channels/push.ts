@@ -1,4 +1,5 @@
 import { createHash } from 'node:crypto';
+import type { Agent } from 'node:https';
 import { and, eq, isNull } from 'drizzle-orm';
 import webpush, { WebPushError } from 'web-push';
 import { MS } from '@escale/core/units';
@@ -37,8 +38,9 @@ const living = (db: Db, household: string) =>
 /**
  * The crew's own browsers, told even with the application shut. It goes through the service that a browser came with: delivery by
  * those of the world is not in our hands.
+ * @param agent where a service has a certificate of its own
  */
-export function pushTo(db: Db, keys: PushKeys, now: () => number): Channel {
+export function pushTo(db: Db, keys: PushKeys, now: () => number, agent?: Agent): Channel {
   const vapidDetails = { subject: keys.subject, publicKey: keys.publicKey, privateKey: keys.privateKey };
   return {
     name: 'push',
@@ -54,6 +56,7 @@ export function pushTo(db: Db, keys: PushKeys, now: () => number): Channel {
             TTL: KEPT,
             urgency: 'high',
             timeout: RING_PATIENCE,
+            ...(agent ? { agent } : {}),
           }),
         ),
       );
