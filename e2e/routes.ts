@@ -32,6 +32,7 @@ export const ROUTES = [
   '/shed',
   BOAT,
   '/shed/gear/new',
+  '/shed/devices',
   '/shed/packs',
   '/shed/packs/us-federal',
   '/shed/round?by=2026-05-12',

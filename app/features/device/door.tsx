@@ -1,7 +1,9 @@
 import { useState } from 'react';
 import { View } from 'react-native';
+import * as z from 'zod';
 import { ask } from '../../data/api';
 import { Button, Row } from '../../ui/button';
+import { later } from '../../ui/later';
 import { Page } from '../../ui/page';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
@@ -30,32 +32,39 @@ function Word({ children }: { children: string }) {
   );
 }
 
-/** An address for one more browser of this machine. */
+const Code = later(() => import('../../ui/code').then((m) => m.Code));
+const Made = z.object({ address: z.url(), reaches: z.boolean().optional() });
+
+/** An address for one more browser, to scan or to type. */
 export function AnotherBrowser() {
-  const [address, setAddress] = useState<string>();
-  const [failed, setFailed] = useState<string>();
+  const [made, setMade] = useState<z.infer<typeof Made>>();
+  const [failed, setFailed] = useState(false);
   const [busy, setBusy] = useState(false);
   const make = async () => {
     setBusy(true);
     try {
-      setAddress(((await ask('/api/door/address', {})) as { address: string }).address);
-      setFailed(undefined);
-    } catch (error) {
-      setFailed(error instanceof Error ? error.message : String(error));
+      setMade(Made.parse(await ask('/api/door/address', {})));
+      setFailed(false);
+    } catch {
+      setFailed(true);
     } finally {
       setBusy(false);
     }
   };
   return (
     <View style={{ gap: 8 }}>
-      <T as="label">{DOOR.another}</T>
+      <T as="section" heading={2}>
+        {DOOR.another}
+      </T>
       <T as="small">{DOOR.anotherWhy}</T>
-      {address ? (
-        <View role="status">
-          <Word>{address}</Word>
+      {made ? (
+        <View role="status" style={{ gap: 8 }}>
+          <Code text={made.address} label={DOOR.codeIs} note={DOOR.codeNote} />
+          <Word>{made.address}</Word>
+          {made.reaches === false ? <T as="strong">{DOOR.here}</T> : null}
         </View>
       ) : null}
-      {failed ? <T role="alert">{failed}</T> : null}
+      {failed ? <T role="alert">{DOOR.failed}</T> : null}
       <Row>
         <Button busy={busy} onPress={() => void make()}>
           {DOOR.make}

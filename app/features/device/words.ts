@@ -38,8 +38,45 @@ export const DOOR = {
   out: 'This browser is not let in any more. What you see is kept on this device.',
   waiting:
     'This browser is not let in any more: {n#thing waits|things wait} here and went nowhere. An alarm that was set stands.',
-  another: 'Another browser',
+  another: 'Let another phone in',
   anotherWhy:
-    'An address lets one browser of this machine in, once. Whoever opens it first sees and changes all that is here.',
+    'An address lets one browser in, once, within a day. Whoever opens it first sees and changes all that is here.',
   make: 'Make an address',
+  codeIs: 'The address as a code',
+  codeNote: 'Held before the other phone’s camera it lets that phone in. It works once.',
+  here: 'This server answers on this machine only: the address is for another browser of it.',
+  failed: 'The server did not answer: an address is made there.',
+} as const;
+
+/** Who may come in. */
+export const DEVICES = {
+  title: 'Who may come in',
+  lead: 'A household owns its data. Here is each browser that sees and changes it.',
+  household: 'What this household is called',
+  name: 'What this device is called',
+  save: 'Save the name',
+  saved: 'Saved.',
+  seen: '{name}, last here {at:day} {at:clock} UTC',
+  here: '{name}: this one',
+  out: 'Throw {name} out',
+  outTitle: 'Throw {name} out?',
+  outFollows:
+    'It is out at once and can’t read or write any more. What it kept for use without signal stays on it until it is opened again with signal; what waits there is not taken.',
+  outYes: 'Throw it out',
+  outNo: 'Leave it in',
+  none: 'No browser has a session yet: this one came in by the key.',
+  failed: 'The server did not answer. Who is in is told by it alone.',
+} as const;
+
+/** Somebody says a few things of themselves. */
+export const GUEST = {
+  title: 'Ask {name} themselves',
+  why: 'A link to one plain page that asks for weight, swimming, shoulder, jacket and medical notes. It shows nothing of anybody, and ends in two weeks.',
+  make: 'A link for {name}',
+  codeIs: 'The link of {name} as a code',
+  codeNote: 'Held before their camera it opens their page.',
+  copy: 'Copy the link',
+  copied: 'Copied. Put it into a message.',
+  notCopied: 'The browser does not let it be copied: let them scan the code.',
+  failed: 'The server did not answer: a link is made there.',
 } as const;

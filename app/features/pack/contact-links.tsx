@@ -10,7 +10,7 @@ import { later } from '../../ui/later';
 import { T } from '../../ui/text';
 import { LINKS } from './words';
 
-const Code = later(() => import('./code').then((m) => m.Code));
+const Code = later(() => import('../../ui/code').then((m) => m.Code));
 const Made = z.object({ url: z.url(), reaches: z.boolean() });
 type Made = z.infer<typeof Made>;
 

@@ -9,7 +9,7 @@ import { TextLink } from '../../ui/press';
 import { T } from '../../ui/text';
 import { SHARE } from './words';
 
-const Code = later(() => import('./code').then((m) => m.Code));
+const Code = later(() => import('../../ui/code').then((m) => m.Code));
 
 /**
  * The sheet goes out as text, by whatever the phone has: its own sharing, the clipboard, a code to photograph, paper. A link to
@@ -68,7 +68,7 @@ export function ShareSheet({
           {said}
         </T>
       ) : null}
-      {code ? <Code text={sheetShort(read)} /> : null}
+      {code ? <Code text={sheetShort(read)} label={SHARE.codeIs} note={SHARE.codeNote} /> : null}
     </View>
   );
 }

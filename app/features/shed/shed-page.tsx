@@ -19,8 +19,7 @@ import { gearNote } from './gear-note';
 import { Button, Row } from '../../ui/button';
 import { enterDemo, inDemo } from '../../data/memory';
 import { RemindHere } from '../device/install';
-import { AnotherBrowser } from '../device/door';
-import { DEMO } from '../device/words';
+import { DEMO, DEVICES } from '../device/words';
 import { LOCKER, LOOK, REMOVED, SHED } from './words';
 
 const SHELVES: { type: ShedType; title: string; one: string; why: string }[] = [
@@ -247,7 +246,7 @@ function Own() {
       )}
       <TextLink href="/shed/removed">{REMOVED.title}</TextLink>
       <Exchange />
-      <AnotherBrowser />
+      <TextLink href="/shed/devices">{DEVICES.title}</TextLink>
     </View>
   );
 }

@@ -24,6 +24,7 @@ import { plainly } from '../../data/settings';
 const HerMeasures = later(() => import('../boat/her-measures').then((m) => m.HerMeasures));
 const HerAir = later(() => import('../boat/her-air').then((m) => m.HerAir));
 const Photos = later(() => import('../photos/photos').then((m) => m.Photos));
+const GuestLink = later(() => import('../device/guest-link').then((m) => m.GuestLink));
 const PersonsLimits = later(() => import('../limits/persons-limits').then((m) => m.PersonsLimits));
 const NewBoat = later(() => import('../boat/new-boat').then((m) => m.NewBoat));
 
@@ -143,6 +144,7 @@ function OldThing({ type, id }: { type: ShedType; id: string }) {
       ) : null}
       {held.type === 'boat' ? <HerAir boat={(held as Held<'boat'>).doc} /> : null}
       {held.type === 'person' ? <PersonsLimits held={held as Held<'person'>} /> : null}
+      {held.type === 'person' ? <GuestLink person={(held as Held<'person'>).doc} /> : null}
       {held.type === 'water' ? <WhoseRules held={held as Held<'water'>} at={at} /> : null}
       {held.type === 'water' ? <TextLink href={`/shed/chart?water=${id}`}>{SHED.chart}</TextLink> : null}
       <Row>

@@ -13,6 +13,8 @@ import { countsOf } from '../backup/copy';
 import { channelsOf } from '../channels/state';
 import type { Keeper } from '../backup/keeper';
 import type { Door } from '../door/door';
+import { sessionsOf } from '../door/sessions';
+import { HOME } from '../db/household';
 import { ROOM_FOR_DEEDS, roomIn } from '../db/room';
 import type { GuardedClock } from '../watch/guard';
 import { asideOf, tryAgain } from '../watch/aside';
@@ -26,11 +28,13 @@ import { exchange } from './exchange';
 import { openApi } from './openapi';
 import { plans } from './plans';
 import { push } from './push';
+import { guestPage, guests } from './guests';
+import { households } from './households';
 import { notFound, onError, parse, Problem } from './problem';
 import { photos } from './photos';
 import { things } from './things';
 import { unchanged } from './unchanged';
-import { clockOf, isLetIn, notLetIn, whoOf } from './who';
+import { clockOf, isKeeper, isLetIn, notLetIn, whoOf } from './who';
 
 const LOOPBACK = /^(localhost|127\.0\.0\.1|\[::1\])(:\d+)?$/;
 
@@ -120,10 +124,13 @@ export function httpApp(services: Services, below: Below): Express {
     }),
   );
   app.use(compression());
+  const sessions = sessionsOf(services.db);
   app.use(contactPage(services, below.watch.kick));
-  app.use(entrance(below.door));
-  app.use('/api', neverKept, door(below.door), onlyLetIn, clocksOf(below), writesAreJson);
-  app.use('/api', doorKeeping(below.door, services.base));
+  app.use(guestPage(services));
+  app.use(entrance(below.door, sessions));
+  app.use('/api', neverKept, door(below.door, sessions), onlyLetIn, clocksOf(below), writesAreJson);
+  app.use('/api/door', express.json({ limit: '4kb' }));
+  app.use('/api', doorKeeping(below.door, sessions, services.base));
   if (demo) besides(app, demo, below);
   app.use('/api', apiOf(services, below));
 
@@ -166,6 +173,13 @@ function roomForHome({ folder }: Below): RequestHandler {
   };
 }
 
+/** What is of all households is for who holds the key, and for the one that the server was made with. */
+const ofTheServer: RequestHandler = (req, _res, next) => {
+  if (!isKeeper(req) && whoOf(req).household !== HOME)
+    throw new Problem(403, 'Only who runs the server may.');
+  next();
+};
+
 const UNHEALTHY = 503;
 
 /** The API over one memory. */
@@ -197,20 +211,20 @@ function apiOf(services: Services, below: Below): express.Router {
       channels: await channelsOf(services.db, services.channels),
     });
   });
-  api.post('/watch/again', async (_req, res) => {
+  api.post('/watch/again', ofTheServer, async (_req, res) => {
     await tryAgain(services.db);
     void kick();
     res.json({});
   });
-  api.post('/backup', async (_req, res) => {
+  api.post('/backup', ofTheServer, async (_req, res) => {
     if (!below.keeper) throw new Problem(404, 'This memory is not kept: it goes with the process.');
     res.json(await below.keeper.copy());
   });
-  api.get('/verify', async (_req, res) => {
+  api.get('/verify', ofTheServer, async (_req, res) => {
     const broken = (await below.keeper?.verify()) ?? [];
     res.json({ what: 'the memory', counts: await countsOf(services.db), broken });
   });
-  api.post('/clock', async (req, res) => {
+  api.post('/clock', ofTheServer, async (req, res) => {
     if (!services.clock.set) throw new Problem(404, 'This server keeps real time.');
     const at = Date.parse(parse(z.strictObject({ at: z.iso.datetime() }), req.body).at);
     services.clock.set(at);
@@ -223,6 +237,8 @@ function apiOf(services: Services, below: Below): express.Router {
   api.use(things(services));
   api.use(photos(services));
   api.use(push(services));
+  api.use(guests(services));
+  if (below.door) api.use(households(services, below.door));
   api.use(plans(services, kick));
   api.use(erasing(services, (gone) => below.keeper?.erased(gone)));
   api.use(notFound);

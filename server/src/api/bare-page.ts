@@ -31,7 +31,7 @@ details{border:2px solid #12222E;margin:.6rem 0}
 summary{padding:1rem;font-weight:700;cursor:pointer}
 details form{border:0;margin:0}
 label{display:block;margin:.6rem 0}
-label input{font:inherit;min-height:48px;width:100%;box-sizing:border-box;border:2px solid #12222E;padding:0 .6rem;background:#fff}
+label input,label select,label textarea{font:inherit;min-height:48px;width:100%;box-sizing:border-box;border:2px solid #12222E;padding:0 .6rem;background:#fff}
 label.tick{display:flex;gap:.8rem;align-items:center;min-height:48px}
 label.tick input{width:28px;min-height:28px;flex:none}
 td{overflow-wrap:anywhere}

@@ -126,7 +126,7 @@ describe('an address', () => {
       'no-store',
     ]);
     expect(answer.get('Set-Cookie')![0]).toMatch(
-      /^escale-\d+=s%3A\d+\.[^;]+; Max-Age=34560000; Path=\/; Expires=[^;]+; HttpOnly; SameSite=Strict$/,
+      /^escale-\d+=s%3A[\w-]{43}\.[0-9a-f-]{36}\.\d+\.[^;]+; Max-Age=34560000; Path=\/; Expires=[^;]+; HttpOnly; SameSite=Strict$/,
     );
     expect((await things()).status).toBe(200);
   });
@@ -152,7 +152,7 @@ describe('an address', () => {
     const framed = { Host: HOST, Origin: 'http://elsewhere.example' };
     expect((await stranger.get(`/enter/${code}`).set(framed)).status).toBe(403);
     expect((await stranger.get('/enter/AAAAAAAAAAAAAAAAAAAAAAAA').set('Host', HOST)).status).toBe(401);
-    expect(door.take(code)).toBe(true);
+    expect(door.take(code)).toBeDefined();
   });
   test('is given to whoever is in, for one more browser', async () => {
     await enter(door.code());

@@ -188,6 +188,32 @@ const PATHS: Record<string, Record<string, object>> = {
       ...answer('A file.'),
     },
   },
+  '/api/guests': {
+    post: {
+      summary: 'A link by which one person says a few things of themselves.',
+      ...takes('object'),
+      ...answer('The address, and until when it is good.'),
+    },
+  },
+  '/api/household': {
+    get: { summary: 'Whose memory this is.', ...answer('Its name.') },
+    post: { summary: 'Name it.', ...takes('object'), ...answer('Its name.') },
+  },
+  '/api/households': {
+    get: { summary: 'All households of this server, for who holds its key.', ...answer('Households.') },
+    post: {
+      summary: 'Another household, for who holds the key.',
+      ...takes('object'),
+      ...answer('An address that lets one browser into it.'),
+    },
+  },
+  '/api/door/devices': { get: { summary: 'Which browsers are in.', ...answer('Devices.') } },
+  '/api/door/devices/{id}': {
+    post: { summary: 'Name one.', ...path('id'), ...takes('object'), ...answer('Done.') },
+  },
+  '/api/door/devices/{id}/end': {
+    post: { summary: 'Throw one out.', ...path('id'), ...takes('object'), ...answer('Done.') },
+  },
   '/api/push': {
     get: { summary: 'The key by which a browser lets itself be told.', ...answer('A key, or none.') },
     post: { summary: 'A browser wants to be told.', ...takes('object'), ...answer('Done.') },

@@ -113,10 +113,12 @@ export function plans(services: Services, kick: () => Promise<void>): Router {
   });
 
   // What lies on the simulated phones; a real telephone service would have no such page.
-  routes.get('/standins/telephone', async (_req, res) => {
+  routes.get('/standins/telephone', async (req, res) => {
     const calls = await db
-      .select()
+      .select({ key: phoneCall.key, to: phoneCall.to, text: phoneCall.text, at: phoneCall.at })
       .from(phoneCall)
+      // Of a household what was said of its own plans.
+      .innerJoin(message, and(eq(message.id, phoneCall.key), eq(message.household, whoOf(req).household)))
       .orderBy(desc(phoneCall.at), desc(phoneCall.key))
       .limit(100);
     res.json({

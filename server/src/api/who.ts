@@ -6,13 +6,23 @@ import { Problem } from './problem';
 /** A device says with each request which it is. */
 export const DEVICE_HEADER = 'x-escale-device';
 
-/** The household in which somebody was let in, by their request: only the door writes here. */
-const households = new WeakMap<Request, string>();
-
-export function letIn(req: Request, household: string): void {
-  households.set(req, household);
+/** Where somebody was let in, and by which session; whoever comes with the key has none. */
+interface Admitted {
+  household: string;
+  session?: string;
+  /** They came with the key of the memory. */
+  keeper?: true;
 }
-export const isLetIn = (req: Request): boolean => households.has(req);
+/** By their request: only the door writes here. */
+const admitted = new WeakMap<Request, Admitted>();
+
+export function letIn(req: Request, as: Admitted): void {
+  admitted.set(req, as);
+}
+export const isLetIn = (req: Request): boolean => admitted.has(req);
+/** Did they come with the key of the memory? */
+export const isKeeper = (req: Request): boolean => admitted.get(req)?.keeper === true;
+export const sessionOf = (req: Request): string | undefined => admitted.get(req)?.session;
 
 const NOT_IN = 401;
 /** Whoever was not let in is told nothing but how one is. */
@@ -26,7 +36,7 @@ export const notLetIn = () =>
  * @throws Problem 401 for one that the door did not let in
  */
 export function whoOf(req: Request): Principal {
-  const household = households.get(req);
+  const household = admitted.get(req)?.household;
   if (household === undefined) throw notLetIn();
   const device = Id.safeParse(req.get(DEVICE_HEADER));
   return { household, ...(device.success ? { device: device.data } : {}) };

@@ -147,6 +147,9 @@ describe('a server that is killed', () => {
     expect(cli(['lock']).status).toBe(0);
     expect(await asks(other)).toBe(401);
     expect(await asks(cli(['enter']).stdout.trim())).toBe(303);
+    const terns = cli(['household', 'The Terns']).stdout.trim();
+    expect(await asks(terns.replace('The Terns: ', ''))).toBe(303);
+    expect(cli(['household', ' '])).toMatchObject({ status: 2 });
     await server.kill('SIGKILL');
     expect(cli(['enter'])).toMatchObject({ status: 1, stdout: '' });
     expect(cli(['enter']).stderr).toContain('No server of this memory runs');

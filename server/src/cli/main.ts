@@ -5,7 +5,7 @@ import type { Bundle } from '@escale/core/model';
 import { simulatedWeather } from '../standins/weather';
 import { conditionsOf } from '../things/shed';
 import { assessBundle, asText } from './assess';
-import { backup, enter, exportMemory, importMemory, lock, restore, verify } from './memory';
+import { backup, enter, exportMemory, importMemory, lock, newHousehold, restore, verify } from './memory';
 import { Refused } from './refused';
 
 const HELP = `escale: the headless door
@@ -18,6 +18,7 @@ const HELP = `escale: the headless door
   verify [FILE]                                                  is a copy whole, or, without one, the memory itself?
   enter                                                          an address that lets one browser in, once
   lock                                                           put every browser out: a new key
+  household NAME                                                 another household, and an address that lets one browser into it
   demo [FILE] [--at INSTANT]                                     the demo's bundle, dated from now or from INSTANT
 
 FILE "-" is standard input. The memory is the folder ESCALE_DATA (default .data/escale) or DATABASE_URL.
@@ -91,7 +92,11 @@ async function main(): Promise<void> {
     out(writeBundle({ ...bundle, conditions }), file);
   } else if (command === 'export') out(writeBundle(await exportMemory()), file);
   else if (command === 'enter') for (const address of await enter()) console.log(address);
-  else if (command === 'lock') {
+  else if (command === 'household') {
+    if (!file?.trim()) throw new Refused(['How is it called?'], 2);
+    const { name, address } = await newHousehold(file);
+    console.log(`${name}: ${address}`);
+  } else if (command === 'lock') {
     await lock();
     console.log('Every browser is out. For each that may come in again: npm run escale -- enter');
   } else if (command === 'import') {

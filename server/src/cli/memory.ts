@@ -120,13 +120,13 @@ export async function verify(
 const USUAL = ['.data/escale', '.data/demo'];
 
 /** Asked of each server that runs, of the memory named or of the usual ones: its door is opened or shut by the key beside it. */
-async function atDoors<T>(path: string): Promise<T[]> {
+async function atDoors<T>(path: string, body: object = {}, usual: readonly string[] = USUAL): Promise<T[]> {
   const named = process.env.ESCALE_DATA;
   const answers: T[] = [];
-  for (const folder of named === undefined ? USUAL : [named]) {
+  for (const folder of named === undefined ? usual : [named]) {
     const server = serverAt(resolve(folder));
     try {
-      if (server) answers.push(await server<T>(path, {}));
+      if (server) answers.push(await server<T>(path, body));
     } catch (error) {
       // An address that was left by a server that is no more.
       if (error instanceof Refused) throw error;
@@ -140,6 +140,10 @@ async function atDoors<T>(path: string): Promise<T[]> {
 /** Addresses that let one browser in, once: of each server that runs. */
 export const enter = async (): Promise<string[]> =>
   (await atDoors<{ address: string }>('/api/door/address')).map(({ address }) => address);
+
+/** Another household on the server that runs. */
+export const newHousehold = async (name: string): Promise<{ name: string; address: string }> =>
+  (await atDoors<{ name: string; address: string }>('/api/households', { name }, USUAL.slice(0, 1)))[0];
 
 /** Every browser is out; each comes in again by an address of its own. */
 export const lock = (): Promise<object[]> => atDoors<object>('/api/door/lock');

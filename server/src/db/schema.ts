@@ -284,6 +284,36 @@ export const contactToken = pgTable(
   (t) => [index('contact_token_by_plan').on(t.plan), index('contact_token_by_message').on(t.message)],
 );
 
+/** Browsers that were let in, by the hash of what their cookie says. One that was thrown out stays on record. */
+export const session = pgTable(
+  'session',
+  {
+    hash: text('hash').primaryKey(),
+    household: uuid('household').notNull(),
+    name: text('name').notNull(),
+    device: uuid('device'),
+    person: uuid('person'),
+    createdAt: instant('created_at').notNull(),
+    seenAt: instant('seen_at').notNull(),
+    endedAt: instant('ended_at'),
+  },
+  (t) => [index('session_by_household').on(t.household)],
+);
+
+/** Links by which somebody says a few things of themselves, and nothing else; kept as hashes. */
+export const guestToken = pgTable(
+  'guest_token',
+  {
+    hash: text('hash').primaryKey(),
+    household: uuid('household').notNull(),
+    person: uuid('person').notNull(),
+    createdAt: instant('created_at').notNull(),
+    endsAt: instant('ends_at').notNull(),
+    usedAt: instant('used_at'),
+  },
+  (t) => [index('guest_by_person').on(t.household, t.person)],
+);
+
 /** How each way out last fared, one row for all processes. */
 export const channelState = pgTable('channel_state', {
   name: text('name').primaryKey(),

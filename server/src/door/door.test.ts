@@ -4,6 +4,7 @@ import { join } from 'node:path';
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
 import { MS } from '@escale/core/units';
 import { simulatedClock } from '../clock';
+import { HOME } from '../db/household';
 import { makeDoor } from './door';
 
 let folder: string, file: string;
@@ -43,25 +44,25 @@ describe('a code', () => {
   test('lets in once', () => {
     const door = makeDoor();
     const [one, other] = [door.code(), door.code()];
-    expect(door.take(one)).toBe(true);
-    expect(door.take(one)).toBe(false);
-    expect(door.take(other)).toBe(true);
-    expect(door.take('')).toBe(false);
+    expect(door.take(one)).toBe(HOME);
+    expect(door.take(one)).toBeUndefined();
+    expect(door.take(other)).toBe(HOME);
+    expect(door.take('')).toBeUndefined();
   });
   test('is good for a day', () => {
     const clock = simulatedClock(0, false);
     const door = makeDoor(undefined, clock);
     const [early, late] = [door.code(), door.code()];
     clock.set?.(MS.day - 1);
-    expect(door.take(early)).toBe(true);
+    expect(door.take(early)).toBe(HOME);
     clock.set?.(MS.day);
-    expect(door.take(late)).toBe(false);
+    expect(door.take(late)).toBeUndefined();
   });
   test('makes way for newer ones when very many were asked for', () => {
     const door = makeDoor();
     const codes = Array.from({ length: 50 }, () => door.code());
-    expect(door.take(codes[0])).toBe(false);
-    expect(door.take(codes[49])).toBe(true);
+    expect(door.take(codes[0])).toBeUndefined();
+    expect(door.take(codes[49])).toBe(HOME);
   });
 });
 
@@ -70,7 +71,7 @@ test('another lock: the key of before and its codes are good for nothing', () =>
   const [key, code] = [door.key(), door.code()];
   door.lock();
   expect(door.isKey(key)).toBe(false);
-  expect(door.take(code)).toBe(false);
+  expect(door.take(code)).toBeUndefined();
   expect(door.isKey(readFileSync(file, 'utf8').trim())).toBe(true);
   expect(mode()).toBe(0o600);
 });

@@ -1,6 +1,7 @@
 import { createHash, randomBytes, timingSafeEqual } from 'node:crypto';
 import { MS } from '@escale/core/units';
 import type { Clock } from '../clock';
+import { HOME } from '../db/household';
 import { changeKey, keyIn, newKey } from './key';
 
 /** How long an address that nobody used stays good, and how many are good at once. Class *common practice*. */
@@ -16,10 +17,10 @@ export interface Door {
   /** What a session is signed with. */
   key(): string;
   isKey(word: string): boolean;
-  /** A new code. */
-  code(): string;
-  /** Is this a code that is good? It is not good a second time. */
-  take(code: string): boolean;
+  /** A new code, for a household. */
+  code(household?: string): string;
+  /** Whose code this is, where it is good; it is not good a second time. */
+  take(code: string): string | undefined;
   /** Another key: every session and every code of before is out. */
   lock(): void;
 }
@@ -30,20 +31,20 @@ export interface Door {
  */
 export function makeDoor(file?: string, clock: Clock = { now: () => performance.now() }): Door {
   let key = file === undefined ? newKey() : keyIn(file);
-  const codes = new Map<string, number>();
+  const codes = new Map<string, { until: number; household: string }>();
   return {
     key: () => key,
     isKey: (word) => timingSafeEqual(hashOf(word), hashOf(key)),
-    code: () => {
+    code: (household = HOME) => {
       const code = randomBytes(CODE_BYTES).toString('base64url');
-      codes.set(code, clock.now() + CODE_LIFE);
+      codes.set(code, { until: clock.now() + CODE_LIFE, household });
       for (const old of [...codes.keys()].slice(0, -MOST_CODES)) codes.delete(old);
       return code;
     },
     take: (code) => {
-      const until = codes.get(code);
+      const found = codes.get(code);
       codes.delete(code);
-      return until !== undefined && clock.now() < until;
+      return found && clock.now() < found.until ? found.household : undefined;
     },
     lock: () => {
       key = file === undefined ? newKey() : changeKey(file);

@@ -2,8 +2,7 @@ import { useMemo } from 'react';
 import { View } from 'react-native';
 import Svg, { Path, Rect } from 'react-native-svg';
 import { create } from 'qrcode';
-import { T } from '../../ui/text';
-import { SHARE } from './words';
+import { T } from './text';
 
 /** White about the code, in its own squares, as phones need it. */
 const QUIET = 4;
@@ -11,12 +10,13 @@ const QUIET = 4;
 /** A text as a code that another phone reads off the screen: black on white in every theme. */
 export function Code({
   text,
-  label = SHARE.codeIs,
-  note = SHARE.codeNote,
+  label,
+  note,
 }: {
   text: string;
-  label?: string;
-  note?: string;
+  /** What it is a code of, and what one does with it. */
+  label: string;
+  note: string;
 }) {
   const drawn = useMemo(() => {
     const { size, data } = create(text, { errorCorrectionLevel: 'L' }).modules;
