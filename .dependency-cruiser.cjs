@@ -41,7 +41,7 @@ const floors = FLOORS.map((room, i) => ({
 
 // The floors of the server, from the ground up. Only `api` knows HTTP; what starts a process stands on top of all.
 const SERVER = [
-  '(clock|principal|refusal|services|stable-json)\\.ts$',
+  '(clock|principal|reached|refusal|services|stable-json)\\.ts$',
   'db/',
   'channels/(channel|state)\\.ts$',
   '(once|log|tries)\\.ts$',

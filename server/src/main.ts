@@ -1,5 +1,7 @@
 import { rmSync, utimesSync, writeFileSync } from 'node:fs';
-import { createServer } from 'node:http';
+import { createServer, type RequestListener, type Server } from 'node:http';
+import { createServer as createTlsServer } from 'node:https';
+import type { AddressInfo } from 'node:net';
 import { dirname, join, resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import type { Logger } from 'pino';
@@ -16,6 +18,7 @@ import { makeDoor } from './door/door';
 import { demoKeeper } from './demo/keeper';
 import { seedDemo } from './demo/seed';
 import { makeLog } from './log';
+import { reachedBy, type Reached } from './reached';
 import { reckoner } from './reckon/thread';
 import type { Services } from './services';
 import { channelsFrom } from './channels/settings';
@@ -37,6 +40,7 @@ const PATIENCE = 5000;
 
 interface Settings {
   port: number;
+  reached: Reached;
   folder: string;
   url?: string;
   demo: boolean;
@@ -52,16 +56,12 @@ interface Settings {
 
 function settingsFrom(env: NodeJS.ProcessEnv): Settings {
   const here = dirname(fileURLToPath(import.meta.url));
-  const host = env.HOST ?? '127.0.0.1';
-  if (!['127.0.0.1', 'localhost', '::1'].includes(host))
-    throw new Error(
-      `Escale answers on this machine only for now (HOST=${host} was asked for). ` +
-        `Off it the application needs TLS, and that is not built yet.`,
-    );
   const backdrop = backdropFrom(env.ESCALE_BACKDROP);
+  const port = Number(env.PORT ?? 4280);
   return {
     ...(backdrop ? { backdrop } : {}),
-    port: Number(env.PORT ?? 4280),
+    port,
+    reached: reachedBy(env, port),
     folder: resolve(env.ESCALE_DATA ?? '.data/escale'),
     ...(env.DATABASE_URL ? { url: env.DATABASE_URL } : {}),
     demo: env.ESCALE_DEMO === '1',
@@ -95,7 +95,7 @@ async function open(settings: Settings, log: Logger) {
     clock,
     log,
     reckon,
-    base: `http://localhost:${settings.port}`,
+    base: settings.reached.base,
     leapt: () => leaptBy(guard?.standing()),
     channels: channelsFrom(process.env, db, clock.now, settings.standIns),
     ...(settings.standIns ? { weather: simulatedWeather(settings.seed) } : {}),
@@ -197,23 +197,22 @@ async function start(settings: Settings, log: Logger): Promise<void> {
       beside?.heard(device, shows, sameMachine);
     },
     clockSet: (at) => beside?.set(at),
+    ...(settings.reached.proxy === undefined ? {} : { proxy: settings.reached.proxy }),
+    ...(settings.reached.tls ? { certificate: settings.reached.tls.until } : {}),
   });
-  const server = createServer(HALF_OPEN, app);
-  await new Promise<void>((ready, failed) =>
-    server.once('error', failed).listen(settings.port, '127.0.0.1', ready),
-  );
+  const { servers, local } = await listen(app, settings);
   // Of several servers on one folder and one PostgreSQL the one that keeps it is the one to ask.
-  if (keeper) writeFileSync(parts.address, services.base, { mode: 0o600 });
+  if (keeper) writeFileSync(parts.address, local, { mode: 0o600 });
   log.info({ address: services.base }, 'Escale is ready');
   probeChannels(services.db, services.channels, clock.now()).catch((error: unknown) =>
     log.error({ err: error }, 'the ways out could not be asked'),
   );
 
   endOn(log, async () => {
-    const closed = new Promise<void>((done) => server.close(() => done()));
-    server.closeIdleConnections();
-    const cut = setTimeout(() => server.closeAllConnections(), PATIENCE);
-    await closed;
+    const closed = servers.map((server) => new Promise<void>((done) => server.close(() => done())));
+    for (const server of servers) server.closeIdleConnections();
+    const cut = setTimeout(() => servers.forEach((server) => server.closeAllConnections()), PATIENCE);
+    await Promise.all(closed);
     clearTimeout(cut);
     still();
     await demo.end();
@@ -224,6 +223,29 @@ async function start(settings: Settings, log: Logger): Promise<void> {
     if (keeper) rmSync(parts.address, { force: true });
     await memory.close();
   });
+}
+
+/**
+ * Where it is asked to; from outside over TLS, and then for this machine's own programs by a plain way that only it has.
+ * @returns how this machine's programs reach it
+ */
+async function listen(
+  app: RequestListener,
+  { port, reached: { host, tls } }: Settings,
+): Promise<{ servers: Server[]; local: string }> {
+  const at = (server: Server, on: number, where: string) =>
+    new Promise<Server>((ready, failed) =>
+      server.once('error', failed).listen(on, where, () => ready(server)),
+    );
+  if (!tls)
+    return {
+      servers: [await at(createServer(HALF_OPEN, app), port, host)],
+      local: `http://localhost:${port}`,
+    };
+  const { cert, key } = tls;
+  const outer = await at(createTlsServer({ ...HALF_OPEN, cert, key }, app), port, host);
+  const inner = await at(createServer(HALF_OPEN, app), 0, '127.0.0.1');
+  return { servers: [outer, inner], local: `http://localhost:${(inner.address() as AddressInfo).port}` };
 }
 
 /** Of several servers on one machine and one PostgreSQL the first keeps it: copies and heads lie in the folder that it holds. */

@@ -80,6 +80,7 @@ const SAYS: Record<Red, (health: WatchHealth) => string> = {
   disk: ({ disk }) => plainly(RED.disk, { free: Math.round((disk?.free ?? 0) / MEGABYTE) }),
   backup: () => RED.backup,
   chain: () => RED.chain,
+  certificate: ({ certificate = 0 }) => plainly(RED.certificate, { until: certificate }),
 };
 
 function Again({ again }: { again: () => Promise<void> }) {

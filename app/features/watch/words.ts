@@ -122,6 +122,8 @@ export const RED = {
     'The server’s clock is {off} off from what was counted. Alarms may come early or late: put its clock right.',
   disk: 'The disk is nearly full: {free} MB left. Soon nothing more can be written down.',
   backup: 'The memory was not copied for more than a day.',
+  certificate:
+    'The certificate by which phones reach this server ends {until:day} {until:clock} UTC. After that no phone comes in: renew it.',
   chain: 'The record of a plan was changed from outside, or part of it is missing.',
 } as const;
 

@@ -14,7 +14,7 @@ export interface Channel {
 }
 
 /** What is wrong with the watch, by name; each has its words on the page of the watch. */
-export const REDS = ['silent', 'late', 'untold', 'set-aside', 'clock', 'disk', 'backup', 'chain'] as const;
+export const REDS = ['silent', 'late', 'untold', 'set-aside', 'clock', 'disk', 'backup', 'chain', 'certificate'] as const;
 export type Red = (typeof REDS)[number];
 
 /** How the server's clock stands: told by `watch/guard` on the server. */
@@ -37,6 +37,8 @@ export interface WatchHealth {
   disk?: { free: number };
   /** When the memory was last copied. */
   backup?: { at: number };
+  /** Until when the certificate is good by which others reach it, epoch ms. */
+  certificate?: number;
 }
 
 /** What could not be acted on or delivered, as the household is shown it. */

@@ -25,6 +25,7 @@ import { contactPage } from './contact-page';
 import { door, doorKeeping, entrance } from './door';
 import { erasing } from './erasing';
 import { exchange } from './exchange';
+import { onlyHere } from './only-here';
 import { openApi } from './openapi';
 import { plans } from './plans';
 import { push } from './push';
@@ -35,22 +36,6 @@ import { photos } from './photos';
 import { things } from './things';
 import { unchanged } from './unchanged';
 import { clockOf, isKeeper, isLetIn, notLetIn, whoOf } from './who';
-
-const LOOPBACK = /^(localhost|127\.0\.0\.1|\[::1\])(:\d+)?$/;
-
-/**
- * A page elsewhere must not reach this server through the browser: names other than the loopback's are
- * refused, and so are writes from another origin.
- */
-const onlyHere: RequestHandler = (req, _res, next) => {
-  const host = req.headers.host ?? '';
-  if (!LOOPBACK.test(host)) throw new Problem(421, 'This server answers to localhost only.');
-  const { origin } = req.headers;
-  if (origin !== undefined && origin !== 'null' && (!URL.canParse(origin) || new URL(origin).host !== host))
-    throw new Problem(403, 'This came from another site.');
-  if (origin === 'null' && req.method !== 'GET') throw new Problem(403, 'This came from another site.');
-  next();
-};
 
 const writesAreJson: RequestHandler = (req, _res, next) => {
   if (req.method !== 'GET' && req.method !== 'HEAD' && !req.is('application/json'))
@@ -80,6 +65,10 @@ export interface Below {
   keeper?: Keeper;
   /** A device said what its clock shows. */
   heard?: GuardedClock['heard'];
+  /** The proxy that stands before it. */
+  proxy?: string;
+  /** Until when its certificate is good, epoch ms. */
+  certificate?: number;
   /** The simulated clock was set. */
   clockSet?: (at: number) => void;
 }
@@ -107,7 +96,9 @@ export function httpApp(services: Services, below: Below): Express {
       },
     }),
   );
-  app.use(onlyHere);
+  const { proxy } = below;
+  if (proxy !== undefined) app.set('trust proxy', proxy);
+  app.use(onlyHere({ base: services.base, ...(proxy === undefined ? {} : { proxy }) }));
   app.use(
     helmet({
       contentSecurityPolicy: {
@@ -198,6 +189,7 @@ function apiOf(services: Services, below: Below): express.Router {
       ...(below.guard ? { guard: below.guard } : {}),
       ...(below.folder ? { folder: below.folder } : {}),
       ...(below.keeper ? { kept: below.keeper.kept } : {}),
+      ...(below.certificate === undefined ? {} : { certificate: below.certificate }),
     });
   // Red is an error to whoever looks from outside; the page of the watch reads it as it is.
   api.get(HEALTH, (req, res) => {

@@ -12,6 +12,8 @@ export const HEALTHY = {
   round: 15 * MS.second,
   /** What is due, or written, is dealt with within seconds; in a storm of thousands within this. */
   waits: 2 * MS.minute,
+  /** A certificate is renewed before so little is left of it. */
+  certificate: 7 * MS.day,
 } as const;
 
 /**
@@ -28,10 +30,12 @@ export interface Looked {
   folder?: string;
   /** How the memory is kept. */
   kept?: () => Kept;
+  /** Until when the certificate is good by which others reach it, epoch ms. */
+  certificate?: number;
 }
 
 /** How the watch is, from what it counted last: nothing is asked of the database, so that this answers when it does not. */
-export function healthOf({ watch, clock, guard, folder, kept }: Looked): WatchHealth {
+export function healthOf({ watch, clock, guard, folder, kept, certificate }: Looked): WatchHealth {
   const { began, counted, sweptAt } = watch.pulse();
   const mono = performance.now();
   const now = clock.now();
@@ -54,6 +58,8 @@ export function healthOf({ watch, clock, guard, folder, kept }: Looked): WatchHe
   const memory = kept?.();
   if (memory?.stale) red.push('backup');
   if (memory && memory.broken > 0) red.push('chain');
+  // By the machine's own clock: browsers go by theirs.
+  if (certificate !== undefined && certificate - Date.now() < HEALTHY.certificate) red.push('certificate');
   return {
     ok: red.length === 0,
     red,
@@ -66,5 +72,6 @@ export function healthOf({ watch, clock, guard, folder, kept }: Looked): WatchHe
     clock: { standing, off: guard?.off() ?? 0 },
     ...(disk ? { disk } : {}),
     ...(memory?.backup ? { backup: memory.backup } : {}),
+    ...(certificate === undefined ? {} : { certificate }),
   };
 }
