@@ -14,7 +14,17 @@ export interface Channel {
 }
 
 /** What is wrong with the watch, by name; each has its words on the page of the watch. */
-export const REDS = ['silent', 'late', 'untold', 'set-aside', 'clock', 'disk', 'backup', 'chain', 'certificate'] as const;
+export const REDS = [
+  'silent',
+  'late',
+  'untold',
+  'set-aside',
+  'clock',
+  'disk',
+  'backup',
+  'chain',
+  'certificate',
+] as const;
 export type Red = (typeof REDS)[number];
 
 /** How the server's clock stands: told by `watch/guard` on the server. */
