@@ -32,10 +32,17 @@ export class Server {
     readonly port: number,
     private readonly demo = true,
     private readonly stands = true,
+    private readonly env: Record<string, string> = {},
   ) {}
   /** The demo of this day, on the machine's own clock, started. End it with `end`. */
   static async ofToday(): Promise<Server> {
     const server = new Server(await freePort(), true, false);
+    await server.start();
+    return server;
+  }
+  /** The demo with more settings, started. End it with `end`. */
+  static async with(env: Record<string, string>): Promise<Server> {
+    const server = new Server(await freePort(), true, true, env);
     await server.start();
     return server;
   }
@@ -60,6 +67,7 @@ export class Server {
         ...(this.demo ? { ESCALE_DEMO: '1' } : {}),
         ESCALE_DATA: join(this.folder, 'memory'),
         ...(this.stands ? { ESCALE_CLOCK: START } : {}),
+        ...this.env,
       },
     });
     this.child = child;

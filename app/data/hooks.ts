@@ -28,6 +28,7 @@ import {
   setting,
   type Queued,
 } from './store';
+import { isLive, listen, onLive } from './stream';
 import { hereOf, readThings, shedOf, type Held, type Here } from './things';
 
 /** The one place in which screens are given data. Reads come from the server, and from this device's store when there is no signal. */
@@ -278,11 +279,16 @@ export function useTicks(list: string): ReadonlyMap<string, number> {
   }, [answer, waiting, list]);
 }
 
+/** All that is read of plans: their pages, one of them, what was sent. */
+const isOfPlans = (key: unknown) => typeof key === 'string' && /^\/api\/(plans|messages)/.test(key);
+
 /** Things on the server are read again and the outbox is sent: at the start, when the signal is back, and now and then. */
 export function useSending(): void {
   // One asks for all: things and plans stand on every page in a dozen parts.
-  useRead(THINGS);
-  useRead(PLANS);
+  const every = useSyncExternalStore(onLive, isLive) ? NOW_AND_THEN : OFTEN;
+  useRead(THINGS, every);
+  useRead(PLANS, every);
+  useEffect(() => listen((about) => void mutate(about === 'plans' ? isOfPlans : THINGS)), []);
   const { served, offlineSince } = useThings();
   useEffect(() => {
     if (served && offlineSince === undefined) void settle(served.done);

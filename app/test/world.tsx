@@ -3,7 +3,16 @@ import { configure, render } from '@testing-library/react';
 import { mutate, SWRConfig } from 'swr';
 import { applyPatch } from '@escale/core/formats/pointer';
 import { demoBundle } from '@escale/core/formats';
-import { SHELF, type Aside, type PlanView, type RemovedThing, type ThingType } from '@escale/core/model';
+import {
+  SHELF,
+  type Aside,
+  type Channel,
+  type MessageView,
+  type PlanRecord,
+  type PlanView,
+  type RemovedThing,
+  type ThingType,
+} from '@escale/core/model';
 import { UndoProvider } from '../features/mishap/undo';
 import { TripContext, useTripView } from '../features/trip/use-trip';
 import { Themed } from '../ui/theme';
@@ -18,6 +27,7 @@ configure({ asyncUtilTimeout: 20_000 });
 export const NOW = Date.UTC(2026, 4, 11, 15);
 export const TRIP = '01890000-0000-7000-8000-000000000055';
 
+const HOUSEHOLD = '01890000-0000-7000-8000-00000000ffff';
 const NOT_IN = { status: 401, title: 'This browser has not been let in.' };
 
 /** A server in a few lines behind `fetch`: it keeps things and ticks, and can be switched off. */
@@ -37,6 +47,13 @@ export function fakeServer() {
     /** Lets another browser in. */
     address: 'http://localhost:4280/enter/a-code-that-is-used-once',
     removed: [] as RemovedThing[],
+    /** Which browsers are in. */
+    devices: [] as { id: string; name: string; since: number; seen: number; here?: boolean }[],
+    messages: [] as MessageView[],
+    /** The chain of a plan, and where somebody may have drifted. */
+    record: { links: [] } as PlanRecord,
+    drift: { says: [], pictures: [] } as object,
+    channels: undefined as Channel[] | undefined,
     /** How many things were erased for good. */
     erased: 0,
     /** Nobody let this browser in. */
@@ -91,7 +108,9 @@ export function fakeServer() {
       server.removed = server.removed.filter((one) => one.id !== (body as { thing: string }).thing);
       return {};
     }
-    if (path === '/api/door/address') return { address: server.address };
+    if (path === '/api/door/address') return { address: server.address, reaches: false };
+    if (path.endsWith('/link')) return { url: 'https://plans.example/c/abc', reaches: true };
+    if (path === '/api/guests') return { url: 'https://plans.example/g/abc', until: NOW };
     if (path === '/api/import/preview') return { changes: server.changes };
     if (path === '/api/import') return { added: 0, changed: 0, same: 0 };
     return { id: /plans\/([^/]+)/.exec(path)?.[1] ?? (body as { id: string }).id, state: 'filed' };
@@ -117,13 +136,22 @@ export function fakeServer() {
     if (path.startsWith('/api/conditions'))
       return { forecast: { issuedAt: new Date(NOW - 3 * 36e5).toISOString(), source: 'test', hours } };
     if (path === '/api/plans')
-      return { plans: server.plans, ...(server.later.length > 0 ? { next: server.plans.length } : {}) };
+      return {
+        plans: server.plans,
+        ...(server.channels ? { channels: server.channels } : {}),
+        ...(server.later.length > 0 ? { next: server.plans.length } : {}),
+      };
     if (path.startsWith('/api/plans?from=')) return { plans: server.later };
     if (path.startsWith('/api/ticks'))
       return { items: [...server.ticks].map(([item, at]) => ({ item, at })) };
     if (path === '/api/watch') return server.health;
     if (path === '/api/removed') return { removed: server.removed };
-    return path === '/api/messages' ? { messages: [] } : { simulated: true, calls: [] };
+    if (path === '/api/door/devices') return { devices: server.devices };
+    if (path === '/api/household') return { id: HOUSEHOLD, name: 'Household' };
+    if (path === '/api/push') return {};
+    if (path.endsWith('/record')) return server.record;
+    if (path.endsWith('/drift')) return server.drift;
+    return path.startsWith('/api/messages') ? { messages: server.messages } : { simulated: true, calls: [] };
   };
   globalThis.fetch = ((path: string, init?: { body?: string }) => {
     if (!server.up) return Promise.reject(new TypeError('no signal'));

@@ -18,7 +18,7 @@ import { makeDoor } from './door/door';
 import { demoKeeper } from './demo/keeper';
 import { seedDemo } from './demo/seed';
 import { makeLog } from './log';
-import { reachedBy, type Reached } from './reached';
+import { reachedBy, saidIn, type Reached } from './reached';
 import { reckoner } from './reckon/thread';
 import type { Services } from './services';
 import { channelsFrom } from './channels/settings';
@@ -97,7 +97,7 @@ async function open(settings: Settings, log: Logger) {
     reckon,
     base: settings.reached.base,
     leapt: () => leaptBy(guard?.standing()),
-    channels: channelsFrom(process.env, db, clock.now, settings.standIns),
+    channels: channelsFrom(env, db, clock.now, settings.standIns),
     ...(settings.standIns ? { weather: simulatedWeather(settings.seed) } : {}),
   };
   return { memory, guard, services, endReckoning: end };
@@ -180,7 +180,7 @@ async function start(settings: Settings, log: Logger): Promise<void> {
     ...(guard ? { guard } : {}),
     ...(settings.url ? {} : { folder: settings.folder }),
   };
-  const url = process.env.ESCALE_HEARTBEAT;
+  const url = env.ESCALE_HEARTBEAT;
   const still = heartbeat({ ...(url ? { url } : {}), log }, () => healthOf(looked));
   const demo = demoKeeper(services, settings.seed);
   const app = httpApp(services, {
@@ -210,6 +210,7 @@ async function start(settings: Settings, log: Logger): Promise<void> {
 
   endOn(log, async () => {
     const closed = servers.map((server) => new Promise<void>((done) => server.close(() => done())));
+    (app.locals as { endStreams: () => void }).endStreams();
     for (const server of servers) server.closeIdleConnections();
     const cut = setTimeout(() => servers.forEach((server) => server.closeAllConnections()), PATIENCE);
     await Promise.all(closed);
@@ -272,7 +273,8 @@ function beating(file: string): () => void {
   };
 }
 
-const settings = settingsFrom(process.env);
+const env = saidIn(process.env);
+const settings = settingsFrom(env);
 const log = makeLog(settings.level);
 (settings.watchOnly ? watchOnly : start)(settings, log).catch((error: unknown) => {
   console.error(error instanceof Error ? `Escale could not start: ${error.message}` : error);

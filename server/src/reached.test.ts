@@ -8,7 +8,7 @@ import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import request from 'supertest';
 import { httpApp } from './api/app';
 import { makeDoor } from './door/door';
-import { reachedBy } from './reached';
+import { reachedBy, saidIn } from './reached';
 import { healthOf } from './watch/health';
 import { makeWorld, type World } from '../test/world';
 
@@ -56,6 +56,10 @@ describe('how it is reached', () => {
       proxy: '10.0.0.2',
     });
   });
+  test('what was left empty was not set', () =>
+    expect(reachedBy(saidIn({ HOST: '', ESCALE_PUBLIC: '', ESCALE_PROXY: '' }), 4280).host).toBe(
+      '127.0.0.1',
+    ));
   test('a certificate that ends within the week is red', () => {
     const looked = { watch: world.onCall, clock: world.clock };
     const red = (days: number) => healthOf({ ...looked, certificate: Date.now() + days * 86_400_000 }).red;

@@ -11,6 +11,10 @@ export interface Reached {
   proxy?: string;
 }
 
+/** What was set at all: an empty setting, as compose files leave them, is none. */
+export const saidIn = (env: NodeJS.ProcessEnv): NodeJS.ProcessEnv =>
+  Object.fromEntries(Object.entries(env).filter(([, value]) => value !== ''));
+
 const HERE: ReadonlySet<string> = new Set(['127.0.0.1', 'localhost', '::1']);
 export const isLoopback = (host: string): boolean => HERE.has(host);
 

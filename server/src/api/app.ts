@@ -13,12 +13,13 @@ import { countsOf } from '../backup/copy';
 import { channelsOf } from '../channels/state';
 import type { Keeper } from '../backup/keeper';
 import type { Door } from '../door/door';
-import { sessionsOf } from '../door/sessions';
+import { sessionsOf, type Sessions } from '../door/sessions';
 import { HOME } from '../db/household';
 import { ROOM_FOR_DEEDS, roomIn } from '../db/room';
 import type { GuardedClock } from '../watch/guard';
 import { asideOf, tryAgain } from '../watch/aside';
 import { healthOf } from '../watch/health';
+import { newsDesk } from '../watch/news';
 import type { Watch } from '../watch/watcher';
 import { backdropOf, originsOf, type Backdrop } from './backdrop';
 import { contactPage } from './contact-page';
@@ -33,6 +34,7 @@ import { guestPage, guests } from './guests';
 import { households } from './households';
 import { notFound, onError, parse, Problem } from './problem';
 import { photos } from './photos';
+import { streams } from './stream';
 import { things } from './things';
 import { unchanged } from './unchanged';
 import { clockOf, isKeeper, isLetIn, notLetIn, whoOf } from './who';
@@ -122,8 +124,11 @@ export function httpApp(services: Services, below: Below): Express {
   app.use('/api', neverKept, door(below.door, sessions), onlyLetIn, clocksOf(below), writesAreJson);
   app.use('/api/door', express.json({ limit: '4kb' }));
   app.use('/api', doorKeeping(below.door, sessions, services.base));
-  if (demo) besides(app, demo, below);
-  app.use('/api', apiOf(services, below));
+  // Streams stay open: who ends the server says goodbye to them first.
+  const ends: (() => void)[] = [];
+  app.locals.endStreams = () => ends.forEach((end) => end());
+  if (demo) besides(app, demo, below, sessions, ends);
+  app.use('/api', apiOf(services, below, sessions, ends));
 
   if (appFolder) files(app, appFolder);
   app.use(notFound);
@@ -174,10 +179,17 @@ const ofTheServer: RequestHandler = (req, _res, next) => {
 const UNHEALTHY = 503;
 
 /** The API over one memory. */
-function apiOf(services: Services, below: Below): express.Router {
+function apiOf(services: Services, below: Below, sessions: Sessions, ends: (() => void)[]): express.Router {
   const { watch, clockSet } = below;
   const { kick } = watch;
   const api = express.Router();
+  const news = newsDesk(services.db, undefined, (error) =>
+    services.log.warn({ err: error }, 'no news could be read'),
+  );
+  const { routes, end } = streams(news, sessions.isHashOut);
+  ends.push(end);
+  // Before what looks at whole answers: a stream has no end to look at.
+  api.use(routes);
   api.use(unchanged);
   api.use(roomForHome(below));
   api.use(exchange(services));
@@ -242,14 +254,20 @@ export const MEMORY_HEADER = 'x-escale-memory';
 const wantsDemo = (req: Request) => req.get(MEMORY_HEADER) === 'demo' || req.query.memory === 'demo';
 
 /** The demo beside the household: the same API and the same contact's page over a memory that is thrown away. */
-function besides(app: Express, demo: DemoKeeper, { door, ...below }: Below): void {
+function besides(
+  app: Express,
+  demo: DemoKeeper,
+  { door, ...below }: Below,
+  sessions: Sessions,
+  ends: (() => void)[],
+): void {
   const backdrop = below.backdrop ? { backdrop: below.backdrop } : {};
   const made = new WeakMap<Demo, { api: express.Router; contact: express.Router }>();
   const facesOf = (open: Demo) => {
     const known = made.get(open);
     if (known) return known;
     const faces = {
-      api: apiOf(open.services, { watch: open.watch, door, ...backdrop }),
+      api: apiOf(open.services, { watch: open.watch, door, ...backdrop }, sessions, ends),
       contact: contactPage(open.services, open.watch.kick),
     };
     made.set(open, faces);

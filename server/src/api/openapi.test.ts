@@ -35,8 +35,10 @@ describe('the description of the API', () => {
   });
   test('every path it names is there', async () => {
     const { paths } = await described();
-    // Another lock would put the tests themselves out.
-    for (const [path, methods] of Object.entries(paths).filter(([path]) => path !== '/api/door/lock'))
+    // Another lock would put the tests themselves out, and a stream has no end.
+    for (const [path, methods] of Object.entries(paths).filter(
+      ([path]) => !['/api/door/lock', '/api/stream'].includes(path),
+    ))
       for (const method of Object.keys(methods)) {
         const at = path.replace('{list}', 'l').replace('{trip}', TRIP).replace('{id}', uuid());
         const answer =

@@ -195,6 +195,9 @@ const PATHS: Record<string, Record<string, object>> = {
       ...answer('The address, and until when it is good.'),
     },
   },
+  '/api/stream': {
+    get: { summary: 'News as they happen: that plans or things changed.', ...answer('Server-sent events.') },
+  },
   '/api/household': {
     get: { summary: 'Whose memory this is.', ...answer('Its name.') },
     post: { summary: 'Name it.', ...takes('object'), ...answer('Its name.') },

@@ -23,7 +23,7 @@ export const TABLES: string[] = Object.values(schema)
   .filter((value): value is Extract<(typeof schema)[keyof typeof schema], Table> => is(value, Table))
   .map((table) => getTableName(table));
 /** Tables that count their rows themselves. */
-const COUNTED = { plan_event: 'seq', tick: 'seq' } as const;
+const COUNTED = { plan_event: 'seq', tick: 'seq', command: 'seq' } as const;
 
 export type Counts = Record<string, number>;
 interface First {

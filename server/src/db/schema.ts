@@ -102,8 +102,14 @@ export const command = pgTable(
     at: instant('at').notNull(),
     /** Of what was asked: the same id with something else in it is refused, not dropped. */
     bodyHash: text('body_hash'),
+    /** The order in which they came, for whoever waits for news. */
+    seq: bigserial('seq', { mode: 'number' }).notNull(),
   },
-  (t) => [index('command_by_thing').on(t.thing, t.version), index('command_by_device').on(t.device, t.at)],
+  (t) => [
+    uniqueIndex('command_seq').on(t.seq),
+    index('command_by_thing').on(t.thing, t.version),
+    index('command_by_device').on(t.device, t.at),
+  ],
 );
 
 export const tick = pgTable(
@@ -165,6 +171,13 @@ export const planVersion = pgTable(
   },
   (t) => [primaryKey({ columns: [t.plan, t.version] })],
 );
+
+/** The very text of the rules that filed plans leaned on, each once by its hash. */
+export const keptPack = pgTable('kept_pack', {
+  hash: text('hash').primaryKey(),
+  doc: doc<Record<string, unknown>>('doc').notNull(),
+  keptAt: instant('kept_at').notNull(),
+});
 
 /** What was written with an event, by hash. */
 export interface Sealed {

@@ -22,6 +22,8 @@ export interface Sessions {
   open(household: string, name: string): Promise<string>;
   /** Was it thrown out? By what was last known, where the database does not answer. */
   isOut(secret: string): Promise<boolean>;
+  /** The same of the hash of one. */
+  isHashOut(hash: string): Promise<boolean>;
   /** It asked for something just now, as this device. */
   seen(secret: string, device: string | undefined): void;
   list(household: string): Promise<SessionRow[]>;
@@ -53,6 +55,10 @@ export function sessionsOf(db: Db, now: () => number = Date.now): Sessions {
         askedAt = now();
         asking = undefined;
       }));
+  const isHashOut = async (hash: string) => {
+    if (Math.abs(now() - askedAt) > ASKED_EVERY) await ask();
+    return out.has(hash);
+  };
   const mine = (household: string, hash: string) =>
     and(eq(session.household, household), eq(session.hash, hash));
   return {
@@ -63,10 +69,8 @@ export function sessionsOf(db: Db, now: () => number = Date.now): Sessions {
       await db.insert(session).values({ hash: hashOf(secret), household, name, createdAt: at, seenAt: at });
       return secret;
     },
-    isOut: async (secret) => {
-      if (Math.abs(now() - askedAt) > ASKED_EVERY) await ask();
-      return out.has(hashOf(secret));
-    },
+    isOut: (secret) => isHashOut(hashOf(secret)),
+    isHashOut,
     seen: (secret, device) => {
       const hash = hashOf(secret);
       if (Math.abs(now() - (seenAt.get(hash) ?? -Infinity)) < SEEN_EVERY) return;

@@ -1,5 +1,8 @@
 import { afterAll, beforeAll, beforeEach, describe, expect, test } from '@jest/globals';
-import type { PlanView } from '@escale/core/model';
+import { eq } from 'drizzle-orm';
+import type { PlanView, RulePack } from '@escale/core/model';
+import { contentHash } from '@escale/core/rules';
+import { keptPack, planVersion } from '../db/schema';
 import { makeWorld, uuid, ADA, TRIP, type World } from '../../test/world';
 
 const MIN = 60_000,
@@ -211,6 +214,21 @@ test('a change of plan is told line by line, on the page and in the message', as
     'the ramp was full Changed: Car: red estate, Heron lane (it was: green van, Gannow car park)',
   );
   expect((await world.page(link)).text).toMatch(/What changed[\s\S]*Car: red estate, Heron lane/);
+});
+
+test('the very text of the rules that a plan leaned on is kept, once for all plans', async () => {
+  const { plan } = await filed();
+  const [version] = await world.db.select().from(planVersion).where(eq(planVersion.plan, plan.id));
+  const { packs } = version.inputs as { packs: { id: string; hash: string }[] };
+  expect(packs.length).toBeGreaterThan(0);
+  const kept = async () => world.db.select().from(keptPack);
+  const before = await kept();
+  for (const { id, hash } of packs) {
+    const text = before.find((row) => row.hash === hash)?.doc as unknown as RulePack;
+    expect([text.id, contentHash(text)]).toEqual([id, hash]);
+  }
+  await world.file({ amends: plan.id });
+  expect(await kept()).toHaveLength(before.length);
 });
 
 test('a link that the crew hands over: its own each time, for one contact, ended with the others', async () => {

@@ -6,13 +6,14 @@ import {
   type FileRequest,
   type Forecast,
   type PlanTimes,
+  type RulePack,
   type Shed,
   type Trip,
 } from '@escale/core/model';
 import { bodyHash, isTwice, refuseOther } from '../once';
 import type { Principal } from '../principal';
 import { Refusal } from '../refusal';
-import { plan, planEvent, planVersion } from '../db/schema';
+import { keptPack, plan, planEvent, planVersion } from '../db/schema';
 import type { Db } from '../db/open';
 import { transact } from '../db/transact';
 import type { Services } from '../services';
@@ -25,7 +26,7 @@ import { setDeadlines } from './deadlines';
 import { frozenShed } from './frozen';
 import { toldOf } from './stored';
 import { CATALOGUE } from '@escale/core/kit';
-import { packsOn } from '@escale/core/rules';
+import { contentHash, packsOn } from '@escale/core/rules';
 
 /** A filing that came before, by its id: the plan it made or changed. */
 async function filedBefore(
@@ -72,6 +73,7 @@ export async function filePlan(services: Services, who: Principal, request: File
       core: assessment.core,
     },
     assessment,
+    packs,
     draft,
     trip,
     now,
@@ -92,6 +94,7 @@ export async function filePlan(services: Services, who: Principal, request: File
 interface Version {
   inputs: unknown;
   assessment: Assessment;
+  packs: RulePack[];
   draft: ReturnType<typeof draftOf>;
   trip: Trip;
   now: number;
@@ -102,7 +105,7 @@ async function freeze(
   { base }: Services,
   who: Principal,
   request: FileRequest,
-  { inputs, assessment, draft, trip, now }: Version,
+  { inputs, assessment, packs, draft, trip, now }: Version,
 ): Promise<string> {
   const id = request.amends ?? request.id;
   const before = await filedBefore(tx, who, request);
@@ -132,6 +135,12 @@ async function freeze(
     contacts: draft.contacts,
     skipper: draft.skipper,
   };
+  // A filed plan names its rules by hash: their text stays readable, whatever becomes of the packs.
+  if (packs.length > 0)
+    await tx
+      .insert(keptPack)
+      .values(packs.map((pack) => ({ hash: contentHash(pack), doc: { ...pack }, keptAt: new Date(now) })))
+      .onConflictDoNothing();
   await tx.insert(planVersion).values({
     plan: id,
     version,
