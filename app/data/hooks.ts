@@ -12,6 +12,7 @@ import {
   type ThingType,
   type Trip,
   type Channel,
+  type KeptPlan,
   type WatchHealth,
 } from '@escale/core/model';
 import { ask, askAgain, doorShut, NoSignal, onDoor } from './api';
@@ -168,6 +169,12 @@ export function usePlans(own: { trip?: string; id?: string } = {}): PlanView[] |
     return [...page.plans.filter((p) => !named.some((n) => n.id === p.id)), ...named];
   }, [page, ofTrip, one]);
 }
+
+/** Open plans of others that were shared with this household, the soonest first. */
+export function useKept(): KeptPlan[] {
+  return useRead<{ plans?: KeptPlan[] }>('/api/kept').answer?.body.plans ?? NO_PLANS;
+}
+const NO_PLANS: KeptPlan[] = [];
 
 /** A page of plans; the first is the one that all read. */
 export function usePlansPage(from = 0): PlansPage | undefined {

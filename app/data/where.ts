@@ -33,6 +33,7 @@ const SECTION_OF: Record<string, SectionId> = {
   alternatives: 'pack/float-plan',
   provisionHours: 'pack/float-plan',
   sealSpot: 'pack/float-plan',
+  toClub: 'pack/float-plan',
   ifLate: 'pack/float-plan',
   parked: 'pack/float-plan',
   title: 'plan/boat',

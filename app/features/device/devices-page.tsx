@@ -10,6 +10,7 @@ import { Confirm } from '../../ui/confirm';
 import { Page } from '../../ui/page';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
+import { ClubBlock } from './club';
 import { AnotherBrowser } from './door';
 import { DEVICES } from './words';
 
@@ -49,6 +50,7 @@ export function DevicesPage() {
         <One key={device.id} device={device} onChange={async () => void (await mutate())} />
       ))}
       <AnotherBrowser />
+      <ClubBlock />
     </Page>
   );
 }

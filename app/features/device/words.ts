@@ -80,3 +80,22 @@ export const GUEST = {
   notCopied: 'The browser does not let it be copied: let them scan the code.',
   failed: 'The server did not answer: a link is made there.',
 } as const;
+
+/** A club, whose leaders look on. */
+export const CLUB = {
+  title: 'Club',
+  in: 'This household belongs to {name}. Its leaders see a plan only where the trip says that they may.',
+  none: 'A club’s leaders can look on at plans that you share with them, trip by trip. They see what a contact sees, and change nothing.',
+  word: 'The word that a leader gave you',
+  join: 'Join the club',
+  joined: 'Joined {name}.',
+  not: 'That word lets nobody in: it works once, for a day.',
+  leave: 'Leave the club',
+  leaveTitle: 'Leave {name}?',
+  leaveFollows: 'Its leaders see nothing of yours any more, from now on.',
+  leaveYes: 'Leave it',
+  leaveNo: 'Stay',
+  lead: 'If others are to join you as their club: a word for one household, once, within a day.',
+  make: 'Make a word',
+  failed: 'The server did not answer.',
+} as const;

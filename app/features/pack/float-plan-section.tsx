@@ -42,6 +42,7 @@ export function FloatPlanSection() {
           'alternatives',
           'provisionHours',
           'sealSpot',
+          'toClub',
         ]}
       />
       <TextLink href={newOnTrip('contact', trip.id, 'pack/float-plan')}>A new contact</TextLink>

@@ -11,6 +11,7 @@ import { usePalette } from '../../ui/theme';
 import { useCalls, useMessages, useNow, usePlansPage, type Calls } from '../../data/hooks';
 import { plainly, useReader } from '../../data/settings';
 import { Health } from './health';
+import { Kept } from './kept';
 import { Ways } from './ways';
 import { answered } from '../deeds/words';
 import { EMPTY, WATCH } from './words';
@@ -54,6 +55,7 @@ export function WatchPage() {
       {open.map((plan) => (
         <PlanCard key={plan.id} plan={plan} />
       ))}
+      <Kept state={STATE} />
       {ended.length > 0 ? <T as="caps">Ended</T> : null}
       {ended.map((plan) => (
         <PlanCard key={plan.id} plan={plan} />

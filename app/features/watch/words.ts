@@ -13,6 +13,12 @@ export const WATCH = {
   waits: 'for {to} · {at:day} {at:clock} UTC',
   sent: 'to {to} · {at:day} {at:clock} UTC',
   more: 'Earlier plans',
+  kept: 'Kept for others',
+  keptOf: '{of}: {title}',
+  keptHome: 'home {home:day} {home:clock}, overdue {overdue:day} {overdue:clock}',
+  keptContact: 'Contacts: {names:list}',
+  noContact: 'No contact',
+  keptSheet: 'What their contact reads',
 } as const;
 
 /** What an empty watch says, with the telephone that is set up and without one. */

@@ -153,6 +153,15 @@ export interface PlanView {
   trouble?: { at: number; by?: string };
 }
 
+/** A plan that is kept for others: what a contact sees of it, and whose it is. */
+export interface KeptPlan extends Pick<
+  PlanView,
+  'id' | 'title' | 'state' | 'zone' | 'times' | 'nextDeadline' | 'trouble' | 'sheet'
+> {
+  of: string;
+  contacts: Pick<PlanContact, 'name' | 'accepted'>[];
+}
+
 /** The record of a plan: each event follows from the one before, by its hash. */
 export interface PlanRecord {
   links: { seq: number; kind: string; at: number; hash: string }[];

@@ -180,6 +180,9 @@ export const Trip = z.strictObject({
   parked: titled(z.string().max(120).optional(), 'Car and trailer, and where they stand', {
     help: 'Colour, number plates, the very place: who looks for you looks there first.',
   }),
+  toClub: titled(z.boolean().optional(), 'The club may look on', {
+    help: 'Its leaders see the plan while it is open, as your contact does. Only where your household belongs to one.',
+  }),
   alternatives: titled(z.array(Id).max(6).optional(), 'Where else you may go or land', { ref: 'place' }),
   provisionHours: measure(
     'count',

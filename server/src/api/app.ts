@@ -22,6 +22,7 @@ import { healthOf } from '../watch/health';
 import { newsDesk } from '../watch/news';
 import type { Watch } from '../watch/watcher';
 import { backdropOf, originsOf, type Backdrop } from './backdrop';
+import { clubs } from './clubs';
 import { contactPage } from './contact-page';
 import { door, doorKeeping, entrance } from './door';
 import { erasing } from './erasing';
@@ -242,7 +243,8 @@ function apiOf(services: Services, below: Below, sessions: Sessions, ends: (() =
   api.use(photos(services));
   api.use(push(services));
   api.use(guests(services));
-  if (below.door) api.use(households(services, below.door));
+  api.use(households(services, below.door));
+  api.use(clubs(services, below.door));
   api.use(plans(services, kick));
   api.use(erasing(services, (gone) => below.keeper?.erased(gone)));
   api.use(notFound);

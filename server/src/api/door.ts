@@ -105,7 +105,7 @@ export function entrance(keeper: Door, sessions: Sessions): Router {
     res.set('Cache-Control', 'no-store');
     // Who only looks whether the address is there does not use it up.
     if (req.method === 'HEAD') return void res.end();
-    const household = keeper.take(String(req.params.code));
+    const household = Id.safeParse(keeper.take(String(req.params.code))).data;
     if (household !== undefined)
       give(req, res, { secret: await sessions.open(household, calledBy(req)), household });
     else if (!givenIn(req))

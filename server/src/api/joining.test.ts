@@ -5,7 +5,7 @@ import type { AddressInfo } from 'node:net';
 import { afterAll, beforeAll, beforeEach, describe, expect, test } from '@jest/globals';
 import request from 'supertest';
 import { demoBundle } from '@escale/core/formats';
-import type { PlanView } from '@escale/core/model';
+import type { KeptPlan, PlanView } from '@escale/core/model';
 import { ADA, BOAT, makeWorld, NOW, TRIP, uuid, type World } from '../../test/world';
 import { makeDoor, type Door } from '../door/door';
 import { httpApp } from './app';
@@ -228,6 +228,54 @@ describe('many households on one server', () => {
     // An id is of one household: what is taken is refused, and nothing of ours is changed by it.
     expect(answer.status).toBeGreaterThanOrEqual(400);
     expect((await world.get<{ things: unknown[] }>('/api/things')).things.length).toBeGreaterThan(10);
+  });
+});
+
+describe('a club', () => {
+  const another = async (name: string) => {
+    const made = (await post(keeper(), '/api/households', { name })).body as { address: string };
+    return inBy(new URL(made.address).pathname);
+  };
+  const kept = async (who: Agent) => ((await get(who, '/api/kept')).body as { plans: KeptPlan[] }).plans;
+  const share = (patch: object[] = []) =>
+    world.command(TRIP, 'trip', 1, {
+      kind: 'patch',
+      patch: [{ op: 'set', pointer: '/toClub', value: true }, ...patch],
+    });
+  test('its leaders see only what was shared with it, as a contact does, and can do nothing to it', async () => {
+    const leader = await another('The club');
+    const mine = await enter();
+    await world.file();
+    expect(await kept(leader)).toEqual([]);
+    const { word } = (await post(leader, '/api/club/word')).body as { word: string };
+    expect((await post(mine, '/api/club/join', { word })).body).toEqual({ name: 'The club' });
+    // Joined, but this trip says nothing of the club.
+    expect(await kept(leader)).toEqual([]);
+    await share([{ op: 'set', pointer: '/sealSpot', value: true }]);
+    const [open] = (await world.get<{ plans: PlanView[] }>('/api/plans')).plans;
+    await world.file({ amends: open.id });
+    const [seen] = await kept(leader);
+    expect(seen).toMatchObject({ of: 'Household', contacts: [{ name: 'Ada Tolley', accepted: false }] });
+    expect(JSON.stringify(seen)).not.toMatch(/Tern Holm|1984|82 kg/);
+    const deed = { id: uuid(), kind: 'closed', madeAt: new Date(NOW).toISOString() };
+    expect((await post(leader, `/api/plans/${open.id}/deeds`, deed)).status).toBe(404);
+    expect((await get(leader, `/api/plans/${open.id}`)).status).toBe(404);
+    world.set(open.times.overdue);
+    expect(JSON.stringify(await kept(leader))).toMatch(/Tern Holm/);
+    await post(mine, '/api/club/leave');
+    expect(await kept(leader)).toEqual([]);
+  });
+  test('a word joins once, lets no browser in, and an address of a household is no word', async () => {
+    const leader = await another('The club');
+    const [one, two] = [await another('One'), await another('Two')];
+    const { word } = (await post(leader, '/api/club/word')).body as { word: string };
+    expect((await post(one, '/api/club/join', { word })).status).toBe(200);
+    expect((await post(two, '/api/club/join', { word })).status).toBe(404);
+    const { word: next } = (await post(leader, '/api/club/word')).body as { word: string };
+    expect((await request(server).get(`/enter/${next}`).set('Host', HOST)).get('Set-Cookie')).toBeUndefined();
+    expect((await post(two, '/api/club/join', { word: door.code() })).status).toBe(404);
+    const { word: own } = (await post(leader, '/api/club/word')).body as { word: string };
+    expect((await post(leader, '/api/club/join', { word: own })).status).toBe(422);
   });
 });
 

@@ -198,6 +198,22 @@ const PATHS: Record<string, Record<string, object>> = {
   '/api/stream': {
     get: { summary: 'News as they happen: that plans or things changed.', ...answer('Server-sent events.') },
   },
+  '/api/club': {
+    get: { summary: 'The club that this household belongs to.', ...answer('Its name, or nothing.') },
+  },
+  '/api/club/word': {
+    post: { summary: 'A word by which a household joins ours as its club, once.', ...answer('The word.') },
+  },
+  '/api/club/join': {
+    post: { summary: 'Join a club by its word.', ...takes('object'), ...answer('Its name.') },
+  },
+  '/api/club/leave': { post: { summary: 'Leave it; nothing is shared any more.', ...answer('Done.') } },
+  '/api/kept': {
+    get: {
+      summary: 'Open plans that others shared with this household.',
+      ...answer('Plans, as a contact sees them.'),
+    },
+  },
   '/api/household': {
     get: { summary: 'Whose memory this is.', ...answer('Its name.') },
     post: { summary: 'Name it.', ...takes('object'), ...answer('Its name.') },

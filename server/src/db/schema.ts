@@ -33,6 +33,8 @@ const tried = {
 export const household = pgTable('household', {
   id: uuid('id').primaryKey(),
   name: text('name').notNull(),
+  /** The household of the club that it belongs to, where it does. */
+  club: uuid('club'),
   createdAt: instant('created_at').notNull(),
 });
 
@@ -140,11 +142,16 @@ export const plan = pgTable(
     zone: text('zone').notNull(),
     version: integer('version').notNull(),
     open: boolean('is_open').notNull(),
+    /** The club whose leaders may look on. */
+    club: uuid('club'),
     createdAt: instant('created_at').notNull(),
     updatedAt: instant('updated_at').notNull(),
     deletedAt: instant('deleted_at'),
   },
   (t) => [
+    index('plan_by_club')
+      .on(t.club, t.open)
+      .where(sql`${t.club} IS NOT NULL`),
     index('plan_by_household').on(t.household, t.open),
     // One open plan to a trip, whoever files it and on whichever server.
     uniqueIndex('plan_open_once')

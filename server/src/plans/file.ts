@@ -13,7 +13,7 @@ import {
 import { bodyHash, isTwice, refuseOther } from '../once';
 import type { Principal } from '../principal';
 import { Refusal } from '../refusal';
-import { keptPack, plan, planEvent, planVersion } from '../db/schema';
+import { household, keptPack, plan, planEvent, planVersion } from '../db/schema';
 import type { Db } from '../db/open';
 import { transact } from '../db/transact';
 import type { Services } from '../services';
@@ -117,8 +117,10 @@ async function freeze(
   if (row) refuseEnded(fold(events, now).state);
   else await refuseSecond(tx, trip.id);
   const version = (row?.version ?? 0) + 1;
+  const club = trip.toClub ? await clubOf(tx, who.household) : undefined;
   const values = {
     household: who.household,
+    club: club ?? null,
     trip: trip.id,
     title: draft.sheet.title,
     zone: draft.sheet.zone,
@@ -186,6 +188,12 @@ async function freeze(
 
 /** So many of the changes stand in the message itself; all of them stand on the page. */
 const CHANGES_SAID = 3;
+
+/** The club of a household, where it belongs to one. */
+async function clubOf(tx: Db, id: string): Promise<string | undefined> {
+  const [row] = await tx.select({ club: household.club }).from(household).where(eq(household.id, id));
+  return row?.club ?? undefined;
+}
 
 function refuseEnded(state: Parameters<typeof isOpen>[0]): void {
   if (!isOpen(state)) throw new Refusal('conflict', 'This plan has ended. File a new one.');
