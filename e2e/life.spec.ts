@@ -79,6 +79,7 @@ test('a whole life with three browsers and real mail: filed, accepted, offline t
     await crew.goto(`${server.base}${TRIP}/go/under-way`);
     await crew.getByRole('button', { name: 'We have left' }).click();
     await expect.poll(async () => (await plan()).state).toBe('under-way');
+    await expect(crew.getByRole('button', { name: 'I’m fine' }).first()).toBeVisible({ timeout: 40_000 });
     for (const n of [1, 2]) {
       await server.stop('SIGKILL');
       await crew.getByRole('button', { name: 'I’m fine' }).first().click();

@@ -87,7 +87,7 @@ export class Server {
 
   async stop(signal: NodeJS.Signals = 'SIGTERM'): Promise<void> {
     const { child } = this;
-    if (!child || child.exitCode !== null) return;
+    if (!child || child.exitCode !== null || child.signalCode !== null) return;
     const gone = new Promise((done) => child.once('exit', done));
     child.kill(signal);
     await gone;

@@ -184,7 +184,7 @@ async function many(name: string, { db, close }: OpenDb): Promise<void> {
     log: pino({ level: 'silent' }),
     base: '',
     reckon: async (input: Parameters<typeof assess>[0]) => assess(input),
-    telephone: simulatedTelephone(db),
+    channels: [simulatedTelephone(db)],
   };
   const took: number[] = [];
   for (let i = 0; i < 50; i += 1) {

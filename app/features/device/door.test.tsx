@@ -63,9 +63,9 @@ test('an address for another browser, or why there is none', async () => {
   show(<AnotherBrowser />);
   server.up = false;
   await user.click(screen.getByRole('button', { name: DOOR.make }));
-  expect((await screen.findByRole('alert')).textContent).toBe('The server can’t be reached.');
+  expect((await screen.findByRole('alert')).textContent).toBe(DOOR.failed);
   server.up = true;
   await user.click(screen.getByRole('button', { name: DOOR.make }));
-  expect((await screen.findByRole('status')).textContent).toBe(server.address);
+  expect(await screen.findByText(server.address)).toBeTruthy();
   expect(screen.queryByRole('alert')).toBeNull();
 });

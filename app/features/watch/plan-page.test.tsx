@@ -1,4 +1,4 @@
-import { screen, within } from '@testing-library/react';
+import { screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import type { PlanView } from '@escale/core/model';
 import { fresh, type fakeServer, NOW, show, TRIP } from '../../test/world';
@@ -66,7 +66,7 @@ test('help is asked for in two presses, with a word and without a position unles
   expect(sheet.getByText(/call for help first/)).toBeTruthy();
   await user.type(sheet.getByRole('textbox'), 'rudder gone');
   await user.click(sheet.getByRole('button', { name: 'Tell them now' }));
-  expect(sent()).toMatchObject([{ kind: 'trouble', note: 'rudder gone' }]);
+  await waitFor(() => expect(sent()).toMatchObject([{ kind: 'trouble', note: 'rudder gone' }]));
   expect(sent()[0].position).toBeUndefined();
 });
 
@@ -75,7 +75,7 @@ test('what is sealed is opened by the crew’s own tap, asked once more', async 
   show(<PlanPage />);
   await user.click(await screen.findByRole('button', { name: 'Open what is sealed' }));
   await user.click(await screen.findByRole('button', { name: 'Open it' }));
-  expect(sent()).toMatchObject([{ kind: 'unsealed' }]);
+  await waitFor(() => expect(sent()).toMatchObject([{ kind: 'unsealed' }]));
 });
 
 test('a contact’s own link is made when it is asked for: a code, and a copy with what it is', async () => {

@@ -109,7 +109,7 @@ describe('watch', () => {
   test('nothing open: what belongs here and why', async () => {
     show(<WatchPage />);
     expect(await screen.findByText('No open plan')).toBeTruthy();
-    expect(screen.getByText(/the simulated telephone rings your contact/)).toBeTruthy();
+    expect(await screen.findByText(/the simulated telephone rings your contact/)).toBeTruthy();
   });
   test('one plan: what happened, its sheet, and what can be said', async () => {
     at({ id: plan('filed').id });
