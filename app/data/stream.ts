@@ -63,11 +63,13 @@ export function listen(heard: (about: About) => void): () => void {
         done();
       });
     });
+  let cut = false;
   const stand = (now: boolean) => {
     setLive(now);
     say({ live: now });
-    // What changed while nothing was heard is read as soon as something is heard again.
-    if (now) for (const about of ABOUT) heard(about);
+    // What changed while nothing was heard is read as soon as something is heard again; a page that just opened has read all.
+    if (now && cut) for (const about of ABOUT) heard(about);
+    cut = !now;
   };
   const locks = typeof navigator === 'undefined' ? undefined : navigator.locks;
   // Without locks each tab holds a stream of its own.
