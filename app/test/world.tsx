@@ -110,7 +110,7 @@ export function fakeServer() {
     }
     if (path === '/api/door/address') return { address: server.address, reaches: false };
     if (path.endsWith('/link')) return { url: 'https://plans.example/c/abc', reaches: true };
-    if (path === '/api/guests') return { url: 'https://plans.example/g/abc', until: NOW };
+    if (path === '/api/guests') return { url: 'https://plans.example/g/abc', until: NOW, reaches: true };
     if (path === '/api/import/preview') return { changes: server.changes };
     if (path === '/api/import') return { added: 0, changed: 0, same: 0 };
     return { id: /plans\/([^/]+)/.exec(path)?.[1] ?? (body as { id: string }).id, state: 'filed' };

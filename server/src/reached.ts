@@ -18,6 +18,10 @@ export const saidIn = (env: NodeJS.ProcessEnv): NodeJS.ProcessEnv =>
 const HERE: ReadonlySet<string> = new Set(['127.0.0.1', 'localhost', '::1']);
 export const isLoopback = (host: string): boolean => HERE.has(host);
 
+/** Does an address lead here from another machine? */
+export const reachesOthers = (url: string): boolean =>
+  !isLoopback(new URL(url).hostname.replace(/^\[|\]$/g, ''));
+
 /**
  * From the environment: HOST, ESCALE_PUBLIC, ESCALE_TLS_CERT and ESCALE_TLS_KEY, ESCALE_PROXY.
  * @throws where strangers could listen in: off this machine without TLS or a named proxy, or without a name

@@ -88,7 +88,8 @@ export async function makeWorld({
     reset: async () => {
       clock.set?.(NOW);
       await db.execute(
-        sql`TRUNCATE thing, command, tick, plan, plan_version, channel_state, push_subscription, plan_event, deadline, message, contact_token,
+        sql`TRUNCATE thing, command, tick, plan, plan_version, channel_state,
+          push_subscription, plan_event, deadline, message, contact_token,
           phone_call, device, session, guest_token, kept_pack, trip_conditions, watch_state, erased, photo`,
       );
       await db.transaction((tx) => importBundle(tx, { household: HOME }, demoBundle(NOW), NOW));

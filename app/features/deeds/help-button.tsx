@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { TextInput } from 'react-native-paper';
-import { isOpen } from '@escale/core/floatplan';
+import { hasSeals, isOpen } from '@escale/core/floatplan';
 import type { PlanView } from '@escale/core/model';
 import { saysTo } from '@escale/core/say';
 import type { Here } from '../../data/here';
@@ -66,7 +66,7 @@ export function HelpButton({ plan, now, wet = false }: { plan: PlanView; now: nu
 
 /** What is sealed, opened by who sealed it. */
 export function UnsealButton({ plan, now }: { plan: PlanView; now: number }) {
-  if (!isOpen(plan.state) || plan.unsealed || !plan.sheet.late) return null;
+  if (!isOpen(plan.state) || plan.unsealed || !hasSeals(plan.sheet)) return null;
   return (
     <Row>
       <Confirm

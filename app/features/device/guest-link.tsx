@@ -10,17 +10,15 @@ import { T } from '../../ui/text';
 import { DOOR, GUEST } from './words';
 
 const Code = later(() => import('../../ui/code').then((m) => m.Code));
-const Made = z.object({ url: z.url() });
-/** An address that leads nowhere from another machine. */
-const LOOPBACK = /^(localhost|127\.|\[::1\])/;
+const Made = z.object({ url: z.url(), reaches: z.boolean() });
 
 /** A link by which somebody says a few things of themselves, on their own phone. */
 export function GuestLink({ person: { id, name } }: { person: Person }) {
-  const [url, setUrl] = useState<string>();
+  const [made, setMade] = useState<z.infer<typeof Made>>();
   const [said, setSaid] = useState<string>();
   const make = async () => {
     try {
-      setUrl(Made.parse(await ask('/api/guests', { person: id })).url);
+      setMade(Made.parse(await ask('/api/guests', { person: id })));
       setSaid(undefined);
     } catch {
       setSaid(GUEST.failed);
@@ -28,7 +26,7 @@ export function GuestLink({ person: { id, name } }: { person: Person }) {
   };
   const copy = async () => {
     try {
-      await navigator.clipboard.writeText(url ?? '');
+      await navigator.clipboard.writeText(made?.url ?? '');
       setSaid(GUEST.copied);
     } catch {
       setSaid(GUEST.notCopied);
@@ -40,15 +38,15 @@ export function GuestLink({ person: { id, name } }: { person: Person }) {
         {plainly(GUEST.title, { name })}
       </T>
       <T as="soft">{GUEST.why}</T>
-      {url ? (
+      {made ? (
         <>
-          <Code text={url} label={plainly(GUEST.codeIs, { name })} note={GUEST.codeNote} />
-          {LOOPBACK.test(new URL(url).hostname) ? <T as="strong">{DOOR.here}</T> : null}
+          <Code text={made.url} label={plainly(GUEST.codeIs, { name })} note={GUEST.codeNote} />
+          {made.reaches ? null : <T as="strong">{DOOR.here}</T>}
         </>
       ) : null}
       <Row>
-        <Button onPress={() => void (url ? copy() : make())}>
-          {url ? GUEST.copy : plainly(GUEST.make, { name })}
+        <Button onPress={() => void (made ? copy() : make())}>
+          {made ? GUEST.copy : plainly(GUEST.make, { name })}
         </Button>
       </Row>
       {said ? <T role="status">{said}</T> : null}

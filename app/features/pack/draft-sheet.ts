@@ -1,4 +1,4 @@
-import { sheetFrom } from '@escale/core/floatplan';
+import { companyOf, sheetFrom } from '@escale/core/floatplan';
 import { conditionsFor } from '@escale/core/water';
 import type { Sheet } from '@escale/core/model';
 import type { TripView } from '../trip/use-trip';
@@ -21,6 +21,7 @@ export function draftSheet({ trip, shed, assessment, input }: TripView): Sheet |
     contacts,
     assessment,
     filedAt: input.now,
+    company: companyOf(trip, shed.boats, shed.people),
     forecast: conditionsFor(trip, input.conditions).forecast,
   });
 }

@@ -55,7 +55,7 @@ export function FloatPlanSection() {
 }
 
 function Filed({ plan }: { plan: PlanView }) {
-  const { says } = useTrip();
+  const { trip, says } = useTrip();
   const now = useNow(MS.minute);
   return (
     <View style={{ gap: 4 }}>
@@ -71,6 +71,7 @@ function Filed({ plan }: { plan: PlanView }) {
         <T key={c.id}>{says(answered(c), { name: c.name })}</T>
       ))}
       <T as="strong">{says(PLAN.times, { home: plan.times.home, overdue: plan.times.overdue })}</T>
+      {trip.toClub ? <T as="soft">{plan.shared ? PLAN.shared : PLAN.notShared}</T> : null}
       <Unsent plan={plan} />
       <Row>
         <FineButton plan={plan} now={now} />

@@ -6,10 +6,12 @@ import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
 import { STEPS } from './words';
 
-const told = (kind: DeadlineKind, first: string, says: Says) =>
+const told = (kind: DeadlineKind, [first, ...rest]: readonly [string, ...string[]], says: Says) =>
   kind === 'soon' || kind === 'late'
     ? STEPS.crew[kind]
-    : says(STEPS.ashore[kind === 'check-in-due' ? 'check-in' : kind], { first });
+    : kind === 'alarm'
+      ? says(STEPS.all, { all: [first, ...rest] })
+      : says(STEPS.ashore[kind === 'overdue' ? 'overdue' : 'check-in'], { first });
 
 /** Who hears what, and when, if nobody says anything: the crew before anybody ashore. */
 export function StepsList({
@@ -24,7 +26,7 @@ export function StepsList({
   says: Says;
 }) {
   const p = usePalette();
-  const first = contacts[0] ?? STEPS.somebody;
+  const [first = STEPS.somebody, ...rest] = contacts;
   const all = deadlinesOf(times).filter(({ kind }) => kind !== 'check-in-due');
   return (
     <View style={{ gap: 4 }}>
@@ -47,7 +49,7 @@ export function StepsList({
             <T as="label" style={{ width: 116 }}>
               {says(STEPS.at, { at })}
             </T>
-            <T style={{ flex: 1 }}>{told(kind, first, says)}</T>
+            <T style={{ flex: 1 }}>{told(kind, [first, ...rest], says)}</T>
           </View>
         ))}
       </View>

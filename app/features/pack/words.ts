@@ -74,6 +74,9 @@ export const PLAN = {
     'Home {home:clock}, overdue {overdue:clock} on {overdue:day}. The server acts then, whatever becomes of this phone.',
   change: 'the change to {trip}',
   file: 'the float plan of {trip}',
+  shared: 'The leaders of your club look on.',
+  notShared:
+    'The club does not look on: this household belongs to none, or joined it after this was filed. Send the change once it has.',
   heard: 'A later time home in a change has to be accepted again.',
   moves:
     'Later than planned, with nothing else changed: “I’m fine” moves the alarm. Whoever accepted need not accept again.',
@@ -113,8 +116,8 @@ export const STEPS = {
   ashore: {
     'check-in': 'A check-in has not come: you and {first} hear of it; no alarm',
     overdue: '{first} is told: try to reach you, look for the car',
-    alarm: '{first}, and every other contact, gets the whole sheet, the number and the words: ring',
   },
+  all: '{all:list}: the whole sheet, the number and the words to ring with',
   sooner: 'Sooner than is usual: {why:list}.',
   why: { child: 'a child may be aboard', cold: 'the water is cold', dusk: 'it is soon dark then' },
   inTurn:

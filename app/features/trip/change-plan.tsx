@@ -23,8 +23,17 @@ export function ChangePlan({ plan, now, wet = false }: { plan: PlanView; now: nu
     const all = [...first, ...water.filter((p) => !first.includes(p))];
     return all.filter((p) => kinds.has(p.kind) && !not.includes(p.id)).slice(0, MOST);
   };
-  const lands = offered(LANDS, [trip.return ?? trip.launch]);
-  const goes = offered(GOES, [trip.launch, ...trip.halts.map((h) => h.place)]);
+  const lands = offered(LANDS, [trip.return ?? trip.launch]).map((place) => ({
+    what: says(CHANGE.land, { place: place.name }),
+    patch: [{ op: 'set', pointer: '/return', value: place.id }] satisfies Patch[],
+  }));
+  const goes = offered(GOES, [trip.launch, ...trip.halts.map((h) => h.place)]).map((place) => ({
+    what: says(CHANGE.go, { place: place.name }),
+    patch: [
+      { op: 'set', pointer: '/halts', value: [{ ...(trip.halts[0] ?? NO_STAY), place: place.id }] },
+    ] satisfies Patch[],
+  }));
+  const changes = [...lands, ...goes];
   const half = halfHourLater(plan.times, now);
   const amend = async (patch: Patch[], what: string) => {
     setOpen(false);
@@ -59,43 +68,12 @@ export function ChangePlan({ plan, now, wet = false }: { plan: PlanView; now: nu
           >
             {says(CHANGE.half, { home: half })}
           </Button>
-          {lands.map((place) => (
-            <Button
-              key={place.id}
-              wet
-              once
-              onPress={() =>
-                void amend(
-                  [{ op: 'set', pointer: '/return', value: place.id }],
-                  says(CHANGE.land, { place: place.name }),
-                )
-              }
-            >
-              {says(CHANGE.land, { place: place.name })}
+          {changes.map(({ what, patch }) => (
+            <Button key={what} wet once onPress={() => void amend(patch, what)}>
+              {what}
             </Button>
           ))}
-          {goes.map((place) => (
-            <Button
-              key={place.id}
-              wet
-              once
-              onPress={() =>
-                void amend(
-                  [
-                    {
-                      op: 'set',
-                      pointer: '/halts',
-                      value: [{ ...(trip.halts[0] ?? NO_STAY), place: place.id }],
-                    },
-                  ],
-                  says(CHANGE.go, { place: place.name }),
-                )
-              }
-            >
-              {says(CHANGE.go, { place: place.name })}
-            </Button>
-          ))}
-          {lands.length + goes.length === 0 ? <T as="soft">{CHANGE.noPlaces}</T> : null}
+          {changes.length === 0 ? <T as="soft">{CHANGE.noPlaces}</T> : null}
           <Button wet onPress={() => router.push(`/trips/${trip.id}/pack/float-plan`)}>
             {CHANGE.all}
           </Button>

@@ -52,7 +52,7 @@ test('who hears what and when, the crew before anybody ashore; with two contacts
     'Mon 11 May 16:45You are reminded that home is near',
     'Mon 11 May 17:00You are reminded to close the plan, or to say how much later',
     'Mon 11 May 17:30Ada Tolley is told: try to reach you, look for the car',
-    'Mon 11 May 18:00Ada Tolley, and every other contact, gets the whole sheet, the number and the words: ring',
+    'Mon 11 May 18:00Ada Tolley and Bo Marsh: the whole sheet, the number and the words to ring with',
   ]);
   expect(screen.getByText(/does not answer within ten minutes/)).toBeTruthy();
   expect(screen.getByText(/Bo Marsh has read it and acts/)).toBeTruthy();

@@ -1,14 +1,14 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { isOpen } from '@escale/core/floatplan';
-import type { PlanState, PlanView } from '@escale/core/model';
+import type { Channel, PlanState, PlanView } from '@escale/core/model';
 import { saysTo } from '@escale/core/say';
 import { MS, spanText } from '@escale/core/units';
 import { Button, Row } from '../../ui/button';
 import { Empty, Page } from '../../ui/page';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
-import { useCalls, useMessages, useNow, usePlansPage, type Calls } from '../../data/hooks';
+import { useCalls, useChannels, useMessages, useNow, usePlansPage, type Calls } from '../../data/hooks';
 import { plainly, useReader } from '../../data/settings';
 import { Health } from './health';
 import { Kept } from './kept';
@@ -36,21 +36,26 @@ export const DEADLINE: Record<string, string> = {
 };
 const urgent = (state: PlanState) => state === 'overdue' || state === 'alarm';
 
+/** By what those ashore would hear. */
+const howOut = (calls: Calls | undefined, channels: Channel[] | undefined): keyof typeof EMPTY => {
+  if (!calls) return 'unknown';
+  if (channels?.some((c) => !c.simulated && c.name !== 'push')) return 'real';
+  return calls.simulated ? 'true' : 'false';
+};
+
 /** Open float plans, soonest first, and what was sent about them. */
 export function WatchPage() {
   const page = usePlansPage();
   const plans = page?.plans;
   const calls = useCalls();
+  const channels = useChannels();
   const open = plans?.filter((pl) => isOpen(pl.state)) ?? [],
     ended = plans?.filter((pl) => !isOpen(pl.state)) ?? [];
   return (
     <Page title="Watch" lead="The server counts, not this phone.">
       <Health red />
       {plans && open.length === 0 ? (
-        <Empty
-          title="No open plan"
-          why={EMPTY[calls ? (String(calls.simulated) as 'true' | 'false') : 'unknown']}
-        />
+        <Empty title="No open plan" why={EMPTY[howOut(calls, channels)]} />
       ) : null}
       {open.map((plan) => (
         <PlanCard key={plan.id} plan={plan} />
@@ -146,8 +151,11 @@ function PlanCard({ plan }: { plan: PlanView }) {
 /** What was sent: on the phones of the stand-in telephone, or, where none is set up, what waits because nobody can be reached. */
 function Phones() {
   const found = useCalls();
+  const channels = useChannels();
   if (!found) return null;
-  return found.simulated ? <Simulated calls={found.calls} /> : <Unsent />;
+  if (found.simulated) return <Simulated calls={found.calls} />;
+  // What really leaves stands with its plan, with its fate.
+  return channels && channels.length > 0 ? null : <Unsent />;
 }
 
 /** No telephone: the words stand here, for whoever looks after them. */
@@ -186,8 +194,8 @@ function Simulated({ calls }: Pick<Calls, 'calls'>) {
         Messages sent
       </T>
       <T as="small">
-        This Escale has a simulated telephone: nothing leaves the machine. Below is what would lie on each
-        phone.
+        This Escale has a simulated telephone: nothing leaves the machine by it. Below is what would lie on
+        each phone.
       </T>
       {calls.length === 0 ? <T as="soft">Nothing was sent yet.</T> : null}
       {calls.map((call) => {

@@ -23,6 +23,7 @@ export const WATCH = {
 
 /** What an empty watch says, with the telephone that is set up and without one. */
 export const EMPTY = {
+  real: 'When a float plan is filed it stands here and counts down. If you don’t come home, your contact is told, one after the other.',
   true: 'When a float plan is filed it stands here and counts down. If you don’t come home, the simulated telephone rings your contact.',
   false:
     'When a float plan is filed it stands here and counts down. If you don’t come home, it says so here: no message leaves this machine.',

@@ -49,9 +49,10 @@ function lacksOf({ trip, boat, people, gear = [], kinds }: OnSheet): Lack[] {
 
 /** Of the household's things those that go along, as far as anybody said whose they are. */
 const aboard =
-  ({ boat, crew }: Trip) =>
-  ({ owner, fittedTo, lentTo, count }: GearItem) =>
+  ({ boat, crew, stow }: Trip) =>
+  ({ id, owner, fittedTo, lentTo, count, stowage }: GearItem) =>
     count > 0 &&
+    (stow.find((s) => s.item === id)?.place ?? stowage) !== 'home' &&
     !lentTo &&
     (fittedTo === undefined || fittedTo === boat) &&
     (owner === undefined || crew.some((c) => c.person === owner));

@@ -5,6 +5,7 @@ import type { EventKind, PlanEvent, PlanState, PlanTimes } from '../model';
 import { assess } from '../trip';
 import {
   ALARM_AFTER,
+  asRead,
   CHECK_IN_GRACE,
   checkInKept,
   deadlinesLeft,
@@ -12,6 +13,7 @@ import {
   endedWith,
   filedTimes,
   fold,
+  hasSeals,
   halfHourLater,
   homeAt,
   isOpen,
@@ -169,7 +171,7 @@ describe('home later', () => {
     expect(sheetNow(sheet, [filed])).toBe(sheet);
     // As text it stands by itself: days with the hours, whom to ring, and that no machine tells.
     const text = sheetText(now);
-    for (const part of ['No machine tells you anything', 'Tue 12 May 12:25', '555', 'TO READ ALOUD'])
+    for (const part of ['Count on no machine', 'Tue 12 May 12:25', '555', 'TO READ ALOUD'])
       expect(text).toContain(part);
     expect(text).not.toMatch(/https?:|undefined|\[link\]/);
     expect(new TextEncoder().encode(sheetShort(now)).length).toBeLessThan(2000);
@@ -202,18 +204,18 @@ describe('an ending that was none', () => {
 describe('sheet', () => {
   const input = inputOf();
   const { trip, shed } = input;
-  const make = () =>
-    sheetOf({
-      trip,
-      boat: shed.boats.find((b) => b.id === trip.boat)!,
-      people: [shed.people[0]],
-      water: shed.waters.find((w) => w.id === trip.water)!,
-      places: shed.places,
-      gear: shed.gear,
-      contacts: shed.contacts.slice(0, 1),
-      assessment: assess(input),
-      filedAt: input.now,
-    });
+  const sheetInput = () => ({
+    trip,
+    boat: shed.boats.find((b) => b.id === trip.boat)!,
+    people: [shed.people[0]],
+    water: shed.waters.find((w) => w.id === trip.water)!,
+    places: shed.places,
+    gear: shed.gear,
+    contacts: shed.contacts.slice(0, 1),
+    assessment: assess(input),
+    filedAt: input.now,
+  });
+  const make = () => sheetOf(sheetInput());
   const text = JSON.stringify(make());
   test('who, what, where from, where to, when, the car, the contact: all there, nothing left open', () => {
     for (const part of [
@@ -233,6 +235,36 @@ describe('sheet', () => {
   });
   test('it can be read aloud within a minute: under 150 words', () =>
     expect(make().read.split(/\s+/).length).toBeLessThan(150));
+  test('who goes along in other boats stands in it, and in the words that are read aloud and told', () => {
+    const other = { ...shed.boats.find((b) => b.id !== trip.boat)!, name: 'Gull', kind: 'canoe' as const };
+    const [, ...others] = shed.people;
+    const company = [{ boat: other, people: others.slice(0, 2) }];
+    const sheet = sheetOf({ ...sheetInput(), company });
+    const rows = sheet.lines.find((part) => part.head === 'In company')!.rows;
+    expect(rows[0].text).toContain(others[0].name);
+    for (const words of [sheet.read, sheet.ifLate[1]])
+      expect(words).toContain('With them: canoe with 2 people.');
+    expect(make().read).not.toContain('With them');
+  });
+  test('notes that somebody seals are theirs: they are no part of what is given out without a word', () => {
+    const [who] = shed.people;
+    const told = (medicalFor?: 'sealed' | 'contact' | 'nobody') => {
+      const person = { ...who, medical: 'wasp stings', ...(medicalFor ? { medicalFor } : {}) };
+      return sheetOf({ ...sheetInput(), people: [person] });
+    };
+    const seen = (sheet: ReturnType<typeof sheetOf>, whole: boolean) => JSON.stringify(asRead(sheet, whole));
+    for (const nobody of [told(), told('nobody')]) expect(JSON.stringify(nobody)).not.toContain('wasp');
+    expect([hasSeals(told('sealed')), hasSeals(told('contact')), hasSeals(told())]).toEqual([
+      true,
+      false,
+      false,
+    ]);
+    expect([seen(told('sealed'), false), seen(told('sealed'), true)].map((t) => t.includes('wasp'))).toEqual([
+      false,
+      true,
+    ]);
+    expect(seen(told('contact'), false)).toContain('wasp');
+  });
   test('medical notes stay out', () => {
     shed.people[0] = { ...shed.people[0], medical: 'a secret' };
     expect(JSON.stringify(make())).not.toContain('a secret');

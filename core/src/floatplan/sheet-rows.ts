@@ -55,6 +55,7 @@ export function peopleRows(
           phone,
           medicalFor === 'sealed' ? notes : undefined,
         ),
+        ...(medicalFor === 'sealed' && notes ? { sealed: true as const } : {}),
       },
     ];
   });
@@ -115,7 +116,7 @@ export function hourRows(input: SheetInput, schedule: Schedule, say: Say): Row[]
     ),
     ...row('Home', when(home)),
     ...row('Overdue', when(overdue)),
-    ...row('Ring by', when(alarm)),
+    ...row('Ring for help', when(alarm)),
     ...row('Check-ins', hours.length > 0 ? say(phrase('sheet.list', { all: hours })) : undefined),
     ...row('Car', trip.parked),
     // What one does then may name the very place.
@@ -144,7 +145,7 @@ function weatherOf({ forecast }: SheetInput, { leave, home = leave }: Schedule):
   if (!forecast) return phrase('sheet.weather.none');
   if (forecast.invented) return phrase('sheet.weather');
   const worst = worstWithin(forecast, leave, home);
-  if (!worst) return phrase('sheet.weather.none');
+  if (!worst) return phrase('sheet.weather.outside');
   const { wind, gust, coldest, highest } = worst;
   const water = coldest?.water;
   const waves = highest?.waves;
@@ -153,6 +154,7 @@ function weatherOf({ forecast }: SheetInput, { leave, home = leave }: Schedule):
       phrase('sheet.wind', { wind: wind.wind, gust: gust.gust, from: wind.from }),
       ...(waves === undefined ? [] : [phrase('sheet.waves', { waves })]),
       ...(water === undefined ? [] : [phrase('sheet.water', { water })]),
+      ...(worst.whole.wind ? [] : [phrase('sheet.weather.part')]),
       phrase('sheet.issued', { at: forecast.issuedAt }),
     ],
   });
@@ -176,6 +178,23 @@ export function carriedRows({ gear, assessment }: SheetInput, say: Say): Row[] {
 const NUMBERED = new Map(
   CATALOGUE.kinds.flatMap(({ id, numbered }) => (numbered ? [[id, LABELS[numbered]] as const] : [])),
 );
+
+/** Who else goes along: a searcher counts boats and heads. */
+export const companyRows = ({ company = [] }: SheetInput, say: Say): Row[] =>
+  company.map(({ boat, people }) => ({
+    label: boat.name,
+    text: beside(
+      boat.hullColour
+        ? say(phrase('sheet.company', { kind: CRAFT[boat.kind], colour: boat.hullColour }))
+        : CRAFT[boat.kind],
+      say(
+        people.length > 0
+          ? phrase('sheet.company.who', { names: people.map((who) => who.name) })
+          : phrase('sheet.company.alone'),
+      ),
+    ),
+    ...later(...people.map((who) => who.phone)),
+  }));
 
 export const contactRow = ({ name, relation, phone, mail }: Contact): Row => ({
   label: name,

@@ -19,7 +19,16 @@ import { phrase, render, type Reader } from '../say';
 import { MS } from '../units';
 import { sortForecast, type SortedForecast } from '../water';
 import { alarmAt } from './fold';
-import { boatRows, carriedRows, contactRow, hourRows, peopleRows, wholeRow, type Say } from './sheet-rows';
+import {
+  boatRows,
+  carriedRows,
+  companyRows,
+  contactRow,
+  hourRows,
+  peopleRows,
+  wholeRow,
+  type Say,
+} from './sheet-rows';
 
 export interface SheetInput {
   trip: Trip;
@@ -31,9 +40,18 @@ export interface SheetInput {
   contacts: Contact[];
   assessment: Assessment;
   filedAt: number;
+  /** The other boats of the trip, each with who is in her. */
+  company?: { boat: Boat; people: Person[] }[];
   /** The weather that the plan was reckoned with. */
   forecast?: SortedForecast;
 }
+
+/** The other boats of a trip, as far as they are in the shed. */
+export const companyOf = (trip: Trip, boats: readonly Boat[], people: readonly Person[]) =>
+  (trip.company ?? []).flatMap(({ boat: id, people: ids }) => {
+    const boat = boats.find((b) => b.id === id);
+    return boat && id !== trip.boat ? [{ boat, people: people.filter((who) => ids.includes(who.id)) }] : [];
+  });
 
 /** What a sheet takes, with the forecast as it came. */
 export const sheetFrom = ({
@@ -81,14 +99,22 @@ export function sheetOf(input: SheetInput): Sheet {
           water: water.name,
         })
       : phrase('sheet.norescue');
+  /** Who else is out there stands in every word that is read to somebody. */
+  const others = (input.company ?? []).map((one) =>
+    phrase('sheet.beside.one', { boat: CRAFT[one.boat.kind].toLowerCase(), n: one.people.length }),
+  );
+  const beside = (line: Phrase) =>
+    others.length === 0
+      ? say(line)
+      : say(phrase('sheet.with', { line, moved: phrase('sheet.beside', { others }) }));
   const spoken = (route: Phrase | (string | Phrase)[]): Pick<Sheet, 'ifLate' | 'read'> => ({
     ifLate: [
       say(
         phones.length > 0 ? phrase('sheet.first', { phones, car }) : phrase('sheet.first.nophone', { car }),
       ),
-      say(call(route)),
+      beside(call(route)),
     ],
-    read: say(
+    read: beside(
       phrase('sheet.read', {
         ...common,
         route: [route].flat(),
@@ -107,6 +133,7 @@ export function sheetOf(input: SheetInput): Sheet {
       { head: 'People', rows: peopleRows(input, skipper, say) },
       { head: 'Boat', rows: boatRows(boat, say) },
       { head: HOURS, rows: hourRows(input, schedule, say) },
+      { head: 'In company', rows: companyRows(input, say) },
       { head: 'Carried', rows: carriedRows(input, say) },
       { head: 'Contacts', rows: input.contacts.map(contactRow) },
     ].filter((section) => section.rows.length > 0),
@@ -175,4 +202,5 @@ export function asRead({ late, ...sheet }: Sheet, unsealed: boolean): Sheet {
 }
 
 /** Is there something on it that is sealed by somebody's own word: the way, or an illness? */
-export const hasSeals = (sheet: Sheet): boolean => sheet.late !== undefined;
+export const hasSeals = ({ late, lines }: Sheet): boolean =>
+  late !== undefined || lines.some(({ rows }) => rows.some((row) => row.sealed));

@@ -95,6 +95,8 @@ export interface SheetRow {
   late?: string;
   /** What stands apart is read in place of the text, not beside it. */
   instead?: true;
+  /** Something in what stands apart is kept back by somebody's own word. */
+  sealed?: true;
 }
 
 /** The frozen sheet: already in words, rendered once when filed, so that pages never recompute. */
@@ -147,6 +149,8 @@ export interface PlanView {
   events: PlanEvent[];
   /** How messages leave this machine: by something real, by a simulated telephone, which reaches nobody, or not at all. */
   channel?: 'real' | 'stand-in' | 'none';
+  /** The club looks on. */
+  shared?: true;
   /** What is sealed stands open to the contacts just now. */
   unsealed?: boolean;
   /** Somebody said that they are in trouble, and no sign of life came since. */

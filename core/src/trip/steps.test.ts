@@ -46,6 +46,13 @@ describe('how long those ashore wait', () => {
     expect(cold(14.9)).toEqual([15, 30, ['cold']]);
     expect(cold(15)).toEqual([30, 60, []]);
   });
+  test('weather that was made up moves no hour', () => {
+    const input = plain();
+    const { forecast } = input.conditions;
+    const hours = forecast!.hours.map((hour) => ({ ...hour, water: 5 }));
+    const conditions = { ...input.conditions, forecast: { ...forecast!, hours, invented: true } };
+    expect(after({ ...input, conditions })).toEqual([30, 60, []]);
+  });
   test('near dark, and after it', () => {
     const leaving = (time: string) => after(plain({ leave: { date: '2026-05-12', time } }))[2];
     expect(leaving('15:30')).toEqual(['dusk']);

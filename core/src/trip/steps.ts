@@ -13,7 +13,9 @@ const HOLDS: Record<Sooner, (context: Context, leave: number, home: number) => b
         born !== undefined && ageRange(born, civilDate(leave, zone ?? 'UTC'))[0] < SOONER.child.under,
     ),
   cold: ({ forecast }, leave, home) => {
-    const water = forecast && worstWithin(forecast, leave, home)?.coldest?.water;
+    // Weather that was made up for show moves no hour that somebody ashore is told.
+    const told = forecast?.invented ? undefined : forecast;
+    const water = told && worstWithin(told, leave, home)?.coldest?.water;
     return water !== undefined && water < SOONER.cold.under;
   },
   dusk: ({ back, launch }, _leave, home) => {

@@ -3,7 +3,7 @@ import { alarmAt, asRead, isOpen } from '@escale/core/floatplan';
 import type { EventKind, PlanContact, PlanState, PlanView } from '@escale/core/model';
 import { clock, dayOf } from '@escale/core/say';
 import { wallTime, civilDate } from '@escale/core/earth';
-import { CLOCK_SKEW } from '../plans/deeds';
+import { CLOCK_SKEW, wereTold } from '../plans/deeds';
 import { driftSvg, type Drifts } from '../papers/drift';
 import { barePage } from './bare-page';
 
@@ -58,7 +58,7 @@ ${fault ? `<p class="urgent" role="alert">${esc(fault)}</p>` : ''}
 <p class="${urgent ? 'urgent' : 'state'}" role="status">${view.trouble ? IN_TROUBLE : STATE[view.state]}</p>
 ${timesOf(reading)}
 <p class="zone">Times of ${esc(view.zone)}. It is ${when(now)} there now.</p>
-${open || !wasTold(view) ? '' : STAND_DOWN}
+${open || !wereTold(view.events) ? '' : STAND_DOWN}
 ${changedOf(reading)}
 ${open && me?.accepted ? '<p><strong>You have accepted.</strong> Keep this page.</p>' : ''}
 ${urgent ? doNow(reading, sheet) : ''}
@@ -155,12 +155,9 @@ function heardOf({ events, contacts }: PlanView, when: (at: number) => string): 
   });
 }
 
-/** Was anybody told that they are missing? Then a search may be on its way. */
-const wasTold = ({ events }: PlanView) => events.some((e) => TOLD.has(e.kind));
-const TOLD: ReadonlySet<EventKind> = new Set(['overdue', 'alarm', 'rung', 'trouble']);
-
 const LATER_SHOWN =
-  '<p class="small">Ages, weights, contacts’ numbers and what was sealed stand here once they are overdue, or for as long as an alarm is given.</p>';
+  '<p class="small">Ages, weights, contacts’ numbers and what was sealed stand here once they are overdue, or for as long as ' +
+  'an alarm is given.</p>';
 
 const STAND_DOWN =
   '<p class="urgent">If you have rung for help, ring the same number again now and say that nobody is missing.</p>';
@@ -224,8 +221,8 @@ ${
         form(
           token,
           'trouble',
-          `<p>You need not wait for the hour. This opens what is sealed, tells the crew and the other contacts, and stays on record. It rings
-nobody: then ring yourself.</p>${NOTE}<button>Open it: I believe they are in trouble</button>`,
+          `<p>You need not wait for the hour. This opens what is sealed, tells the crew and the other contacts, and stays on record.
+It rings nobody: then ring yourself.</p>${NOTE}<button>Open it: I believe they are in trouble</button>`,
         ),
       )
 }`;

@@ -6,6 +6,7 @@ import { MS } from '@escale/core/units';
 import { HOME } from '../db/household';
 import type { Door } from '../door/door';
 import type { Sessions } from '../door/sessions';
+import { reachesOthers } from '../reached';
 import { DEVICE_HEADER, isKeeper, letIn, sessionOf, whoOf } from './who';
 import { barePage } from './bare-page';
 import { parse, Problem } from './problem';
@@ -97,7 +98,10 @@ function readingCookies(keeper: Door): RequestHandler {
   };
 }
 
-/** An address that lets a browser in. A session that is there is never taken up: another is given, so that nobody is let into one that was laid for them. */
+/**
+ * An address that lets a browser in. A session that is there is never taken up: another is given, so that nobody is let into one that
+ * was laid for them.
+ */
 export function entrance(keeper: Door, sessions: Sessions): Router {
   const routes = Router();
   const cookies = readingCookies(keeper);
@@ -120,11 +124,10 @@ export function entrance(keeper: Door, sessions: Sessions): Router {
 const NOT_IN = 401;
 const ENDED = 'This address lets nobody in any more';
 const USED =
-  '<p>An address works once, for a day, and until the server is started again. Somebody who is in can make another (Shed, Who may come in). ' +
+  '<p>An address works once, for a day, and until the server is started again. Somebody who is in can make another (Shed, Who ' +
+  'may come in). ' +
   'Or on the machine that runs Escale, in its folder, say <code>npm run escale -- enter</code> and open the address that it prints.</p>';
 
-/** An address that leads nowhere from another machine. */
-const LOOPBACK = /^(localhost|127\.|\[::1\])/;
 const Name = z.string().trim().min(1).max(60);
 const Hash = z.string().regex(/^[\w-]{43}$/);
 
@@ -139,7 +142,7 @@ export function doorKeeping(keeper: Door, sessions: Sessions, base: string): Rou
     if (wanted !== undefined && wanted !== household && !isKeeper(req))
       throw new Problem(403, 'That is another household.');
     const address = `${base}/enter/${keeper.code(wanted ?? household)}`;
-    res.json({ address, reaches: !LOOPBACK.test(new URL(address).hostname) });
+    res.json({ address, reaches: reachesOthers(address) });
   });
 
   routes.get('/door/devices', async (req, res) => {

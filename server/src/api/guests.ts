@@ -3,6 +3,7 @@ import { Router, urlencoded, type RequestHandler, type Response } from 'express'
 import { ipKeyGenerator, rateLimit } from 'express-rate-limit';
 import * as z from 'zod';
 import { Id, MEDICAL_FOR, SWIMMING } from '@escale/core/model';
+import { POUND } from '@escale/core/units';
 import { Refusal } from '../refusal';
 import type { Services } from '../services';
 import { guestLink, guestOf, guestSays, type GuestSays } from '../things/guest';
@@ -23,7 +24,6 @@ export function guests(services: Services): Router {
 const LIMIT = { windowMs: 60_000, limit: 60, standardHeaders: true, legacyHeaders: false } as const;
 
 /** Kilograms or pounds, as the guest has it. */
-const POUND = 0.45359237;
 const number = (most: number) =>
   z
     .string()

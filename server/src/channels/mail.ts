@@ -17,7 +17,9 @@ export function mailBy(url: string, from: string): Channel {
     greetingTimeout: RING_PATIENCE,
     socketTimeout: RING_PATIENCE,
   };
-  const post = createTransport({ url, ...patience }, { from });
+  // A password goes out in a sealed envelope or not at all.
+  const requireTLS = new URL(url).password !== '';
+  const post = createTransport({ url, requireTLS, ...patience }, { from });
   return {
     name: 'mail',
     reaches: ({ mail, ashore }) => ashore && mail !== null && isMail(mail),

@@ -271,7 +271,8 @@ export const message = pgTable(
     index('message_unanswered')
       .on(t.deliveredAt)
       .where(
-        sql`${t.passedOnAt} IS NULL AND ${t.contact} IS NOT NULL AND ${t.kind} IN ('overdue', 'alarm', 'unreached', 'unanswered', 'trouble', 'trouble.by')`,
+        sql`${t.passedOnAt} IS NULL AND ${t.contact} IS NOT NULL AND ${t.kind}
+          IN ('overdue', 'alarm', 'unreached', 'unanswered', 'trouble', 'trouble.by')`,
       ),
     index('message_by_plan').on(t.plan),
     index('message_by_household').on(t.household, t.madeAt),

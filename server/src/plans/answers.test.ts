@@ -189,6 +189,15 @@ describe('contacts, one after the other', () => {
     expect((await world.page(link)).text).not.toContain('I have read this');
     expect((await told('Rowan Pike'))[0]).toContain('acts');
   });
+  test('who acts goes on acting: the alarm that follows asks for no second word', async () => {
+    const { plan } = await filed();
+    await world.silentUntil(plan.times.overdue);
+    await say(await world.linkFor('Ada Tolley'), 'acting');
+    await world.silentUntil(plan.times.overdue + H);
+    await world.silentUntil(plan.times.overdue + H + 10 * MIN);
+    const silent = (await world.view(plan.id)).events.filter((e) => e.kind === 'unanswered');
+    expect(silent.map((e) => e.contact)).toEqual([BO]);
+  });
   test('who accepted is told before who said nothing', async () => {
     const { plan } = await filed();
     await world.accept('Bo Marsh');

@@ -4,13 +4,17 @@ import { contactToken } from '../db/schema';
 import { transact } from '../db/transact';
 import { mintLink } from '../messages/links';
 import type { Principal } from '../principal';
+import { reachesOthers } from '../reached';
 import { Refusal } from '../refusal';
 import type { Services } from '../services';
 import { eventsOf } from './events';
 import { lockPlan } from './lock';
 import { toldOf } from './stored';
 
-/** A link that the crew hands over itself: shown as a code, or sent by whatever their phone has. Each is its own; all are withdrawn together. */
+/**
+ * A link that the crew hands over itself: shown as a code, or sent by whatever their phone has. Each is its own; all of one contact
+ * are withdrawn together.
+ */
 export async function contactLink(
   { db, clock, base }: Services,
   who: Principal,
@@ -28,9 +32,6 @@ export async function contactLink(
       throw new Refusal('absent', 'They are no contact of this plan.');
     const { url, token } = mintLink(base, id, contact, uuidv7(), now);
     await tx.insert(contactToken).values(token);
-    return { url, reaches: !LOOPBACK.test(new URL(url).hostname) };
+    return { url, reaches: reachesOthers(url) };
   });
 }
-
-/** An address that leads nowhere from another machine. */
-const LOOPBACK = /^(localhost|127\.|\[::1\])/;

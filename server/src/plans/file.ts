@@ -1,5 +1,5 @@
 import { and, eq } from 'drizzle-orm';
-import { fold, isOpen, sheetChanges, sheetFrom, stillContacts } from '@escale/core/floatplan';
+import { companyOf, fold, isOpen, sheetChanges, sheetFrom, stillContacts } from '@escale/core/floatplan';
 import {
   schemaOf,
   type Assessment,
@@ -262,6 +262,7 @@ function draftOf(
     contacts: full,
     assessment,
     filedAt: now,
+    company: companyOf(trip, shed.boats, shed.people),
     forecast,
   });
   const skipper =

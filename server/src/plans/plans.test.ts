@@ -93,7 +93,7 @@ describe('the watch', () => {
     ]);
     expect((await told(plan.times.home - 15 * MIN - 1)).length).toBe(3);
     expect((await told(plan.times.home - 15 * MIN)).length).toBe(4);
-    expect((await world.calls())[0].text).toContain('home is at 10:05, in a quarter of an hour');
+    expect((await world.calls())[0].text).toContain('home is at 10:05. On the way?');
     expect((await told(plan.times.home)).length).toBe(5);
     expect((await world.calls())[0]).toMatchObject({
       to: 'Rowan Pike',

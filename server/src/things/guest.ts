@@ -7,6 +7,7 @@ import { guestToken, thing } from '../db/schema';
 import type { Db } from '../db/open';
 import { transact } from '../db/transact';
 import type { Principal } from '../principal';
+import { reachesOthers } from '../reached';
 import { Refusal } from '../refusal';
 import type { Services } from '../services';
 import { doCommand } from './command';
@@ -24,7 +25,7 @@ export async function guestLink(
   { db, clock, base }: Services,
   { household }: Principal,
   person: string,
-): Promise<{ url: string; until: number }> {
+): Promise<{ url: string; until: number; reaches: boolean }> {
   const [row] = await db
     .select({ id: thing.id, deletedAt: thing.deletedAt })
     .from(thing)
@@ -39,7 +40,8 @@ export async function guestLink(
     createdAt: new Date(now),
     endsAt: new Date(now + GUEST_LIFE),
   });
-  return { url: `${base}/g/${token}`, until: now + GUEST_LIFE };
+  const url = `${base}/g/${token}`;
+  return { url, until: now + GUEST_LIFE, reaches: reachesOthers(url) };
 }
 
 /** Whose link it is, while it is good. */

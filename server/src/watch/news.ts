@@ -59,7 +59,8 @@ export function newsDesk(db: Db, every = EVERY, said: (error: unknown) => void =
     const key = `${about}${seq}`;
     if (told.has(key)) return false;
     told.add(key);
-    for (const old of [...told].slice(0, Math.max(0, told.size - REMEMBERED))) told.delete(old);
+    const [oldest] = told;
+    if (told.size > REMEMBERED) told.delete(oldest);
     return true;
   };
   const tell = ({ about, seq, household }: Row) => {

@@ -57,9 +57,10 @@ async function remindOne(services: Services, which: { id: string; plan: string }
     const events = await eventsOf(tx, row.id);
     const folded = fold(events, now);
     const { contact } = silent;
-    const answered = events.some(
-      (e) => e.contact === contact && e.at >= silent.madeAt.getTime() && SPOKE.has(e.kind),
-    );
+    // Who said that they act goes on acting: the next step of the same alarm asks for no second word.
+    const answered =
+      folded.acting.has(contact) ||
+      events.some((e) => e.contact === contact && e.at >= silent.madeAt.getTime() && SPOKE.has(e.kind));
     // What was said too early, or is settled since, needs no answer.
     if (!LATE.has(folded.state) || answered) return;
     const told = await toldOf(tx, row.id);

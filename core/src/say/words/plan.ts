@@ -107,6 +107,13 @@ export const PLAN_WORDS = {
   'sheet.more': 'and {n#line|lines} more',
   'sheet.provisions': 'for {hours#hour|hours}',
   'sheet.weather.none': 'no forecast was looked at',
+  'sheet.weather.outside': 'no forecast covers these hours',
+  'sheet.weather.part': 'for part of these hours only',
+  'sheet.company': '{kind}, {colour}',
+  'sheet.company.who': '{names:list}',
+  'sheet.company.alone': 'nobody is named in her',
+  'sheet.beside': 'With them: {others:list}.',
+  'sheet.beside.one': '{boat} with {n#person|people}',
   'sheet.wind': 'wind up to {wind:speed} from {from:bearing}, gusts {gust:speed}',
   'sheet.waves': 'waves {waves:length}',
   'sheet.water': 'water from {water:temperature}',
@@ -124,7 +131,7 @@ export const PLAN_WORDS = {
   'sheet.page': 'These times stand here so that you can act even if no message reaches you.',
   'sheet.filed': 'Float plan, written {at:day} {at:clock}. All times are of {zone}.',
   'sheet.told':
-    'No machine tells you anything: these times are yours to watch. Put the overdue time in your own clock now.',
+    'Count on no machine to tell you: these times are yours to watch. Put the overdue time in your own clock now.',
   'sheet.head.expect': 'WHAT TO EXPECT',
   'sheet.head.late': 'IF THEY ARE OVERDUE',
   'sheet.head.read': 'TO READ ALOUD',
@@ -159,7 +166,7 @@ export const PLAN_WORDS = {
   'message.subject.urgent': 'ACT NOW. {head}',
   'message.where': 'They are at {position}.',
   'message.soon':
-    '{title}: home is at {home:clock}, in a quarter of an hour. On the way? If it gets later, say so now: your contact hears at {overdue:clock}.',
+    '{title}: home is at {home:clock}. On the way? If it gets later, say so now: your contact hears at {overdue:clock}.',
   'message.check-in-due':
     '{title}: the check-in you promised for {at:clock} is now. One tap says that all is well.',
   'message.trouble':
