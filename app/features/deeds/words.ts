@@ -74,7 +74,8 @@ export const CHANGE = {
   all: 'Something else',
   none: 'Nothing changes',
   said: 'the change of plan: {what}',
-  tells: 'Your contacts read what changed. A later home has to be accepted again.',
+  tells:
+    'Your contacts read what changed. Half an hour later stands by itself; another way that brings you home later has to be accepted again.',
   noPlaces: 'No other place of this water is in the shed.',
 } as const;
 

@@ -57,11 +57,13 @@ export function DevicesPage() {
 
 function One({ device, onChange }: { device: Device; onChange: () => Promise<void> }) {
   const p = usePalette();
-  const { id, name, seen, here } = device;
+  const { id, name, since, seen, here } = device;
   const values = { name };
   return (
     <View style={{ gap: 6, borderWidth: 1, borderColor: p.line, padding: 12 }}>
-      <T as="strong">{here ? plainly(DEVICES.here, values) : plainly(DEVICES.seen, { name, at: seen })}</T>
+      <T as="strong">
+        {here ? plainly(DEVICES.here, values) : plainly(DEVICES.seen, { name, since, at: seen })}
+      </T>
       {here ? (
         <Named
           label={DEVICES.name}

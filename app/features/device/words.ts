@@ -56,7 +56,7 @@ export const DEVICES = {
   name: 'What this device is called',
   save: 'Save the name',
   saved: 'Saved.',
-  seen: '{name}, last here {at:day} {at:clock} UTC',
+  seen: '{name}, in since {since:day} {since:clock}, last here {at:day} {at:clock} UTC',
   here: '{name}: this one',
   out: 'Throw {name} out',
   outTitle: 'Throw {name} out?',

@@ -1,5 +1,6 @@
 import { useDeferredValue } from 'react';
 import { View } from 'react-native';
+import { isOpen } from '@escale/core/floatplan';
 import type { Procedure } from '@escale/core/procedure';
 import { Row } from '../../ui/button';
 import { CardLink } from '../../ui/press';
@@ -7,6 +8,8 @@ import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
 import { TOUCH_WET } from '../../ui/tokens';
 import { useHere } from '../../data/here';
+import { useNow } from '../../data/hooks';
+import { HelpButton } from '../deeds/help-button';
 import { useTrip } from '../trip/use-trip';
 import { Numbers, useSignals, Words } from './call-block';
 import { procedures } from '../../data/procedures';
@@ -30,7 +33,8 @@ export function TroubleSection() {
 }
 
 function Cards() {
-  const { trip, shed } = useTrip();
+  const { trip, shed, plan } = useTrip();
+  const now = useNow();
   const found = useCards();
   const signals = useSignals();
   const where = useHere();
@@ -55,6 +59,7 @@ function Cards() {
       <Fish />
       {boat ? <Words boat={boat} signals={signals} where={where} /> : null}
       <Numbers />
+      {plan && isOpen(plan.state) ? <HelpButton wet plan={plan} now={now} /> : null}
     </>
   );
 }
