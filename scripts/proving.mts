@@ -104,6 +104,7 @@ export async function copies(db: Db, of: string, n: number, at: number): Promise
 /** Rows on record are changed past the triggers that refuse it: to see what then happens. */
 export const tamper = (db: Db, statement: SQL) =>
   db.transaction(async (tx) => {
+    await tx.execute(sql`SET LOCAL ROLE NONE`);
     await tx.execute(sql`SET LOCAL session_replication_role = replica`);
     await tx.execute(statement);
   });

@@ -81,6 +81,10 @@ async function open(settings: Settings, log: Logger) {
   const memory = await openDb(settings, {
     waits: (error) => log.warn({ err: error }, 'the database is not there yet: waiting for it'),
     fails: (error) => log.warn({ err: error }, 'a connection to the database broke and is replaced'),
+    unguarded: () =>
+      log.warn(
+        'the database gives no role that may only add to what is on record: triggers alone refuse to change it',
+      ),
   });
   const guard = settings.simulated ? undefined : await guardOf(memory);
   const { db } = memory;
@@ -185,7 +189,7 @@ async function start(settings: Settings, log: Logger): Promise<void> {
   const demo = demoKeeper(services, settings.seed);
   const app = httpApp(services, {
     watch: watcher,
-    door: makeDoor(parts.key),
+    door: makeDoor(services.db, parts.key),
     appFolder: settings.appFolder,
     ...(settings.backdrop ? { backdrop: settings.backdrop } : {}),
     demo,

@@ -7,7 +7,7 @@ import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import request from 'supertest';
 import { httpApp } from './api/app';
-import { makeDoor } from './door/door';
+import { makeDoor, type Door } from './door/door';
 import { reachedBy, saidIn } from './reached';
 import { healthOf } from './watch/health';
 import { makeWorld, type World } from '../test/world';
@@ -68,8 +68,7 @@ describe('how it is reached', () => {
 });
 
 describe('over TLS', () => {
-  let server: Server;
-  const door = makeDoor();
+  let server: Server, door: Door;
   const ask = (path: string, headers: Record<string, string>) =>
     new Promise<{ status: number; cookie: string; text: string }>((done, failed) => {
       const { port } = server.address() as AddressInfo;
@@ -93,13 +92,14 @@ describe('over TLS', () => {
     });
   beforeAll(async () => {
     const services = { ...world.services, base: 'https://plans.example' };
+    door = makeDoor(world.db);
     const app = httpApp(services, { watch: world.onCall, door });
     server = createServer({ cert: readFileSync(certFile), key: readFileSync(keyFile) }, app);
     await new Promise<void>((ready) => server.listen(0, '127.0.0.1', ready));
   });
   afterAll(() => void server.close());
   test('it answers to its own name, lets in by a secure cookie, and links carry the name', async () => {
-    const { status, cookie } = await ask(`/enter/${door.code()}`, { Host: 'plans.example' });
+    const { status, cookie } = await ask(`/enter/${await door.code()}`, { Host: 'plans.example' });
     expect(status).toBe(303);
     expect(cookie).toMatch(/; HttpOnly; Secure; SameSite=Strict$/);
     expect((await ask('/api/things', { Host: 'plans.example', Cookie: cookie.split(';')[0] })).status).toBe(
@@ -114,20 +114,20 @@ describe('over TLS', () => {
 
 describe('behind a proxy', () => {
   test('a cookie is secure where the proxy says that it was asked over TLS', async () => {
-    const door = makeDoor();
+    const door = makeDoor(world.db);
     const app = httpApp(
       { ...world.services, base: 'https://plans.example' },
       { watch: world.onCall, door, proxy: 'loopback' },
     );
     const answer = await request(app)
-      .get(`/enter/${door.code()}`)
+      .get(`/enter/${await door.code()}`)
       .set({ Host: 'plans.example', 'X-Forwarded-Proto': 'https', 'X-Forwarded-For': '203.0.113.9' });
     expect(answer.get('Set-Cookie')![0]).toContain('Secure');
   });
   test('who only says that they come through it is not believed', async () => {
     // The proxy is another machine: what this one says of where it comes from is left aside, and one address is slowed as one.
     const services = { ...world.services, base: 'https://plans.example' };
-    const server = httpApp(services, { watch: world.onCall, door: makeDoor(), proxy: '10.9.9.9' });
+    const server = httpApp(services, { watch: world.onCall, door: makeDoor(world.db), proxy: '10.9.9.9' });
     const guess = (i: number) =>
       request(server)
         .get('/c/AAAA')

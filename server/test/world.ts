@@ -9,10 +9,12 @@ import { v7 as uuid } from 'uuid';
 import { demoBundle } from '@escale/core/formats';
 import type { PlanView } from '@escale/core/model';
 import { httpApp } from '../src/api/app';
+import { TABLES } from '../src/backup/copy';
 import { importBundle } from '../src/exchange/bundle';
 import { simulatedClock } from '../src/clock';
 import * as schema from '../src/db/schema';
 import { ensureHousehold, HOME } from '../src/db/household';
+import { takeRole } from '../src/db/role';
 import { openDb, type Db, type OpenDb } from '../src/db/open';
 import { makeDoor } from '../src/door/door';
 import { simulatedTelephone } from '../src/standins/telephone';
@@ -31,7 +33,27 @@ export const TRIP = '01890000-0000-7000-8000-000000000055',
 /** PGlite in this process, from the template that was made once. */
 async function fromTemplate(): Promise<Pick<OpenDb, 'db' | 'close'>> {
   const client = await PGlite.create({ loadDataDir: new Blob([readFileSync(templatePath() as string)]) });
-  return { db: drizzle(client, { schema }) as unknown as Db, close: () => client.close() };
+  const db = drizzle(client, { schema }) as unknown as Db;
+  await takeRole(db);
+  return { db, close: () => client.close() };
+}
+
+const named = (table: string) => sql.identifier(table);
+const list = (tables: string[]) => sql.join(tables.map(named), sql`, `);
+/** All but the household itself. */
+const EMPTIED = [...TABLES.filter((table) => table !== 'household'), 'entry_code'];
+
+/** Rows of now in a schema of their own. @returns the tables that have some */
+async function keptBeside(tx: Db): Promise<string[]> {
+  const filled: string[] = [];
+  await tx.execute(sql`CREATE SCHEMA demo`);
+  for (const table of EMPTIED) {
+    const rows = await tx.execute(sql`SELECT 1 FROM ${named(table)} LIMIT 1`);
+    if ((rows as unknown as { rows: unknown[] }).rows.length === 0) continue;
+    await tx.execute(sql`CREATE TABLE demo.${named(table)} AS TABLE ${named(table)}`);
+    filled.push(table);
+  }
+  return filled;
 }
 
 /** A whole server without a port: a fresh memory with the demo in it, a clock to set, and the watch on call. */
@@ -60,7 +82,9 @@ export async function makeWorld({
     stop: async () => undefined,
     pulse: () => ({ began: 0, counted: { at: performance.now(), setAside: 0 }, sweptAt: performance.now() }),
   };
-  const door = makeDoor();
+  const door = makeDoor(db);
+  /** What the demo wrote, kept beside: put back in a fifth of the time that reading it in takes. */
+  let demo: string[] | undefined;
   const app = httpApp(services, { watch: onCall, door });
   /** Whoever has the key. */
   const http = request.agent(app).set('Authorization', `Bearer ${door.key()}`);
@@ -81,18 +105,25 @@ export async function makeWorld({
     /** What nobody does from inside: rows on record are changed, past the triggers that refuse it. */
     tamper: (change: SQL | ((tx: Db) => PromiseLike<unknown>)) =>
       db.transaction(async (tx) => {
+        await tx.execute(sql`SET LOCAL ROLE NONE`);
         await tx.execute(sql`SET LOCAL session_replication_role = replica`);
         await (typeof change === 'function' ? change(tx) : tx.execute(change));
       }),
     /** Everything forgotten, the demo put back. */
     reset: async () => {
+      // What a route woke and nobody waited for is over first: it would be emptied under it.
+      await looking.catch(() => undefined);
       clock.set?.(NOW);
-      await db.execute(
-        sql`TRUNCATE thing, command, tick, plan, plan_version, channel_state,
-          push_subscription, plan_event, deadline, message, contact_token,
-          phone_call, device, session, guest_token, kept_pack, trip_conditions, watch_state, erased, photo`,
-      );
+      await world.tamper(async (tx) => {
+        await tx.execute(sql`TRUNCATE ${list(EMPTIED)}`);
+        for (const table of demo ?? [])
+          await tx.execute(sql`INSERT INTO ${named(table)} SELECT * FROM demo.${named(table)}`);
+      });
+      if (demo) return;
       await db.transaction((tx) => importBundle(tx, { household: HOME }, demoBundle(NOW), NOW));
+      await world.tamper(async (tx) => {
+        demo = await keptBeside(tx);
+      });
     },
     get: async <T>(path: string) => (await http.get(path).set('Host', 'localhost:4280')).body as T,
     post: (path: string, body: unknown) =>

@@ -30,7 +30,7 @@ afterAll(async () => {
 
 /** Somebody who was let in to a server with such a backdrop. */
 async function browser(backdrop?: Backdrop) {
-  const door = makeDoor();
+  const door = makeDoor(world.db);
   const app = httpApp(world.services, { watch: world.onCall, door, ...(backdrop ? { backdrop } : {}) });
   const server = app.listen(0, '127.0.0.1');
   await once(server, 'listening');

@@ -32,14 +32,13 @@ export function clubs({ db, clock, log }: Services, door: Door): Router {
   });
 
   // A word that a leader hands out: who says it belongs to the club.
-  routes.post('/club/word', (req, res) => {
-    res.status(201).json({ word: door.code(`${CLUB}${whoOf(req).household}`) });
+  routes.post('/club/word', async (req, res) => {
+    res.status(201).json({ word: await door.code(whoOf(req).household, 'club') });
   });
 
   routes.post('/club/join', async (req, res) => {
     const { word } = parse(z.strictObject({ word: z.string().trim().min(1).max(60) }), req.body);
-    const of = door.take(word);
-    const club = of?.startsWith(CLUB) ? of.slice(CLUB.length) : undefined;
+    const club = await door.take(word, 'club');
     if (club === undefined) throw new Problem(404, 'This word lets nobody in: it works once, for a day.');
     const mine = whoOf(req).household;
     if (club === mine) throw new Problem(422, 'This is your own household.');
@@ -79,9 +78,6 @@ export function clubs({ db, clock, log }: Services, door: Door): Router {
 
   return routes;
 }
-
-/** A word of a club is no address of a household. */
-const CLUB = 'club ';
 
 /** A plan as who keeps it for others sees it: no more than a contact. */
 const keptOf = (view: PlanView, of: string): KeptPlan => ({

@@ -19,7 +19,7 @@ beforeAll(async () => {
 beforeEach(async () => {
   await world.reset();
   heard.mockClear();
-  door = makeDoor();
+  door = makeDoor(world.db);
   const app = httpApp(world.services, { watch: world.onCall, door, appFolder: folder, heard });
   // One port for all that is asked, as a server has it: a session is of one port.
   const server = app.listen(0, '127.0.0.1');
@@ -100,10 +100,10 @@ describe('somebody who was not let in', () => {
     expect(page.text).toContain('Ada Tolley, you are the contact');
   });
   test('is not let in by a key or a session that is not one', async () => {
-    const other = makeDoor().key();
+    const other = makeDoor(world.db).key();
     for (const said of [`Bearer ${other}`, 'Bearer ', 'Bearer', `Basic ${door.key()}`, door.key()])
       expect((await stranger.get('/api/things').set({ Host: HOST, Authorization: said })).status).toBe(401);
-    await enter(door.code());
+    await enter(await door.code());
     const port = (servers.at(-1)!.address() as { port: number }).port;
     for (const value of [`${Date.now()}`, `s:${Date.now()}.AAAA`, 's:', 'j:{"a":1}'])
       expect(
@@ -119,7 +119,7 @@ describe('somebody who was not let in', () => {
 describe('an address', () => {
   test('lets a browser in, by a cookie that no script and no other site has', async () => {
     expect((await things()).status).toBe(401);
-    const answer = await enter(door.code());
+    const answer = await enter(await door.code());
     expect([answer.status, answer.get('Location'), answer.get('Cache-Control')]).toEqual([
       303,
       '/',
@@ -131,7 +131,7 @@ describe('an address', () => {
     expect((await things()).status).toBe(200);
   });
   test('lets in once: another browser is told how one is let in', async () => {
-    const code = door.code();
+    const code = await door.code();
     await enter(code);
     const second = await stranger.get(`/enter/${code}`).set('Host', HOST);
     expect(second.status).toBe(401);
@@ -141,21 +141,21 @@ describe('an address', () => {
     expect((await enter(code)).status).toBe(303);
   });
   test('is not used up by who only looks whether it is there', async () => {
-    const code = door.code();
+    const code = await door.code();
     await stranger.head(`/enter/${code}`).set('Host', HOST);
     await enter(code);
     expect((await things()).status).toBe(200);
   });
   test('lets nobody in by another name, from another site, or guessed', async () => {
-    const code = door.code();
+    const code = await door.code();
     expect((await stranger.get(`/enter/${code}`).set('Host', 'elsewhere.example')).status).toBe(421);
     const framed = { Host: HOST, Origin: 'http://elsewhere.example' };
     expect((await stranger.get(`/enter/${code}`).set(framed)).status).toBe(403);
     expect((await stranger.get('/enter/AAAAAAAAAAAAAAAAAAAAAAAA').set('Host', HOST)).status).toBe(401);
-    expect(door.take(code)).toBeDefined();
+    expect(await door.take(code)).toBeDefined();
   });
   test('is given to whoever is in, for one more browser', async () => {
-    await enter(door.code());
+    await enter(await door.code());
     const { body } = await browser.post('/api/door/address').set('Host', HOST).send({});
     const { address } = body as { address: string };
     expect(address).toMatch(/^http:\/\/localhost:4280\/enter\/[\w-]{24}$/);
@@ -164,16 +164,16 @@ describe('an address', () => {
 });
 
 test('another lock puts every browser out; the new key lets in', async () => {
-  await enter(door.code());
+  await enter(await door.code());
   await browser.post('/api/door/lock').set('Host', HOST).send({});
   expect((await things()).status).toBe(401);
-  await enter(door.code());
+  await enter(await door.code());
   expect((await things()).status).toBe(200);
 });
 
 test('a session is given anew when it is a month old, and whatever the clock says it puts nobody out', async () => {
   const real = Date.now();
-  const session = (await enter(door.code())).get('Set-Cookie')![0].split(';')[0];
+  const session = (await enter(await door.code())).get('Set-Cookie')![0].split(';')[0];
   const clock = jest.spyOn(Date, 'now');
   for (const [days, renewed] of [
     [29, false],

@@ -109,7 +109,7 @@ export function entrance(keeper: Door, sessions: Sessions): Router {
     res.set('Cache-Control', 'no-store');
     // Who only looks whether the address is there does not use it up.
     if (req.method === 'HEAD') return void res.end();
-    const household = Id.safeParse(keeper.take(String(req.params.code))).data;
+    const household = await keeper.take(String(req.params.code));
     if (household !== undefined)
       give(req, res, { secret: await sessions.open(household, calledBy(req)), household });
     else if (!givenIn(req))
@@ -124,7 +124,7 @@ export function entrance(keeper: Door, sessions: Sessions): Router {
 const NOT_IN = 401;
 const ENDED = 'This address lets nobody in any more';
 const USED =
-  '<p>An address works once, for a day, and until the server is started again. Somebody who is in can make another (Shed, Who ' +
+  '<p>An address works once, for a day. Somebody who is in can make another (Shed, Who ' +
   'may come in). ' +
   'Or on the machine that runs Escale, in its folder, say <code>npm run escale -- enter</code> and open the address that it prints.</p>';
 
@@ -135,13 +135,13 @@ const Hash = z.string().regex(/^[\w-]{43}$/);
 export function doorKeeping(keeper: Door, sessions: Sessions, base: string): Router {
   const routes = Router();
 
-  routes.post('/door/address', (req, res) => {
+  routes.post('/door/address', async (req, res) => {
     // Whoever holds the key may let somebody into any household of this server; who is in, into their own.
     const wanted = parse(z.object({ household: Id.optional() }), req.body ?? {}).household;
     const { household } = whoOf(req);
     if (wanted !== undefined && wanted !== household && !isKeeper(req))
       throw new Problem(403, 'That is another household.');
-    const address = `${base}/enter/${keeper.code(wanted ?? household)}`;
+    const address = `${base}/enter/${await keeper.code(wanted ?? household)}`;
     res.json({ address, reaches: reachesOthers(address) });
   });
 
@@ -171,11 +171,11 @@ export function doorKeeping(keeper: Door, sessions: Sessions, base: string): Rou
     res.json({});
   });
 
-  routes.post('/door/lock', (req, res) => {
+  routes.post('/door/lock', async (req, res) => {
     // Another lock is for all households of this server: in one of many only who holds the key turns it.
     if (!isKeeper(req) && whoOf(req).household !== HOME)
       throw new Problem(403, 'Only who runs the server may.');
-    keeper.lock();
+    await keeper.lock();
     res.json({});
   });
   return routes;

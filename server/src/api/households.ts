@@ -46,7 +46,7 @@ export function households({ db, clock, base }: Services, door: Door): Router {
     const { name } = parse(Named, req.body);
     const id = uuidv7();
     await db.insert(household).values({ id, name, createdAt: new Date(clock.now()) });
-    res.status(201).json({ id, name, address: `${base}/enter/${door.code(id)}` });
+    res.status(201).json({ id, name, address: `${base}/enter/${await door.code(id)}` });
   });
 
   return routes;

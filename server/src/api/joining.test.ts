@@ -18,7 +18,7 @@ beforeAll(async () => {
 });
 beforeEach(async () => {
   await world.reset();
-  door = makeDoor();
+  door = makeDoor(world.db);
   server?.close();
   server?.closeAllConnections();
   server = httpApp(world.services, { watch: world.onCall, door }).listen(0, '127.0.0.1');
@@ -38,7 +38,7 @@ async function inBy(path: string): Promise<Agent> {
   await browser.get(path).set('Host', HOST);
   return browser;
 }
-const enter = () => inBy(`/enter/${door.code()}`);
+const enter = async () => inBy(`/enter/${await door.code()}`);
 const get = (who: Agent, path: string) => who.get(path).set('Host', HOST);
 const post = (who: Agent, path: string, body: object = {}) => who.post(path).set('Host', HOST).send(body);
 interface Device {
@@ -107,7 +107,7 @@ describe('phones of a household', () => {
   test('nobody is let into a session that was laid for them: an address gives a new one', async () => {
     const laid = await enter();
     const before = (await devices(laid)).length;
-    await get(laid, `/enter/${door.code()}`);
+    await get(laid, `/enter/${await door.code()}`);
     expect((await devices(laid)).length).toBe(before + 1);
     expect((await devices(laid)).filter((d) => d.here)).toHaveLength(1);
   });
@@ -273,7 +273,7 @@ describe('a club', () => {
     expect((await post(two, '/api/club/join', { word })).status).toBe(404);
     const { word: next } = (await post(leader, '/api/club/word')).body as { word: string };
     expect((await request(server).get(`/enter/${next}`).set('Host', HOST)).get('Set-Cookie')).toBeUndefined();
-    expect((await post(two, '/api/club/join', { word: door.code() })).status).toBe(404);
+    expect((await post(two, '/api/club/join', { word: await door.code() })).status).toBe(404);
     const { word: own } = (await post(leader, '/api/club/word')).body as { word: string };
     expect((await post(leader, '/api/club/join', { word: own })).status).toBe(422);
   });

@@ -36,7 +36,7 @@ test('the log of a whole journey, with what went wrong in it, holds nothing of a
   const get = (path: string) => world.http.get(path).set('Host', 'localhost:4280');
   for (const path of [link[0], `/C/${link[1]}`, `/x${link[0]}`, `/api/c/${link[1]}`, `/?to=${link[1]}`])
     await get(path);
-  const code = world.door.code();
+  const code = await world.door.code();
   for (const path of [`/enter/${code}`, `/enter/${code}`, `/x/enter/${code}`]) await get(path);
   await world.http.post(`${link[0]}/accept`).set('Host', 'localhost:4280').type('form').send('');
   await world.deed(plan.id, 'later', {
@@ -50,17 +50,17 @@ test('the log of a whole journey, with what went wrong in it, holds nothing of a
     .set('Host', 'localhost:4280')
     .set('Content-Type', 'application/json')
     .send(`{"name": "${secret}`);
-  await world.db.execute(sql`ALTER TABLE command RENAME TO gone`);
+  await world.tamper(sql`ALTER TABLE command RENAME TO gone`);
   const failed = await world.command(ADA, 'contact', 2, {
     kind: 'patch',
     patch: [{ op: 'set', pointer: '/name', value: secret }],
   });
   expect(failed.status).toBe(500);
   expect((await world.post('/api/import', demoBundle(NOW))).status).toBe(200);
-  await world.db.execute(sql`ALTER TABLE gone RENAME TO command`);
-  await world.db.execute(sql`ALTER TABLE thing RENAME TO gone`);
+  await world.tamper(sql`ALTER TABLE gone RENAME TO command`);
+  await world.tamper(sql`ALTER TABLE thing RENAME TO gone`);
   expect((await world.post('/api/import', demoBundle(NOW))).status).toBe(500);
-  await world.db.execute(sql`ALTER TABLE gone RENAME TO thing`);
+  await world.tamper(sql`ALTER TABLE gone RENAME TO thing`);
   await world.tamper(sql`UPDATE plan_version SET schema = 999`);
   world.set(plan.times.overdue + 7_200_000);
   await world.watchOnce();

@@ -16,7 +16,7 @@ beforeAll(async () => {
 });
 beforeEach(async () => {
   await world.reset();
-  door = makeDoor();
+  door = makeDoor(world.db);
   app = httpApp(world.services, { watch: world.onCall, door });
   server = app.listen(0, '127.0.0.1');
   await once(server, 'listening');

@@ -7,6 +7,7 @@ import type { PgDatabase, PgQueryResultHKT } from 'drizzle-orm/pg-core';
 import { FolderRefused, inFolder, ownersOnly, takeFolder } from './folder';
 import { lockFolder } from './lock';
 import { asPglite, openThread, type PgliteClient } from './pglite-client';
+import { grantRights, ROLE, takeRole } from './role';
 import * as schema from './schema';
 import { whenThere } from './transact';
 import { upwards } from './worker-file';
@@ -25,6 +26,8 @@ export interface OpenDb {
 export interface Telling {
   waits?: (error: unknown) => void;
   fails?: (error: unknown) => void;
+  /** The database gave no role without rights over what is on record: triggers alone refuse to change it. */
+  unguarded?: () => void;
 }
 
 const migrationsFolder = () => join(upwards('migrations', 'meta', '_journal.json'), '..', '..');
@@ -57,6 +60,7 @@ async function openFolder(folder: string): Promise<OpenDb> {
   try {
     if (!takeFolder(folder)) await makeDatabase(folder);
     const { db, client } = await openAt(folder, inFolder(folder).db);
+    await takeRole(db);
     // The engine makes some of its files for all to read, whatever it is told.
     ownersOnly(folder);
     return {
@@ -78,6 +82,7 @@ export async function openInMemory(): Promise<OpenDb> {
   const client = await openThread();
   const db = drizzle(asPglite(client), { schema });
   await migrate(db, { migrationsFolder: migrationsFolder() });
+  await takeRole(db);
   return { db, syncs: client.syncs, close: client.close };
 }
 
@@ -109,26 +114,33 @@ const MIGRATION_LOCK = 7_313_529;
 /** Statements that hang are ended; a request has long given up by then. */
 const PG_PATIENCE = { connectionTimeoutMillis: 5_000, statement_timeout: 60_000 };
 
-async function openPostgres(url: string, { waits, fails }: Telling): Promise<OpenDb> {
+async function openPostgres(url: string, { waits, fails, unguarded }: Telling): Promise<OpenDb> {
   const { CarefulPool } = await import('./careful-pool');
   const { drizzle } = await import('drizzle-orm/node-postgres');
   const { migrate } = await import('drizzle-orm/node-postgres/migrator');
-  const pool = new CarefulPool({ connectionString: url, ...PG_PATIENCE });
+  const settings = { connectionString: url, ...PG_PATIENCE };
+  const owner = new CarefulPool({ ...settings, max: 1 });
+  const one = await whenThere(
+    () => owner.connect(),
+    (error) => waits?.(error),
+  );
+  let guarded: boolean;
+  try {
+    const db = drizzle(one, { schema });
+    await one.query('SELECT pg_advisory_lock($1)', [MIGRATION_LOCK]);
+    await migrate(db, { migrationsFolder: migrationsFolder() });
+    guarded = await grantRights(db);
+    await one.query('SELECT pg_advisory_unlock($1)', [MIGRATION_LOCK]);
+  } finally {
+    one.release();
+    await owner.end();
+  }
+  if (!guarded) unguarded?.();
+  const pool = new CarefulPool({ ...settings, ...(guarded ? { options: `-c role=${ROLE}` } : {}) });
   // A connection that breaks while nobody uses it is replaced by the next who asks; without a listener it would end the process.
   pool.on('error', (error) => fails?.(error));
   // One that breaks between two statements of a transaction tells its own client only; the next statement fails and is told.
   pool.on('connect', (client) => client.on('error', (error) => fails?.(error)));
-  const one = await whenThere(
-    () => pool.connect(),
-    (error) => waits?.(error),
-  );
-  try {
-    await one.query('SELECT pg_advisory_lock($1)', [MIGRATION_LOCK]);
-    await migrate(drizzle(one, { schema }), { migrationsFolder: migrationsFolder() });
-    await one.query('SELECT pg_advisory_unlock($1)', [MIGRATION_LOCK]);
-  } finally {
-    one.release();
-  }
   return { db: drizzle(pool, { schema }), syncs: async () => 0, close: () => pool.end() };
 }
 

@@ -321,6 +321,20 @@ export const session = pgTable(
   (t) => [index('session_by_household').on(t.household)],
 );
 
+/** Addresses and words that let somebody in once, kept as hashes: whichever process is asked takes them. */
+export const entryCode = pgTable(
+  'entry_code',
+  {
+    hash: text('hash').primaryKey(),
+    household: uuid('household').notNull(),
+    /** What it opens: the household itself, or its club. */
+    opens: text('opens').notNull(),
+    createdAt: instant('created_at').notNull(),
+    endsAt: instant('ends_at').notNull(),
+  },
+  (t) => [index('entry_code_by_household').on(t.household, t.createdAt)],
+);
+
 /** Links by which somebody says a few things of themselves, and nothing else; kept as hashes. */
 export const guestToken = pgTable(
   'guest_token',

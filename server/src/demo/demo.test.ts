@@ -8,7 +8,7 @@ import { demoKeeper, type DemoKeeper } from './keeper';
 let world: World, keeper: DemoKeeper, http: ReturnType<typeof request.agent>;
 beforeAll(async () => {
   world = await makeWorld({ standIns: false });
-  await world.db.execute(sql`TRUNCATE thing, command, plan, plan_version, plan_event, deadline, message`);
+  await world.tamper(sql`TRUNCATE thing, command, plan, plan_version, plan_event, deadline, message`);
   keeper = demoKeeper(world.services, 7);
   const { onCall: watch, door } = world;
   http = request

@@ -1,13 +1,8 @@
-import { createHash, randomBytes, timingSafeEqual } from 'node:crypto';
-import { MS } from '@escale/core/units';
-import type { Clock } from '../clock';
+import { createHash, timingSafeEqual } from 'node:crypto';
 import { HOME } from '../db/household';
+import type { Db } from '../db/open';
+import { codesOf, type Opens } from './codes';
 import { changeKey, keyIn, newKey } from './key';
-
-/** How long an address that nobody used stays good, and how many are good at once. Class *common practice*. */
-const CODE_LIFE = MS.day,
-  MOST_CODES = 20;
-const CODE_BYTES = 18;
 
 /**
  * The door of a memory. The key is the owner’s: it lies in a file that only they can read. A code stands in an address that they
@@ -17,38 +12,31 @@ export interface Door {
   /** What a session is signed with. */
   key(): string;
   isKey(word: string): boolean;
-  /** A new code, for a household. */
-  code(household?: string): string;
+  /** A new code, for a household or its club. */
+  code(household?: string, opens?: Opens): Promise<string>;
   /** Whose code this is, where it is good; it is not good a second time. */
-  take(code: string): string | undefined;
+  take(code: string, opens?: Opens): Promise<string | undefined>;
   /** Another key: every session and every code of before is out. */
-  lock(): void;
+  lock(): Promise<void>;
 }
 
 /**
+ * @param db where codes are kept
  * @param file where the key lies; without one it is of this process alone
- * @param clock the machine’s own, in ms that only rise: what the household’s clock is set to opens and shuts nothing
+ * @param now the machine’s own clock
  */
-export function makeDoor(file?: string, clock: Clock = { now: () => performance.now() }): Door {
+export function makeDoor(db: Db, file?: string, now?: () => number): Door {
   let key = file === undefined ? newKey() : keyIn(file);
-  const codes = new Map<string, { until: number; household: string }>();
+  const codes = codesOf(db, now);
   return {
     key: () => key,
     isKey: (word) => timingSafeEqual(hashOf(word), hashOf(key)),
-    code: (household = HOME) => {
-      const code = randomBytes(CODE_BYTES).toString('base64url');
-      codes.set(code, { until: clock.now() + CODE_LIFE, household });
-      for (const old of [...codes.keys()].slice(0, -MOST_CODES)) codes.delete(old);
-      return code;
-    },
-    take: (code) => {
-      const found = codes.get(code);
-      codes.delete(code);
-      return found && clock.now() < found.until ? found.household : undefined;
-    },
-    lock: () => {
+    code: (household = HOME, opens) => codes.make(household, opens),
+    take: codes.take,
+    lock: async () => {
+      // The key first: it shuts even where the database does not answer.
       key = file === undefined ? newKey() : changeKey(file);
-      codes.clear();
+      await codes.forget();
     },
   };
 }

@@ -1,16 +1,7 @@
 import { eq, inArray, sql } from 'drizzle-orm';
 import { fold } from '@escale/core/floatplan';
 import { schemaOf, type PlanEvent, type PlanState, type Sheet } from '@escale/core/model';
-import {
-  contactToken,
-  message,
-  phoneCall,
-  plan,
-  planEvent,
-  planVersion,
-  type Bared,
-  type PlanRow,
-} from '../db/schema';
+import { contactToken, message, phoneCall, plan, planVersion, type Bared, type PlanRow } from '../db/schema';
 import type { Db } from '../db/open';
 import { ERASED } from '../messages/write';
 import {
@@ -46,13 +37,11 @@ export const isBare = (rows: EventRow[]): boolean => rows.some((row) => row.kind
  * The caller holds the plan.
  */
 export async function bare(tx: Db, row: PlanRow, rows: EventRow[], now: number): Promise<void> {
-  await tx.execute(sql`SELECT set_config('escale.erasing', 'on', true)`);
   const bared: Bared = {
     versions: await bareVersions(tx, row),
     messages: await bareMessages(tx, row, now),
     events: await bareEvents(tx, rows),
   };
-  await tx.execute(sql`SELECT set_config('escale.erasing', '', true)`);
   await tx.update(plan).set({ title: ERASED_TITLE }).where(eq(plan.id, row.id));
   await tx.delete(contactToken).where(eq(contactToken.plan, row.id));
   await appendEvent(tx, { plan: row.id, kind: 'erased', at: now }, { bared });
@@ -60,11 +49,11 @@ export async function bare(tx: Db, row: PlanRow, rows: EventRow[], now: number):
 
 async function bareVersions(tx: Db, { id, zone }: PlanRow): Promise<Bared['versions']> {
   const left = { inputs: {}, assessment: {}, sheet: erasedSheet(zone), contacts: [], skipper: NOTHING };
+  await tx.execute(sql`SELECT escale_bare_versions(${id}, ${schemaOf('plan-version')})`);
   const versions = await tx
-    .update(planVersion)
-    .set({ ...left, schema: schemaOf('plan-version') })
-    .where(eq(planVersion.plan, id))
-    .returning({ version: planVersion.version });
+    .select({ version: planVersion.version })
+    .from(planVersion)
+    .where(eq(planVersion.plan, id));
   return Object.fromEntries(versions.map(({ version }) => [version, versionHash(left)]));
 }
 
@@ -72,7 +61,9 @@ async function bareVersions(tx: Db, { id, zone }: PlanRow): Promise<Bared['versi
 async function bareMessages(tx: Db, { id }: PlanRow, now: number): Promise<Bared['messages']> {
   const at = new Date(now);
   const left = { to: NOTHING, phone: null, mail: null, text: NOTHING, link: null };
+  await tx.execute(sql`SELECT set_config('escale.erasing', 'on', true)`);
   const messages = await tx.update(message).set(left).where(eq(message.plan, id)).returning();
+  await tx.execute(sql`SELECT set_config('escale.erasing', '', true)`);
   const ids = messages.map((one) => one.id);
   if (ids.length > 0) await tx.delete(phoneCall).where(inArray(phoneCall.key, ids));
   const untold = messages.filter((one) => !one.deliveredAt).map((one) => one.id);
@@ -89,7 +80,7 @@ async function bareEvents(tx: Db, rows: EventRow[]): Promise<Bared['events']> {
   for (const row of rows) {
     const { note, position, changes, ...data } = row.data;
     if ([note, position, changes].every((one) => one === undefined)) continue;
-    await tx.update(planEvent).set({ data }).where(eq(planEvent.seq, row.seq));
+    await tx.execute(sql`SELECT escale_bare_event(${row.seq})`);
     bared[row.id] = baredHash({ ...row, data });
   }
   return bared;
