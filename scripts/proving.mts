@@ -4,9 +4,6 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { sql, type SQL } from 'drizzle-orm';
-import { v7 as uuid } from 'uuid';
-import type { Db } from '../server/src/db/open';
 import { keyed } from '../server/test/keyed';
 
 export const START = Date.UTC(2026, 4, 11, 15);
@@ -79,35 +76,7 @@ export class Proved {
   }
 }
 
-/** Copies of a filed plan under other ids, overdue at an instant. */
-export async function copies(db: Db, of: string, n: number, at: number): Promise<string[]> {
-  const ids = Array.from({ length: n }, () => uuid());
-  const made = sql`unnest(${sql.param(`{${ids.join(',')}}`)}::uuid[]) WITH ORDINALITY AS made (id, n)`;
-  await db.execute(sql`
-    INSERT INTO plan (id, household, trip, title, zone, version, is_open, created_at, updated_at)
-    SELECT made.id, household, gen_random_uuid(), 'plan ' || n, zone, 1, true, created_at, updated_at
-    FROM plan, ${made} WHERE plan.id = ${of}`);
-  await db.execute(sql`
-    INSERT INTO plan_version (plan, version, inputs, assessment, sheet, contacts, skipper, created_at, schema)
-    SELECT made.id, 1, inputs, assessment, sheet, contacts, skipper, created_at, schema
-    FROM plan_version, ${made} WHERE plan_version.plan = ${of}`);
-  await db.execute(sql`
-    INSERT INTO plan_event (id, plan, kind, at, data, hash, schema)
-    SELECT gen_random_uuid(), made.id, kind, at, data, hash, schema
-    FROM plan_event, ${made} WHERE plan_event.plan = ${of} AND kind = 'filed'`);
-  await db.execute(sql`
-    INSERT INTO deadline (id, plan, kind, due_at, is_open)
-    SELECT gen_random_uuid(), made.id, 'overdue', ${new Date(at).toISOString()}::timestamptz, true FROM ${made}`);
-  return ids;
-}
-
-/** Rows on record are changed past the triggers that refuse it: to see what then happens. */
-export const tamper = (db: Db, statement: SQL) =>
-  db.transaction(async (tx) => {
-    await tx.execute(sql`SET LOCAL ROLE NONE`);
-    await tx.execute(sql`SET LOCAL session_replication_role = replica`);
-    await tx.execute(statement);
-  });
+export { copies, tamper } from '../server/test/copies';
 
 /** The n-th part of sorted numbers. */
 export const part = (numbers: number[], n: number) =>

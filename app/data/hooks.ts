@@ -170,11 +170,14 @@ export function usePlans(own: { trip?: string; id?: string } = {}): PlanView[] |
   }, [page, ofTrip, one]);
 }
 
-/** Open plans of others that were shared with this household, the soonest first. */
-export function useKept(): KeptPlan[] {
-  return useRead<{ plans?: KeptPlan[] }>('/api/kept').answer?.body.plans ?? NO_PLANS;
+/** A page of the open plans of others that were shared with this household, the soonest first. */
+export interface KeptPage {
+  plans?: KeptPlan[];
+  /** From where the next page goes on. */
+  next?: number;
 }
-const NO_PLANS: KeptPlan[] = [];
+export const useKept = (from = 0): KeptPage | undefined =>
+  useRead<KeptPage>(from > 0 ? `/api/kept?from=${from}` : '/api/kept').answer?.body;
 
 /** A page of plans; the first is the one that all read. */
 export function usePlansPage(from = 0): PlansPage | undefined {

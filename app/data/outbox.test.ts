@@ -82,6 +82,22 @@ describe('the outbox', () => {
     const [sent] = server.sent.filter((s) => s.path === '/api/commands').slice(-1);
     expect((sent.body as { baseVersion: number }).baseVersion).toBe(9);
   });
+  test('a change of plan is one thing: its filing waits behind a refused change of its trip, and goes or is given up with it', async () => {
+    const change_ = async () => {
+      server.refuse = { status: 409, title: 'Changed on another device.' };
+      await change(trip(), title('Mine'), 'title');
+      server.refuse = undefined;
+      await file({ id: newId(), trip: TRIP, amends: newId(), reason: 'Mine' }, 'plan');
+    };
+    const filings = () => server.sent.filter((s) => s.path === '/api/plans').length;
+    await change_();
+    expect([filings(), (await outbox()).map((s) => s.said)]).toEqual([0, ['title', 'plan']]);
+    await giveUp((await outbox())[0]);
+    expect([filings(), await outbox()]).toEqual([0, []]);
+    await change_();
+    await insist((await outbox())[0], { ...trip(), version: 7 });
+    expect(filings()).toBe(1);
+  });
   test('a deed that was refused holds nothing back: who says that they are home is heard', async () => {
     const say = (kind: 'check-in' | 'closed') =>
       deed(TRIP, { id: newId(), kind, madeAt: new Date(NOW).toISOString() }, kind);

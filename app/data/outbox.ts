@@ -12,6 +12,7 @@ import {
 import { ask, askAs, NoSignal, NotNow, Refusal } from './api';
 import { answersTo, PHOTOS } from './answers';
 import { keptAs } from './memory';
+import { noteMerged } from './merged';
 import { dequeue, enqueue, outbox, requeue, setSetting, setting, type Queued, type Sending } from './store';
 import { COMMANDS, heldOf, withBasis, type Command, type Deed, type Held } from './things';
 
@@ -182,6 +183,7 @@ async function sendAll(way: Way): Promise<void> {
       const answer = await ask(next.path, next.body);
       // Something that is not our server says yes to everything.
       if (!answersTo(next, answer)) throw new NotNow('The answer was not one to this.');
+      await noteMerged(next, answer);
       // A command stays until what is read shows it; the rest has nothing to show before the next reading.
       if (next.path === COMMANDS) await requeue({ ...next, sent: true });
       through.push(next.key);

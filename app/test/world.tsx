@@ -7,6 +7,7 @@ import {
   SHELF,
   type Aside,
   type Channel,
+  type Merged,
   type MessageView,
   type PlanRecord,
   type PlanView,
@@ -59,6 +60,7 @@ export function fakeServer() {
     /** Nobody let this browser in. */
     shut: false,
     /** Something that is not our server answers writes with this, and keeps nothing of them. */
+    merged: undefined as Merged | undefined,
     odd: undefined as { answer: unknown } | undefined,
     sent: [] as { path: string; body: unknown }[],
     things,
@@ -100,7 +102,8 @@ export function fakeServer() {
     if (server.odd) return server.odd.answer;
     if (path === '/api/commands') {
       const { thing } = body as Command;
-      return { id: thing, version: things.find((h) => h.id === thing)?.version ?? 1 };
+      const { version } = things.find((h) => h.id === thing) ?? { version: 1 };
+      return { id: thing, version, ...(server.merged ? { merged: server.merged } : {}) };
     }
     if (path === '/api/ticks') return body;
     if (path === '/api/erase') {

@@ -2,6 +2,7 @@ import { act, fireEvent, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { fresh, type fakeServer, NOW, show, TRIP } from '../../test/world';
 import { at, visited } from '../../test/router';
+import { readMerged } from '../../data/merged';
 import { change } from '../../data/outbox';
 import { setSettings } from '../../data/settings';
 import { outbox } from '../../data/store';
@@ -118,4 +119,24 @@ describe('the signal bar', () => {
     expect((await outbox()).filter((s) => !s.sent)).toHaveLength(0);
     expect(trip().doc.title).toBe('Tern Holm, at dawn');
   });
+});
+
+test('a change that went in beside another’s is told until it was read, also after the page is opened again', async () => {
+  server.merged = { by: ['Ada’s phone'], fields: ['halts', 'basis', 'leave'] };
+  const { unmount } = show(<SignalBar />);
+  await act(() => rename('Mine'));
+  const words =
+    'Saved: the name of the trip. Meanwhile Ada’s phone changed “Halts on the way”, “Leave at” of the same; both stand.';
+  await screen.findByText(words);
+  unmount();
+  show(<SignalBar />);
+  await screen.findByText(words);
+  await user.click(screen.getByRole('button', { name: 'I have read it' }));
+  await waitFor(() => expect(screen.queryByText(words)).toBeNull());
+});
+test('what nobody else touched is told of by nothing', async () => {
+  await readMerged();
+  show(<SignalBar />);
+  await act(() => rename('Mine'));
+  expect(screen.queryByRole('status')).toBeNull();
 });

@@ -4,10 +4,12 @@ import { Button, Row } from '../../ui/button';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
 import { useDoorShut, useKeeping, useOutbox, useThings } from '../../data/hooks';
+import { useMerged } from '../../data/merged';
 import { flush, giveUp, insist } from '../../data/outbox';
 import type { Held } from '../../data/things';
 import type { Queued } from '../../data/store';
 import { DOOR } from '../device/words';
+import { MergedNotes } from './merged';
 import { SIGNAL } from './words';
 import { plainly } from '../../data/settings';
 
@@ -29,8 +31,10 @@ export function SignalBar({
   const off = !out && (offlineSince !== undefined || (error !== undefined && !ready));
   const keeping = useKeeping();
   const slow = waiting.filter((s) => !s.refused && (s.tries ?? 0) >= TELL_AFTER);
+  const merged = useMerged().length;
   const putOut = out && !doorSaid;
-  if (!off && !putOut && refused.length + slow.length + unreadable === 0 && keeping === 'kept') return null;
+  const told = refused.length + slow.length + unreadable + merged;
+  if (!off && !putOut && told === 0 && keeping === 'kept') return null;
   return (
     <View role="status" style={{ borderBottomWidth: 2, borderColor: p.ink, backgroundColor: p.raised }}>
       {off ? (
@@ -62,6 +66,7 @@ export function SignalBar({
           {plainly(SIGNAL.unreadable, { n: unreadable })}
         </T>
       ) : null}
+      <MergedNotes />
       {refused.map((s) => (
         <Refused key={s.key} sending={s} />
       ))}

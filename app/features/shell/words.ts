@@ -11,6 +11,9 @@ export const SIGNAL = {
   unkeptSent:
     'This device keeps nothing: its store is full or closed. What you write is sent at once; without signal it stays in this page only.',
   cleared: 'What this device had kept was cleared. What this page still knew was put back and is sent.',
+  merged: 'Saved: {what}. Meanwhile {by} changed {fields} of the same; both stand.',
+  another: 'another device',
+  read: 'I have read it',
   unreadable: '{n#kept thing|kept things} could not be read by this version. Nothing of that is lost.',
 } as const;
 
@@ -19,3 +22,15 @@ export const OVERDUE = {
   overdue: '{title}: overdue since {at:day} {at:clock}. Say how you are.',
   alarm: '{title}: alarm, overdue since {at:day} {at:clock}. Say how you are.',
 } as const;
+
+/** Fields that are edited by more than one control, and have no title of their own. */
+export const FIELDS: Readonly<Record<string, string>> = {
+  leave: 'Leave at',
+  stow: 'Where things lie',
+  parts: 'Parts',
+  photos: 'Photos',
+  minutes: 'Minutes beforehand',
+  works: 'What works',
+  without: 'Without a number of hers',
+  answers: 'Answers',
+};

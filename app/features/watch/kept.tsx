@@ -1,9 +1,11 @@
+import { useState } from 'react';
 import { View } from 'react-native';
 import type { KeptPlan } from '@escale/core/model';
 import { saysTo } from '@escale/core/say';
 import { MS, spanText } from '@escale/core/units';
 import { useKept, useNow } from '../../data/hooks';
 import { useReader } from '../../data/settings';
+import { Button, Row } from '../../ui/button';
 import { Fold } from '../../ui/fold';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
@@ -12,17 +14,34 @@ import { WATCH } from './words';
 
 /** Plans that others shared with this household: looked on at, the soonest first; nothing can be done to them here. */
 export function Kept({ state }: { state: Record<string, string> }) {
-  const kept = useKept();
-  if (kept.length === 0) return null;
+  if ((useKept()?.plans ?? []).length === 0) return null;
   return (
     <View style={{ gap: 10 }}>
       <T as="section" heading={2}>
         {WATCH.kept}
       </T>
-      {kept.map((plan) => (
+      <Page from={0} state={state} />
+    </View>
+  );
+}
+
+/** One page, and the next when it is asked for. */
+function Page({ from, state }: { from: number; state: Record<string, string> }) {
+  const page = useKept(from);
+  const [wanted, setWanted] = useState(false);
+  return (
+    <>
+      {(page?.plans ?? []).map((plan) => (
         <One key={plan.id} plan={plan} stands={state[plan.state] ?? plan.state} />
       ))}
-    </View>
+      {page?.next === undefined ? null : wanted ? (
+        <Page from={page.next} state={state} />
+      ) : (
+        <Row>
+          <Button onPress={() => setWanted(true)}>{WATCH.keptMore}</Button>
+        </Row>
+      )}
+    </>
   );
 }
 

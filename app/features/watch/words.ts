@@ -13,6 +13,7 @@ export const WATCH = {
   waits: 'for {to} · {at:day} {at:clock} UTC',
   sent: 'to {to} · {at:day} {at:clock} UTC',
   more: 'Earlier plans',
+  keptMore: 'More of them',
   kept: 'Kept for others',
   keptOf: '{of}: {title}',
   keptHome: 'home {home:day} {home:clock}, overdue {overdue:day} {overdue:clock}',

@@ -82,3 +82,11 @@ export interface RemovedThing {
   /** When it was removed, epoch ms. */
   at: number;
 }
+
+/** What other devices had changed in a thing when a change of this one was put beside it: both stand. */
+export interface Merged {
+  /** What those devices are called. */
+  by: string[];
+  /** The fields, each the first part of its pointer, with a part’s own key after it where it has one. */
+  fields: string[];
+}

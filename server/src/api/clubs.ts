@@ -1,17 +1,19 @@
-import { and, asc, eq } from 'drizzle-orm';
+import { and, count, eq } from 'drizzle-orm';
 import { Router } from 'express';
 import * as z from 'zod';
 import { asRead } from '@escale/core/floatplan';
 import type { KeptPlan, PlanView } from '@escale/core/model';
 import { household, plan } from '../db/schema';
 import type { Door } from '../door/door';
-import { viewRows } from '../plans/view';
+import { soonestFirst, viewRows } from '../plans/view';
 import type { Services } from '../services';
 import { parse, Problem } from './problem';
 import { whoOf } from './who';
 
-/** So many plans of others are shown at once; the soonest deadline first. */
-const SHOWN = 200;
+/** So many plans of others on a page. */
+const PAGE = 100;
+
+const Asked = z.object({ from: z.coerce.number().int().min(0).max(1e6).default(0) });
 
 /**
  * A club is a household like any other, to which others belong because they said so. Its leaders see of a plan that was shared with
@@ -56,13 +58,17 @@ export function clubs({ db, clock, log }: Services, door: Door): Router {
   });
 
   routes.get('/kept', async (req, res) => {
+    const { from } = parse(Asked, req.query);
+    const which = and(eq(plan.club, whoOf(req).household), eq(plan.open, true));
     const rows = await db
       .select({ row: plan, of: household.name })
       .from(plan)
       .innerJoin(household, eq(household.id, plan.household))
-      .where(and(eq(plan.club, whoOf(req).household), eq(plan.open, true)))
-      .orderBy(asc(plan.updatedAt))
-      .limit(SHOWN);
+      .where(which)
+      .orderBy(...soonestFirst)
+      .limit(PAGE)
+      .offset(from);
+    const [{ total }] = await db.select({ total: count() }).from(plan).where(which);
     const views = await viewRows(
       db,
       rows.map(({ row }) => row),
@@ -73,7 +79,7 @@ export function clubs({ db, clock, log }: Services, door: Door): Router {
     const plans = views
       .map((view) => keptOf(view, name.get(view.id) ?? ''))
       .sort((a, b) => a.times.overdue - b.times.overdue);
-    res.json({ plans });
+    res.json({ plans, total, ...(from + rows.length < total ? { next: from + rows.length } : {}) });
   });
 
   return routes;

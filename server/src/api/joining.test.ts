@@ -7,6 +7,7 @@ import request from 'supertest';
 import { demoBundle } from '@escale/core/formats';
 import type { KeptPlan, PlanView } from '@escale/core/model';
 import { ADA, BOAT, makeWorld, NOW, TRIP, uuid, type World } from '../../test/world';
+import { copies } from '../../test/copies';
 import { makeDoor, type Door } from '../door/door';
 import { httpApp } from './app';
 import { openApi } from './openapi';
@@ -264,6 +265,33 @@ describe('a club', () => {
     expect(JSON.stringify(await kept(leader))).toMatch(/Tern Holm/);
     await post(mine, '/api/club/leave');
     expect(await kept(leader)).toEqual([]);
+  });
+  test('very many plans come by pages, the soonest overdue first, and before them whose hour is over', async () => {
+    const leader = await another('The club');
+    const mine = await enter();
+    const { word } = (await post(leader, '/api/club/word')).body as { word: string };
+    await post(mine, '/api/club/join', { word });
+    const plan = await world.file();
+    const due = (i: number) => plan.times.overdue + ((i * 7) % 120) * 60_000;
+    const { rows } = (await world.db.execute(
+      'SELECT club FROM household WHERE club IS NOT NULL',
+    )) as unknown as {
+      rows: { club: string }[];
+    };
+    const ids = await copies(world.db, plan.id, 120, due, { club: rows.at(-1)!.club });
+    await world.db.execute(`UPDATE deadline SET is_open = false WHERE plan = '${ids[5]}'`);
+    const page = async (path: string) =>
+      (await get(leader, path)).body as { plans: KeptPlan[]; next?: number; total: number };
+    const first = await page('/api/kept');
+    expect([first.plans.length, first.next, first.total]).toEqual([100, 100, 120]);
+    const second = await page(`/api/kept?from=${first.next}`);
+    expect([second.plans.length, second.next]).toEqual([20, undefined]);
+    const by = ids.map((id, i) => ({ id, at: i === 5 ? 0 : due(i) })).sort((a, b) => a.at - b.at);
+    expect([...first.plans, ...second.plans].map((p) => p.id)).toEqual(by.map(({ id }) => id));
+    // The household’s own watch begins the same way, whatever was written last; the first of all is due with one of them.
+    const own = (await world.get<{ plans: PlanView[] }>('/api/plans')).plans.map((p) => p.id);
+    expect(own).toContain(plan.id);
+    expect(own.filter((id) => id !== plan.id)).toEqual(by.slice(0, 49).map(({ id }) => id));
   });
   test('a word joins once, lets no browser in, and an address of a household is no word', async () => {
     const leader = await another('The club');

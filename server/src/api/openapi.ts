@@ -105,7 +105,7 @@ const PATHS: Record<string, Record<string, object>> = {
     post: {
       summary: 'Write: done once by its id.',
       ...takes('Command'),
-      ...answer('The thing as it is now.'),
+      ...answer('The thing as it is now, and what other devices had changed in it meanwhile.'),
     },
   },
   '/api/photos': {

@@ -1,5 +1,6 @@
 import { afterAll, beforeAll, beforeEach, describe, expect, test } from '@jest/globals';
 import { demoBundle } from '@escale/core/formats';
+import type { Merged } from '@escale/core/model';
 import { BOAT, makeWorld, NOW, uuid, TRIP, WHISTLE, type World } from '../../test/world';
 
 let world: World;
@@ -46,6 +47,23 @@ describe('commands', () => {
       title: 'Mine',
       parked: 'by the church',
     });
+  });
+  test('who put a change beside those of others is told of theirs, by whom, and the same when it is sent again', async () => {
+    const other = { device: uuid() };
+    const merged = async (base: number, pointer: string, more: object = {}) => {
+      const patch = [{ op: 'set', pointer, value: 'x' }];
+      const { body } = await world.command(TRIP, 'trip', base, { kind: 'patch', patch }, more);
+      return (body as { merged?: Merged }).merged;
+    };
+    expect(await merged(1, '/title')).toBeUndefined();
+    expect(await merged(2, '/parked', other)).toBeUndefined();
+    const id = uuid();
+    const theirs = { by: ['A browser'], fields: ['parked'] };
+    expect(await merged(2, '/ifLate', { id })).toEqual(theirs);
+    // Others went on since: of what came later it was not told, and is not now.
+    await merged(4, '/notes', other);
+    expect(await merged(2, '/ifLate', { id })).toEqual(theirs);
+    expect(await merged(5, '/title')).toBeUndefined();
   });
   test('two devices may each test another part of one boat; the same part, or all of them at once, is a quarrel', async () => {
     const part = (pointer: string, value: unknown = 'ready') => ({

@@ -6,6 +6,7 @@ import { command, erased, thing } from '../db/schema';
 import { transact } from '../db/transact';
 import type { Services } from '../services';
 import { Command, doCommand, shown } from '../things/command';
+import { mergedInto } from '../things/merged';
 import { setTick, Tick, ticksOf } from '../things/tick';
 import { parse } from './problem';
 import { clockOf, whoOf } from './who';
@@ -48,8 +49,10 @@ export function things({ db, clock }: Services): Router {
 
   routes.post('/commands', async (req, res) => {
     const wanted = parse(Command, req.body);
-    const row = await transact(db, (tx) => doCommand(tx, whoOf(req), wanted, clock.now()));
-    res.json(shown(row));
+    const who = whoOf(req);
+    const row = await transact(db, (tx) => doCommand(tx, who, wanted, clock.now()));
+    const merged = await mergedInto(db, who, wanted);
+    res.json({ ...shown(row), ...(merged ? { merged } : {}) });
   });
 
   routes.get('/ticks/:list', async (req, res) => {

@@ -1,7 +1,7 @@
-import { and, asc, count, desc, eq, inArray, isNotNull } from 'drizzle-orm';
+import { and, asc, count, desc, eq, inArray, isNotNull, sql } from 'drizzle-orm';
 import { deadlinesOf, filedTimes, fold, isOpen, sheetNow } from '@escale/core/floatplan';
 import type { PlanView } from '@escale/core/model';
-import { contactToken, message, plan, type PlanRow } from '../db/schema';
+import { contactToken, deadline, message, plan, type PlanRow } from '../db/schema';
 import type { Db } from '../db/open';
 import { eventRows, eventsIn, type EventRow } from './events';
 import { toldIn, toldRows, type ToldRow } from './stored';
@@ -113,6 +113,18 @@ export async function viewPlan(db: Db, row: PlanRow, now: number): Promise<PlanV
   return (await viewRows(db, [row], now))[0];
 }
 
+/**
+ * Open plans before others; of those the ones that nobody waits for any more because their time is over, then the soonest overdue.
+ * What ended last comes first of the rest.
+ */
+export const soonestFirst = [
+  desc(plan.open),
+  sql`(SELECT min(${deadline.dueAt}) FROM ${deadline} WHERE ${deadline.plan} = ${plan.id}
+    AND ${deadline.open} AND ${deadline.kind} = 'overdue') ASC NULLS FIRST`,
+  desc(plan.updatedAt),
+  asc(plan.id),
+];
+
 export interface Page {
   plans: PlanView[];
   /** Plans in all, and from where the next page goes on. */
@@ -138,7 +150,7 @@ export async function viewPlans(
     .select()
     .from(plan)
     .where(which)
-    .orderBy(desc(plan.open), desc(plan.updatedAt), asc(plan.id))
+    .orderBy(...soonestFirst)
     .limit(most)
     .offset(from);
   const views = await viewRows(db, rows, now, spoilt);

@@ -1,0 +1,34 @@
+import { and, asc, eq, gt, lt, ne } from 'drizzle-orm';
+import type { Merged } from '@escale/core/model';
+import { command, device, session } from '../db/schema';
+import type { Db } from '../db/open';
+import type { Principal } from '../principal';
+import type { Command } from './command';
+
+/**
+ * What other devices had changed in a thing between what this one had in its hand and its own change. By what is on record, so
+ * that a second sending of a change that was done hears the same.
+ */
+export async function mergedInto(
+  db: Db,
+  { household }: Principal,
+  { id, thing, baseVersion, device: own, deed }: Command,
+): Promise<Merged | undefined> {
+  if (deed.kind !== 'patch') return undefined;
+  const [mine] = await db.select({ version: command.version }).from(command).where(eq(command.id, id));
+  if (!mine || mine.version <= baseVersion + 1) return undefined;
+  const between = and(gt(command.version, baseVersion), lt(command.version, mine.version));
+  const others = await db
+    .select({ touches: command.touches, called: session.name, named: device.name })
+    .from(command)
+    .leftJoin(session, and(eq(session.device, command.device), eq(session.household, household)))
+    .leftJoin(device, eq(device.id, command.device))
+    .where(and(eq(command.household, household), eq(command.thing, thing), between, ne(command.device, own)))
+    .orderBy(asc(command.version));
+  if (others.length === 0) return undefined;
+  const once = (words: string[]) => [...new Set(words)];
+  return {
+    by: once(others.map(({ called, named }) => called ?? named ?? '')).filter((name) => name !== ''),
+    fields: once(others.flatMap(({ touches }) => touches)),
+  };
+}
