@@ -84,7 +84,7 @@ test('a whole life with three browsers and real mail: filed, accepted, offline t
       await server.stop('SIGKILL');
       await crew.getByRole('button', { name: 'I’m fine' }).first().click();
       await crew.getByRole('button', { name: /^Home stays/ }).click();
-      await expect(crew.getByText(/^Not sent: the alarm stands/)).toBeVisible();
+      await expect(crew.getByText(/^Not sent: your contacts are told/)).toBeVisible();
       await server.start();
       await server.setClock(times.leave + (30 + n) * MIN);
       await expect

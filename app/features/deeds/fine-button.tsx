@@ -21,7 +21,7 @@ interface Props {
   wet?: boolean;
 }
 
-/** “I’m fine”: it asks when you will be home, and moves the alarm at most; it never ends the watch. */
+/** “I’m fine”: it asks when you will be home, and moves the hours at most; it never ends the watch. */
 export function FineButton({ plan, now, busy, wet = false }: Props) {
   const [open, setOpen] = useState(false);
   return (

@@ -18,7 +18,7 @@ export const ASHORE = {
   earlyYes: 'Yes, we have left',
 } as const;
 
-/** “I’m fine”: a sign of life, and the hour that the alarm goes by from then on. */
+/** “I’m fine”: a sign of life, and the hour at which those ashore are told from then on. */
 export const FINE = {
   button: 'I’m fine',
   title: 'All well. When will you be home?',
@@ -26,8 +26,9 @@ export const FINE = {
   half: 'Half an hour later, {home:clock}',
   other: 'Home by another time',
   time: 'Home by',
-  moved: 'Home by {home:day} {home:clock}; the alarm then stands at {overdue:day} {overdue:clock}.',
-  follows: 'The alarm stands at {overdue:clock} until this is through. The watch goes on either way.',
+  moved:
+    'Home by {home:day} {home:clock}; not back, your contacts are told at {overdue:day} {overdue:clock}.',
+  follows: 'Until this is through they are told at {overdue:clock}. The watch goes on either way.',
   why: 'Why, for your contacts',
   whyAsked: 'Home was put off {n} times. Your contacts are owed a word why.',
   needed: 'First say why, above.',
@@ -37,7 +38,7 @@ export const FINE = {
   said: 'a check-in',
   saidLater: 'that you will be home at {home:clock}',
   unsent:
-    'Not sent: the alarm stands at {overdue:day} {overdue:clock}. Ring your contacts if there is no signal.',
+    'Not sent: your contacts are told at {overdue:day} {overdue:clock} that you are not back. Ring your contacts if there is no signal.',
 } as const;
 
 /** In trouble, and what is sealed. */

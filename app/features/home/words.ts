@@ -4,5 +4,5 @@ export const CLOSE = {
   saidStayed: 'You said that nobody went.',
   ended: 'The plan ended {at:day} {at:clock}.',
   none: 'No float plan is open for this trip.',
-  due: 'Due home {home:day} {home:clock}; the alarm stands at {overdue:day} {overdue:clock}.',
+  due: 'Due home {home:day} {home:clock}; not back, your contacts are told at {overdue:day} {overdue:clock}.',
 } as const;

@@ -79,7 +79,7 @@ export const PLAN = {
     'The club does not look on: this household belongs to none, or joined it after this was filed. Send the change once it has.',
   heard: 'A later time home in a change has to be accepted again.',
   moves:
-    'Later than planned, with nothing else changed: “I’m fine” moves the alarm. Whoever accepted need not accept again.',
+    'Later than planned, with nothing else changed: “I’m fine” moves the hours. Whoever accepted need not accept again.',
   clock:
     'Filing starts a clock on the server. It acts if you are not home by {overdue:clock}. Escale never rings a rescue service by itself.',
   clockUnknown:

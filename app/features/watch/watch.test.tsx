@@ -157,7 +157,7 @@ describe('under way with a plan', () => {
     expect(screen.getByText(/send a change first/)).toBeTruthy();
     await user.click(screen.getByRole('button', { name: 'I’m fine' }));
     // The alarm that stands is said, and nothing of it is ended by a tap beside.
-    expect(screen.getByText(/The alarm stands at 18:00 until this is through/)).toBeTruthy();
+    expect(screen.getByText(/Until this is through they are told at 18:00/)).toBeTruthy();
     await user.click(screen.getByRole('button', { name: 'Half an hour later, 17:30' }));
     await waitFor(() => expect(deeds()).toEqual(['later']));
     expect(server.sent.at(-1)?.body).toMatchObject({ home: new Date(NOW + 2.5 * H).toISOString() });
@@ -202,7 +202,7 @@ describe('under way with a plan', () => {
     fireEvent.change(screen.getByLabelText('Home by'), { target: { value: '19:10' } });
     expect(await screen.findByText(/Home by Fri 15 May 19:10/)).toBeTruthy();
   });
-  test('late: home can’t stay; without signal it says at what hour the alarm stands', async () => {
+  test('late: home can’t stay; without signal it says at what hour those ashore are told', async () => {
     const times = { ...plan('late').times, home: NOW - H / 2, overdue: NOW + H / 2 };
     server.plans = [plan('late', { times, events: [{ seq: 1, plan: 'p', kind: 'under-way', at: NOW - H }] })];
     show(<UnderWay />, { trip: TRIP });
@@ -210,7 +210,7 @@ describe('under way with a plan', () => {
     expect(screen.queryByRole('button', { name: /Home stays/ })).toBeNull();
     server.up = false;
     await user.click(screen.getByRole('button', { name: 'Half an hour later, 15:30' }));
-    expect(await screen.findByText(/Not sent: the alarm stands at Mon 11 May 15:30/)).toBeTruthy();
+    expect(await screen.findByText(/Not sent: your contacts are told at Mon 11 May 15:30/)).toBeTruthy();
   });
 });
 
@@ -226,7 +226,7 @@ describe('home', () => {
     expect(close.getAttribute('aria-disabled')).not.toBe('true');
     await user.click(close);
     await user.click(await screen.findByRole('button', { name: 'Yes, everyone is ashore' }));
-    expect(await screen.findByText(/Not sent: the alarm stands at Mon 11 May 18:00/)).toBeTruthy();
+    expect(await screen.findByText(/Not sent: your contacts are told at Mon 11 May 18:00/)).toBeTruthy();
     expect(screen.getByRole('button', { name: 'Undo' })).toBeTruthy();
     expect(close.getAttribute('aria-disabled')).toBe('true');
   });

@@ -22,6 +22,7 @@ import { healthOf } from '../watch/health';
 import { newsDesk } from '../watch/news';
 import type { Watch } from '../watch/watcher';
 import { backdropOf, originsOf, type Backdrop } from './backdrop';
+import { barePage } from './bare-page';
 import { clubs } from './clubs';
 import { contactPage } from './contact-page';
 import { door, doorKeeping, entrance } from './door';
@@ -36,6 +37,7 @@ import { households } from './households';
 import { notFound, onError, parse, Problem } from './problem';
 import { photos } from './photos';
 import { streams } from './stream';
+import { stylesIn, stylesOf } from './styles';
 import { things } from './things';
 import { unchanged } from './unchanged';
 import { clockOf, isKeeper, isLetIn, notLetIn, whoOf } from './who';
@@ -108,7 +110,11 @@ export function httpApp(services: Services, below: Below): Express {
         directives: {
           'upgrade-insecure-requests': null,
           'script-src': ["'self'"],
-          'style-src': ["'self'", "'unsafe-inline'"],
+          'style-src': [
+            "'self'",
+            ...stylesOf(barePage('', '')),
+            ...(appFolder ? stylesIn(join(appFolder, INDEX)) : []),
+          ],
           'img-src': ["'self'", 'data:', 'blob:', ...originsOf(below.backdrop)],
           'font-src': ["'self'"],
           'worker-src': ["'self'", 'blob:'],
@@ -299,6 +305,7 @@ const ready = (folder: string, serveStatic: expressStaticGzip.ExpressStaticGzipO
     ...(serveStatic ? { serveStatic } : {}),
   });
 
+const INDEX = 'index.html';
 function files(app: Express, folder: string): void {
   const forever = { immutable: true, maxAge: '1y', dotfiles: 'allow' as const };
   app.use('/_expo', ready(join(folder, '_expo'), forever));
@@ -312,7 +319,7 @@ function files(app: Express, folder: string): void {
         ),
     }),
   );
-  const page = join(folder, 'index.html');
+  const page = join(folder, INDEX);
   app.get('/{*path}', (req, res, next) => {
     // Only a page falls back to the application; a missing file is missing.
     if (!req.accepts('html') || /\.\w+$/.test(req.path) || !existsSync(page)) return next();

@@ -1,6 +1,8 @@
+import { createHash } from 'node:crypto';
 import { afterAll, beforeAll, beforeEach, describe, expect, test } from '@jest/globals';
 import { demoBundle } from '@escale/core/formats';
 import type { Merged } from '@escale/core/model';
+import { barePage } from './bare-page';
 import { BOAT, makeWorld, NOW, uuid, TRIP, WHISTLE, type World } from '../../test/world';
 
 let world: World;
@@ -319,7 +321,13 @@ describe('strangers', () => {
   });
   test('the page can’t be framed or run a stranger’s script, and answers are not cached', async () => {
     const answer = await get({ Host: 'localhost' });
-    expect(answer.headers['content-security-policy']).toContain("script-src 'self'");
+    const policy = String(answer.headers['content-security-policy']);
+    expect(policy).toContain("script-src 'self'");
+    // No style of anybody else’s: those of our pages stand in it by their hash.
+    expect(policy).not.toContain('unsafe-inline');
+    const hash = /'sha256-([\w+/=]+)'/.exec(policy)?.[1];
+    const [, css] = /<style>([\s\S]*?)<\/style>/.exec(barePage('', '')) ?? [];
+    expect(hash).toBe(createHash('sha256').update(css).digest('base64'));
     expect(answer.headers['cache-control']).toBe('no-store');
   });
 });

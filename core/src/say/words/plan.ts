@@ -156,7 +156,7 @@ export const PLAN_WORDS = {
   'remind.turn': '{title}: turn back now, to be home at {home:clock}',
   'remind.check-in': '{title}: the check-in you promised is now',
   'remind.home':
-    '{title}: home is now. Say that you are, or how much later; the alarm stands at {overdue:clock}',
+    '{title}: home is now. Say that you are, or how much later; your contacts are told at {overdue:clock}',
   'remind.overdue': '{title}: overdue. Say how you are',
   'message.filed':
     '{skipper} filed a float plan with you: {title}. Home {home:day} {home:clock}, overdue {overdue:day} {overdue:clock}. Open and accept: {link}',
