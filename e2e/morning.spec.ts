@@ -94,6 +94,7 @@ test('pack: ready backwards, ticks shared with another phone', async ({ go, brow
 
 test('the float plan is filed, rings the contact, is accepted on her page', async ({ go, server }) => {
   const page = await go(`${TRIP}/pack/float-plan`);
+  await page.getByRole('button', { name: 'What they see' }).click();
   await expect(page.getByText(/This is the float plan of Rowan Pike/)).toBeVisible();
   await page.getByRole('button', { name: 'File', exact: true }).dblclick();
   await expect(page.getByText('Filed, version 1')).toBeVisible();

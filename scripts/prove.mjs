@@ -45,7 +45,7 @@ for (const row of bench.stdout
 
 lines.push('', '## Crashes and many plans', '');
 let failed = bench.status !== 0;
-for (const proof of ['prove-clock', 'prove-watch', 'prove-kills', 'prove-restore']) {
+for (const proof of ['prove-clock', 'prove-watch', 'prove-crowd', 'prove-kills', 'prove-restore']) {
   const { status, stdout, stderr } = node(['--import', 'tsx', `scripts/${proof}.mts`]);
   for (const line of stdout.trim().split('\n')) note(`- ${line}`);
   failed ||= status !== 0;

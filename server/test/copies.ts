@@ -2,13 +2,13 @@ import { sql, type SQL } from 'drizzle-orm';
 import { v7 as uuid } from 'uuid';
 import type { Db } from '../src/db/open';
 
-/** Copies of a filed plan under other ids, overdue at an instant, or each at its own; of its household, or of several in turn. */
+/** Copies of a filed plan under other ids, overdue at an instant, or each at its own; of its household, or of several in turn. `bare`: without what they were computed from, which no page reads. */
 export async function copies(
   db: Db,
   of: string,
   n: number,
   at: number | ((i: number) => number),
-  { club, households }: { club?: string; households?: string[] } = {},
+  { club, households, bare = false }: { club?: string; households?: string[]; bare?: boolean } = {},
 ): Promise<string[]> {
   const due = Array.from({ length: n }, (_, i) =>
     new Date(typeof at === 'number' ? at : at(i)).toISOString(),
@@ -26,7 +26,7 @@ export async function copies(
     FROM plan, ${made} WHERE plan.id = ${of}`);
   await db.execute(sql`
     INSERT INTO plan_version (plan, version, inputs, assessment, sheet, contacts, skipper, created_at, schema)
-    SELECT made.id, 1, inputs, assessment, sheet, contacts, skipper, created_at, schema
+    SELECT made.id, 1, ${bare ? sql`'{}'::jsonb` : sql`inputs`}, ${bare ? sql`'{}'::jsonb` : sql`assessment`}, sheet, contacts, skipper, created_at, schema
     FROM plan_version, ${made} WHERE plan_version.plan = ${of}`);
   await db.execute(sql`
     INSERT INTO plan_event (id, plan, kind, at, data, hash, schema)

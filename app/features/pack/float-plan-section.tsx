@@ -1,8 +1,9 @@
 import { useMemo, useState } from 'react';
+import { useLocalSearchParams } from 'expo-router';
 import { View } from 'react-native';
 import { TextInput } from 'react-native-paper';
 import { asRead, isOpen, wholeRow } from '@escale/core/floatplan';
-import type { PlanView, Sheet } from '@escale/core/model';
+import type { PlanView, Sheet, Trip } from '@escale/core/model';
 import { Button, Row } from '../../ui/button';
 import { Rule } from '../../ui/page';
 import { T } from '../../ui/text';
@@ -18,6 +19,7 @@ import { FineButton } from '../deeds/fine-button';
 import { Unsent } from '../deeds/unsent';
 import { answered } from '../deeds/words';
 import { Choice } from '../../ui/choice';
+import { Fold } from '../../ui/fold';
 import { ChangePlan } from '../trip/change-plan';
 import { ContactLinks } from './contact-links';
 import { StepsList } from './steps-list';
@@ -25,27 +27,35 @@ import { PLAN, SEEN } from './words';
 import { TextLink } from '../../ui/press';
 import { ShareSheet } from './share-sheet';
 
+/** What has a usual answer, or is asked of a longer day: a searcher is glad of it, and nobody has to begin with it. */
+const MORE = [
+  'alternatives',
+  'provisionHours',
+  'graceMinutes',
+  'alarmMinutes',
+  'sealSpot',
+  'toClub',
+] as const satisfies readonly (keyof Trip)[];
+
 /** Drafted from the trip; filing starts the clock on the server. */
 export function FloatPlanSection() {
-  const { trip, plan } = useTrip();
+  const { trip, plan, says } = useTrip();
+  const { at } = useLocalSearchParams<{ at?: string }>();
   const open = plan !== undefined && isOpen(plan.state);
+  const left = MORE.filter((field) => trip[field] === undefined).length;
   return (
     <View style={{ gap: 18 }}>
       {open ? <Filed plan={plan} /> : null}
-      <TripForm
-        fields={[
-          'contacts',
-          'graceMinutes',
-          'alarmMinutes',
-          'ifLate',
-          'parked',
-          'alternatives',
-          'provisionHours',
-          'sealSpot',
-          'toClub',
-        ]}
-      />
+      <TripForm fields={['contacts']} />
       <TextLink href={newOnTrip('contact', trip.id, 'pack/float-plan')}>A new contact</TextLink>
+      <TripForm fields={['ifLate', 'parked']} />
+      <Fold
+        title={PLAN.more}
+        note={says(PLAN.left, { n: left })}
+        begin={MORE.some((field) => at === `/${field}`)}
+      >
+        <TripForm fields={MORE} />
+      </Fold>
       <Draft
         key={`${plan?.id ?? trip.id} ${plan?.version ?? 0} ${open}`}
         amends={open ? plan.id : undefined}
@@ -105,14 +115,17 @@ function Draft({ amends }: { amends: string | undefined }) {
   };
   return (
     <View style={{ gap: 10 }}>
-      <T as="section" heading={3}>
-        {amends ? 'The sheet as it would be now' : 'The sheet'}
-      </T>
+      {amends ? (
+        <T as="section" heading={3}>
+          The sheet as it would be now
+        </T>
+      ) : null}
       {sheet ? (
         <>
           <DraftSteps />
-          <AsSeen sheet={sheet} />
-          <ShareSheet sheet={sheet} trip={trip.id} />
+          <Fold title={SEEN.title}>
+            <AsSeen sheet={sheet} />
+          </Fold>
         </>
       ) : (
         <T as="soft">{PLAN.lacks}</T>
@@ -140,6 +153,7 @@ function Draft({ amends }: { amends: string | undefined }) {
             ? says(PLAN.clock, { overdue: assessment.schedule.overdue })
             : PLAN.clockUnknown}
       </T>
+      {sheet ? <ShareSheet sheet={sheet} trip={trip.id} /> : null}
     </View>
   );
 }
@@ -167,9 +181,6 @@ function AsSeen({ sheet }: { sheet: Sheet }) {
   const read = useMemo(() => asRead(sheet, late), [sheet, late]);
   return (
     <View style={{ gap: 8 }}>
-      <T as="section" heading={3}>
-        {SEEN.title}
-      </T>
       <Choice
         label={SEEN.title}
         options={[

@@ -68,6 +68,8 @@ export const BEFOREHAND = {
 } as const;
 
 export const PLAN = {
+  more: 'More for the sheet',
+  left: '{n} left out',
   lacks: 'A boat, a crew, a water, a contact and a time home are needed before anything can be filed.',
   filed: 'Filed, version {version}',
   times:

@@ -215,6 +215,7 @@ describe('edited in place', () => {
 
 test('float plan: the sheet as the contact will read it; pressed twice it is filed once', async () => {
   show(<FloatPlanSection />, { trip: TRIP });
+  await user.click(await screen.findByRole('button', { name: 'What they see' }));
   expect(await screen.findByText(/This is the float plan of Rowan Pike/)).toBeTruthy();
   await user.dblClick(screen.getByRole('button', { name: 'File' }));
   await waitFor(() => expect(server.sent.filter((s) => s.path === '/api/plans').length).toBeGreaterThan(0));

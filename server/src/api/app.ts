@@ -195,6 +195,10 @@ function apiOf(services: Services, below: Below, sessions: Sessions, ends: (() =
   );
   const { routes, end } = streams(news, sessions.isHashOut);
   ends.push(end);
+  api.use((req, res, next) => {
+    if (req.method === 'POST') res.on('finish', news.hurry);
+    next();
+  });
   // Before what looks at whole answers: a stream has no end to look at.
   api.use(routes);
   api.use(unchanged);

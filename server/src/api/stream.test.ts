@@ -1,7 +1,7 @@
 import { once } from 'node:events';
 import { get, type IncomingMessage, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
-import { afterAll, beforeAll, beforeEach, describe, expect, test } from '@jest/globals';
+import { afterAll, beforeAll, beforeEach, describe, expect, jest, test } from '@jest/globals';
 import request from 'supertest';
 import { makeWorld, TRIP, uuid, type World } from '../../test/world';
 import { makeDoor, type Door } from '../door/door';
@@ -122,6 +122,21 @@ describe('news as they happen', () => {
     const plans = ours.filter((one) => one.startsWith('plans'));
     expect(plans).toHaveLength(3);
     expect(new Set(plans).size).toBe(3);
+    desk.stop();
+    await end();
+  }, 20_000);
+  test('what was written here is told at once, in one look however much it was; where nobody listens nothing is asked', async () => {
+    const desk = newsDesk(world.db, NEVER);
+    const plan = await world.file();
+    const asked = jest.spyOn(world.db, 'select');
+    desk.hurry();
+    expect(asked).not.toHaveBeenCalled();
+    asked.mockRestore();
+    const told = new Promise((heard) => desk.listen('01890000-0000-7000-8000-00000000ffff', heard));
+    await desk.look();
+    await world.deed(plan.id, 'check-in', { id: uuid() });
+    for (let i = 0; i < 5; i += 1) desk.hurry();
+    expect(await told).toMatchObject({ about: 'plans' });
     desk.stop();
     await end();
   }, 20_000);

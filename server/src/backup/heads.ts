@@ -7,6 +7,9 @@ import type { Heads } from '../plans/chain';
 /** Rows of another server may become visible a little later than their numbers. */
 const BEHIND = 500;
 
+/** Lines written in one go. */
+const LINES = 1000;
+
 type Head = { seq: number; hash: string };
 
 /**
@@ -43,7 +46,9 @@ export class HeadsFile {
     // Put in order beside its place, so that a kill leaves the old or the new one.
     const to = how === 'w' ? `${this.file}.making` : this.file;
     const fd = openSync(to, how, 0o600);
-    for (const [plan, { seq, hash }] of heads) writeSync(fd, `${plan} ${seq} ${hash}\n`);
+    const lines = heads.map(([plan, { seq, hash }]) => `${plan} ${seq} ${hash}\n`);
+    for (let from = 0; from < lines.length; from += LINES)
+      writeSync(fd, lines.slice(from, from + LINES).join(''));
     fsyncSync(fd);
     closeSync(fd);
     if (how === 'w') renameSync(to, this.file);

@@ -1,8 +1,9 @@
 import { appendFileSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { afterAll, beforeAll, beforeEach, expect, test } from '@jest/globals';
+import { afterAll, beforeAll, beforeEach, expect, jest, test } from '@jest/globals';
 import { sql } from 'drizzle-orm';
+import { copies } from '../../test/copies';
 import { makeWorld, type World } from '../../test/world';
 import { keepMemory, type Keeper } from './keeper';
 
@@ -39,6 +40,20 @@ test('heads are noted outside; a record whose end was cut while nobody looked is
   expect(third.kept().broken).toBe(1);
   expect(await third.verify()).toEqual([{ plan: plan.id, what: 'its end is missing' }]);
   await third.stop();
+  rmSync(folder, { recursive: true });
+});
+test('who ends the server does not wait for a look through all records, and what was not looked at is not noted', async () => {
+  const plan = await world.file();
+  const ids = await copies(world.db, plan.id, 500, plan.times.overdue);
+  const asked = jest.spyOn(world.db, 'select');
+  const errors = jest.spyOn(world.services.log, 'error');
+  await keepMemory(world.services, folder).stop();
+  // A look at each of them asks at least once.
+  expect(asked.mock.calls.length).toBeLessThan(ids.length / 10);
+  expect(errors).not.toHaveBeenCalled();
+  expect(readFileSync(join(folder, 'heads'), 'utf8')).toBe('');
+  asked.mockRestore();
+  errors.mockRestore();
   rmSync(folder, { recursive: true });
 });
 test('a memory is copied at the start, and one that could not be for a day is stale', async () => {

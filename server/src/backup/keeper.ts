@@ -84,25 +84,33 @@ export function keepMemory(
   let broken: Broken[] = [];
   let versions: Broken[] = [];
   /** Filed versions are large: of plans that nothing has happened to since, what was found before stands. */
+  const ending = new AbortController();
   const look = async (since?: Date) => {
-    const found = await brokenVersions(db, since);
+    const { signal } = ending;
+    const found = await brokenVersions(db, { ...(since ? { since } : {}), signal });
     const before = since ? versions.filter((v) => !found.some((f) => f.plan === v.plan)) : [];
     versions = [...before, ...found];
-    broken = [...(await brokenChains(db, heads.heads())), ...versions];
+    broken = [...(await brokenChains(db, heads.heads(), { signal })), ...versions];
     for (const one of broken) log.error(one, 'the record of a plan does not hold together');
     return broken;
   };
-  const said = (what: string) => (error: unknown) => log.error({ err: error }, what);
+  const said = (what: string) => (error: unknown) => {
+    if (!ending.signal.aborted) log.error({ err: error }, what);
+  };
   // What was erased and is there again came by a copy; a plan that was open in it may have ended since.
   const forget = () => eraseAgain(db, erasedIn(erased), now());
   // Before anything is noted anew: what is missing now was there when it was noted.
+  let interrupted = false;
   const first = look()
     .then(() => heads.note(db))
-    .catch(said('the records could not be looked through'))
+    .catch((error: unknown) => {
+      interrupted = ending.signal.aborted;
+      said('the records could not be looked through')(error);
+    })
     .then(forget)
     .then(() => undefined, said('what was erased could not be erased again'));
   const noting = repeat(
-    () => first.then(() => heads.note(db)),
+    () => first.then(() => (interrupted ? undefined : heads.note(db))),
     HEADS_EVERY,
     said('the heads could not be noted'),
   );
@@ -142,8 +150,9 @@ export function keepMemory(
     erased: (gone) => noteErased(erased, gone),
     verify: () => look(),
     stop: async () => {
-      await Promise.all([noting.stop(), copying.stop(), looking.stop(), tidying.stop()]);
-      await heads.note(db);
+      ending.abort();
+      await Promise.all([first, noting.stop(), copying.stop(), looking.stop(), tidying.stop()]);
+      if (!interrupted) await heads.note(db);
     },
   };
 }

@@ -36,14 +36,28 @@ export type Heads = ReadonlyMap<string, { seq: number; hash: string }>;
  * Does every plan's record hold together: each event follows from the one before, what was written with it stands as it was
  * written, and it reaches as far as was noted outside?
  */
-export async function brokenChains(db: Db, heads: Heads = new Map()): Promise<Broken[]> {
+export async function brokenChains(
+  db: Db,
+  heads: Heads = new Map(),
+  { signal }: Looking = {},
+): Promise<Broken[]> {
   const broken: Broken[] = [];
   const ids = await planIds(db);
-  const gone = [...heads.keys()].filter((id) => !ids.includes(id));
+  const there = new Set(ids);
+  const gone = [...heads.keys()].filter((id) => !there.has(id));
   for (const id of gone) broken.push({ plan: id, what: 'its end is missing' });
-  for (let from = 0; from < ids.length; from += AT_ONCE)
+  for (let from = 0; from < ids.length; from += AT_ONCE) {
+    signal?.throwIfAborted();
     broken.push(...(await brokenIn(db, ids.slice(from, from + AT_ONCE), heads)));
+  }
   return broken;
+}
+
+export interface Looking {
+  /** Only plans that something happened to since then. */
+  since?: Date;
+  /** Who ends the server does not wait for a look through a hundred thousand records: it throws what the signal says. */
+  signal?: AbortSignal;
 }
 
 async function planIds(db: Db, since?: Date): Promise<string[]> {
@@ -111,14 +125,12 @@ function messagesOf(id: string, rows: EventRow[], there: Map<string, string>): B
   return undefined;
 }
 
-/**
- * Filed versions are large: they are held against their hashes one plan at a time.
- * @param since only of plans that something happened to since then
- */
-export async function brokenVersions(db: Db, since?: Date): Promise<Broken[]> {
+/** Filed versions are large: they are held against their hashes one plan at a time. */
+export async function brokenVersions(db: Db, { since, signal }: Looking = {}): Promise<Broken[]> {
   const broken: Broken[] = [];
   const ids = await planIds(db, since);
   for (const id of ids) {
+    signal?.throwIfAborted();
     const rows = (await eventRows(db, [id])).get(id) ?? [];
     const { versions: bared } = baredIn(rows);
     const events = rows.filter((e) => e.sealed?.version);

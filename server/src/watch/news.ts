@@ -24,6 +24,8 @@ export interface NewsDesk {
   listen(household: string, heard: Heard): () => void;
   /** Looks now. Resolves when all that was written before it is told. */
   look(): Promise<void>;
+  /** Something was written here just now: who listens need not wait for the next look. */
+  hurry(): void;
   stop(): void;
 }
 
@@ -68,8 +70,17 @@ export function newsDesk(db: Db, every = EVERY, said: (error: unknown) => void =
     const id = about === 'plans' ? `${seq}.${at.things}` : `${at.plans}.${seq}`;
     for (const heard of listeners.get(household) ?? []) heard({ id, about });
   };
+  let hurried = false;
   return {
     look,
+    hurry() {
+      if (hurried || timer === undefined) return;
+      hurried = true;
+      looking = looking.then(() => {
+        hurried = false;
+        return lookOnce();
+      });
+    },
     listen(household, heard) {
       const of = listeners.get(household) ?? new Set<Heard>();
       listeners.set(household, of.add(heard));
