@@ -70,6 +70,7 @@ export const CHANGE = {
   button: 'Change of plan',
   title: 'What changes?',
   half: 'Home half an hour later, {home:clock}',
+  launch: 'We launch from {place} instead',
   land: 'We land at {place} instead',
   go: 'We go to {place} instead',
   all: 'Something else',

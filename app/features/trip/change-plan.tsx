@@ -12,7 +12,7 @@ import { useTrip } from './use-trip';
 /** So many places are offered; the others are on the chart. */
 const MOST = 4;
 
-/** A change of plan in two taps: home later, another landing, another way. The contacts read what changed. */
+/** A change of plan in two taps: home later, another ramp or landing, another way. The contacts read what changed. */
 export function ChangePlan({ plan, now, wet = false }: { plan: PlanView; now: number; wet?: boolean }) {
   const { trip, held, shed, says } = useTrip();
   const router = useRouter();
@@ -33,7 +33,13 @@ export function ChangePlan({ plan, now, wet = false }: { plan: PlanView; now: nu
       { op: 'set', pointer: '/halts', value: [{ ...(trip.halts[0] ?? NO_STAY), place: place.id }] },
     ] satisfies Patch[],
   }));
-  const changes = [...lands, ...goes];
+  // Who has left has left: another ramp is for those who are still ashore.
+  const leaves = plan.state === 'filed' ? offered(RAMPS, [trip.launch]) : [];
+  const launches = leaves.map((place) => ({
+    what: says(CHANGE.launch, { place: place.name }),
+    patch: [{ op: 'set', pointer: '/launch', value: place.id }] satisfies Patch[],
+  }));
+  const changes = [...launches, ...lands, ...goes];
   const half = halfHourLater(plan.times, now);
   const amend = async (patch: Patch[], what: string) => {
     setOpen(false);
@@ -86,6 +92,7 @@ export function ChangePlan({ plan, now, wet = false }: { plan: PlanView; now: nu
   );
 }
 
+const RAMPS: ReadonlySet<Place['kind']> = new Set(['launch']);
 const LANDS: ReadonlySet<Place['kind']> = new Set(['launch', 'haven']);
 const GOES: ReadonlySet<Place['kind']> = new Set(['ground', 'waypoint', 'haven']);
 const NO_STAY = { minutes: 0 };
