@@ -35,7 +35,8 @@ export function Way({
 }) {
   // A leg that is being dragged bends with the finger.
   const [bent, setBent] = useState<{ leg: number; at: Corner }>();
-  const grip = useMemo(() => gripOf(p), [p]);
+  // Each handle has one of its own, and keeps it.
+  const grips = useMemo(() => handles.map(() => gripOf(p)), [handles, p]);
   return (
     <>
       {way.slice(1).map((to, leg) => {
@@ -63,7 +64,7 @@ export function Way({
             <Marker
               key={`${leg} ${String(way[leg])} ${String(to)}`}
               position={handles[leg]}
-              icon={grip}
+              icon={grips[leg]}
               draggable
               // By keyboard a leg is led round from its card.
               keyboard={false}
@@ -104,8 +105,7 @@ function gripOf(p: Palette): L.DivIcon {
   element.setAttribute('aria-hidden', 'true');
   return L.divIcon({
     className: '',
-    // Each handle has one of its own.
-    html: element.outerHTML,
+    html: element,
     iconSize: [GRIP, GRIP],
     iconAnchor: [GRIP / 2, GRIP / 2],
   });

@@ -147,6 +147,10 @@ export function fold(events: PlanEvent[], now: number): Folded {
   };
 }
 
+/** Who was told that they are missing may have rung for help, and has to hear how to stand it down. */
+export const wereTold = (events: readonly PlanEvent[]): boolean => events.some((e) => TOLD.has(e.kind));
+const TOLD: ReadonlySet<EventKind> = new Set(['overdue', 'alarm', 'trouble', 'rung']);
+
 /** What ended the plan, unless it was taken back. */
 function ending(events: PlanEvent[]): PlanEvent | undefined {
   const last = events.findLast((e) => e.kind === 'closed' || e.kind === 'cancelled' || e.kind === 'reopened');

@@ -1,9 +1,9 @@
 import esc from 'escape-html';
-import { alarmAt, asRead, isOpen } from '@escale/core/floatplan';
+import { alarmAt, asRead, isOpen, wereTold } from '@escale/core/floatplan';
 import type { EventKind, PlanContact, PlanState, PlanView } from '@escale/core/model';
 import { clock, dayOf } from '@escale/core/say';
 import { wallTime, civilDate } from '@escale/core/earth';
-import { CLOCK_SKEW, wereTold } from '../plans/deeds';
+import { CLOCK_SKEW } from '../plans/deeds';
 import { driftSvg, type Drifts } from '../papers/drift';
 import { barePage } from './bare-page';
 

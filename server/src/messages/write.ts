@@ -58,11 +58,15 @@ export type MessageKind =
   | 'rung'
   | 'rung.others'
   | 'reopened'
-  | 'cancelled';
+  | 'cancelled'
+  | 'cancelled.alarmed'
+  | 'amended.alarmed'
+  | 'heard.home.alarmed';
 
 const WITH_LINK: ReadonlySet<MessageKind> = new Set([
   'filed',
   'amended',
+  'amended.alarmed',
   'later',
   'later.alarmed',
   'reopened',
@@ -74,6 +78,7 @@ const WITH_LINK: ReadonlySet<MessageKind> = new Set([
   'trouble',
   'trouble.by',
   'heard.home',
+  'heard.home.alarmed',
   'unsealed',
 ]);
 
@@ -99,6 +104,9 @@ export const URGENT: readonly MessageKind[] = [
   'later.alarmed',
   'closed.alarmed',
   'closed.by.alarmed',
+  'cancelled.alarmed',
+  'amended.alarmed',
+  'heard.home.alarmed',
 ];
 
 /** Of these somebody has to hear: where the contact can't be reached, the next is told. */

@@ -1,7 +1,7 @@
 import { eq } from 'drizzle-orm';
 import { v7 as uuidv7 } from 'uuid';
 import { wallToInstant } from '@escale/core/earth';
-import { fold, homeAt, filedTimes, isOpen, stillContacts } from '@escale/core/floatplan';
+import { fold, homeAt, filedTimes, isOpen, stillContacts, wereTold } from '@escale/core/floatplan';
 import type { EventKind, PlanContact, PlanEvent, PlanTimes } from '@escale/core/model';
 import { plan, type PlanRow } from '../db/schema';
 import type { Db } from '../db/open';
@@ -16,7 +16,7 @@ import {
 } from '../messages/write';
 import { Refusal } from '../refusal';
 import type { Services } from '../services';
-import { endPlan, fitHome, moveHome, setTripStatus, wereTold } from './deeds';
+import { endPlan, fitHome, moveHome, setTripStatus } from './deeds';
 import { appendEvent, eventsOf } from './events';
 import { toldOf } from './stored';
 import { viewPlan } from './view';
@@ -141,11 +141,16 @@ const WORDS: Record<Answer, (saying: Saying, moved: boolean) => Written> = {
     compose('acting', [crewOf(context), ...others], context, { contact: me.name }),
   heard: ({ me, context, others, said, events }, moved) =>
     moved
-      ? compose('heard.home', [crewOf(context), ...others], context, {
-          contact: me.name,
-          reason: reasonOf(said),
-          was: fold(events, context.now).times.home,
-        })
+      ? compose(
+          wereTold(events) ? 'heard.home.alarmed' : 'heard.home',
+          [crewOf(context), ...others],
+          context,
+          {
+            contact: me.name,
+            reason: reasonOf(said),
+            was: fold(events, context.now).times.home,
+          },
+        )
       : compose('heard', [crewOf(context)], context, { contact: me.name, reason: reasonOf(said) }),
   trouble: ({ me, context, others, said, call }) =>
     both(

@@ -11,6 +11,7 @@ import {
   positionText,
   stillContacts,
   timesLater,
+  wereTold,
 } from '@escale/core/floatplan';
 import {
   schemaOf,
@@ -165,6 +166,7 @@ function wordsOf(doing: Doing, contacts: Addressee[]): Written {
     case 'closed':
       return compose(told ? 'closed.alarmed' : 'closed', contacts, context);
     case 'cancelled':
+      return compose(told ? 'cancelled.alarmed' : 'cancelled', contacts, context);
     case 'reopened':
     case 'unsealed':
       return compose(deed.kind, contacts, context);
@@ -211,11 +213,6 @@ async function reopen(tx: Db, { row, context }: Doing): Promise<void> {
   await setDeadlines(tx, row.id, context.times, context.now);
 }
 
-/** Who was told that they are missing may have rung for help, and has to hear how to stand it down. */
-export function wereTold(events: PlanEvent[]): boolean {
-  return events.some((e) => TOLD.has(e.kind));
-}
-
 export async function endPlan(tx: Db, row: Row, now: number): Promise<void> {
   await tx
     .update(plan)
@@ -224,8 +221,6 @@ export async function endPlan(tx: Db, row: Row, now: number): Promise<void> {
   await tx.update(deadline).set({ open: false }).where(eq(deadline.plan, row.id));
   await endLinks(tx, row.id, now + LINK_AFTER_END);
 }
-
-const TOLD: ReadonlySet<EventKind> = new Set(['overdue', 'alarm', 'trouble', 'rung']);
 
 export async function setTripStatus(
   tx: Db,

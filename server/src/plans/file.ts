@@ -1,5 +1,13 @@
 import { and, eq } from 'drizzle-orm';
-import { companyOf, fold, isOpen, sheetChanges, sheetFrom, stillContacts } from '@escale/core/floatplan';
+import {
+  companyOf,
+  fold,
+  isOpen,
+  sheetChanges,
+  sheetFrom,
+  stillContacts,
+  wereTold,
+} from '@escale/core/floatplan';
 import {
   schemaOf,
   type Assessment,
@@ -163,7 +171,8 @@ async function freeze(
   const kind = row ? 'amended' : 'filed';
   const was = row && (await toldOf(tx, id, row.version)).sheet;
   const changes = was ? sheetChanges(was, draft.sheet) : [];
-  const written = compose(kind, stillContacts(draft.contacts, events), context, {
+  const words = row && wereTold(events) ? 'amended.alarmed' : kind;
+  const written = compose(words, stillContacts(draft.contacts, events), context, {
     reason: request.reason ?? '',
     ...(row ? { changes: changes.slice(0, CHANGES_SAID).join('; ') } : {}),
   });

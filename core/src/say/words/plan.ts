@@ -162,6 +162,8 @@ export const PLAN_WORDS = {
     '{skipper} filed a float plan with you: {title}. Home {home:day} {home:clock}, overdue {overdue:day} {overdue:clock}. Open and accept: {link}',
   'message.amended':
     '{skipper} changed the plan {title}: home now {home:day} {home:clock}, overdue {overdue:day} {overdue:clock}. {reason} Changed: {changes}. Open and accept: {link}',
+  'message.amended.alarmed':
+    '{skipper} changed the plan {title}: home now {home:day} {home:clock}, overdue {overdue:day} {overdue:clock}. {reason} Changed: {changes}. If you have rung for help, ring again and say what has changed. Open and accept: {link}',
   'message.subject': 'Float plan: {first}',
   'message.subject.urgent': 'ACT NOW. {head}',
   'message.where': 'They are at {position}.',
@@ -178,6 +180,8 @@ export const PLAN_WORDS = {
   'message.heard': '{contact} says that they heard from you about {title}. {reason} Nothing was moved.',
   'message.heard.home':
     '{contact} heard from {skipper}: home {home:day} {home:clock} instead of {was:clock}, overdue only from {overdue:day} {overdue:clock}. {reason} Plan: {link}',
+  'message.heard.home.alarmed':
+    '{contact} heard from {skipper}: home {home:day} {home:clock} instead of {was:clock}, overdue only from {overdue:day} {overdue:clock}. {reason} If you have rung for help, ring again and say what was heard, and when. Plan: {link}',
   'message.unsealed': '{skipper} opened what was sealed on the plan {title}. Plan: {link}',
   'message.unanswered':
     '{contact} was told about {title} and has not answered. You are the next: {skipper} was due {home:day} {home:clock}. {first} Sheet: {link}',
@@ -226,6 +230,8 @@ export const PLAN_WORDS = {
   'message.reopened':
     '{skipper} took that back: the watch over {title} goes on. Home {home:clock}, overdue {overdue:clock}. Plan: {link}',
   'message.cancelled': '{skipper} did not go. The plan {title} is cancelled.',
+  'message.cancelled.alarmed':
+    '{skipper} did not go. The plan {title} is cancelled. If you have rung for help, ring again now and say that nobody is missing.',
   'mayday.open': 'Mayday, mayday, mayday. This is {name}, {name}, {name}.',
   'mayday.position.device': 'My position is {position}',
   'mayday.position.plan': 'By my plan I am near {position}, not measured',
