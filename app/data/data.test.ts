@@ -2,6 +2,7 @@ import { applyPatch } from '@escale/core/formats/pointer';
 import frozenThings from '../../core/src/model/frozen/things-1.json';
 import { demoBundle } from '@escale/core/formats';
 import { THINGS, type Mend } from '@escale/core/model';
+import { phrase } from '@escale/core/say';
 import { assess } from '@escale/core/trip';
 import { fresh, type fakeServer, NOW, TRIP, tripOf } from '../test/world';
 import { SECTIONS } from '../features/trip/sections';
@@ -112,6 +113,11 @@ describe('every mend leads somewhere', () => {
     }
     return found;
   }
+  test('from the section itself to the place of its deed', () => {
+    const file = { label: phrase('plan.none.mend'), open: 'pack/float-plan' as const };
+    expect(mendHref(file, TRIP, 'pack/kit')).toBe(`/trips/${TRIP}/pack/float-plan`);
+    expect(mendHref(file, TRIP, 'pack/float-plan')).toBe(`/trips/${TRIP}/pack/float-plan?at=%2Fdeed`);
+  });
   test('to a route and a field that is there, or a deed', () => {
     const all = mends();
     expect(all.length).toBeGreaterThan(200);

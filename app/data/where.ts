@@ -74,7 +74,8 @@ export function fieldHref({ type, id, pointer }: FieldRef): string | undefined {
 /** Where a mend leads, or undefined for one that is done on the spot; from what is added one comes back to where one was. */
 export function mendHref(mend: Mend, trip: string, from: SectionId): string | undefined {
   if ('go' in mend) return fieldHref(mend.go);
-  if ('open' in mend) return sectionHref(trip, mend.open);
+  // Where one is already, the button goes on to where it is done.
+  if ('open' in mend) return `${sectionHref(trip, mend.open)}${mend.open === from ? DONE_HERE : ''}`;
   if ('add' in mend) {
     const asked = new URLSearchParams({ kind: mend.add.kind });
     if (mend.add.borrowed) asked.set('at', '/borrowedFrom');
@@ -83,6 +84,10 @@ export function mendHref(mend: Mend, trip: string, from: SectionId): string | un
   }
   return undefined;
 }
+
+/** What a section calls the place of its own main deed. */
+export const DEED = '/deed';
+const DONE_HERE = `?at=${encodeURIComponent(DEED)}`;
 
 /** The id of the element that edits a field, for `?at=`. */
 export const fieldId = (pointer: string) => `field${pointer.replaceAll('/', '-')}`;

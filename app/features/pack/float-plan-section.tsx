@@ -11,6 +11,8 @@ import { usePalette } from '../../ui/theme';
 import { MS } from '@escale/core/units';
 import { useNow, useOutbox } from '../../data/hooks';
 import { file, newId } from '../../data/outbox';
+import { DEED, fieldId } from '../../data/where';
+import { useGoTo } from '../forms/go-to';
 import { TripForm } from '../trip/trip-form';
 import { useTrip } from '../trip/use-trip';
 import { draftSheet } from './draft-sheet';
@@ -41,6 +43,7 @@ const MORE = [
 export function FloatPlanSection() {
   const { trip, plan, says } = useTrip();
   const { at } = useLocalSearchParams<{ at?: string }>();
+  useGoTo(at === DEED ? at : undefined);
   const open = plan !== undefined && isOpen(plan.state);
   const left = MORE.filter((field) => trip[field] === undefined).length;
   return (
@@ -140,12 +143,14 @@ function Draft({ amends }: { amends: string | undefined }) {
           maxLength={400}
         />
       ) : null}
-      <Row>
-        <Button kind="main" cant={lacks && PLAN.lacks} busy={waiting} onPress={send}>
-          {amends ? 'Send the change' : 'File'}
-        </Button>
-        {waiting ? <T as="soft">Waiting for signal: nothing is filed until it is through.</T> : null}
-      </Row>
+      <View nativeID={fieldId(DEED)} tabIndex={-1}>
+        <Row>
+          <Button kind="main" cant={lacks && PLAN.lacks} busy={waiting} onPress={send}>
+            {amends ? 'Send the change' : 'File'}
+          </Button>
+          {waiting ? <T as="soft">Waiting for signal: nothing is filed until it is through.</T> : null}
+        </Row>
+      </View>
       <T as="small">
         {amends
           ? PLAN.heard
