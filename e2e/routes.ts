@@ -27,6 +27,7 @@ export const ROUTES = [
   `${TRIP}/brief`,
   `${TRIP}/trouble/wrong`,
   `${TRIP}/trouble/fog`,
+  `${TRIP}/trouble/haven`,
   CATAMARAN,
   `${TRIP}/check`,
   '/shed',

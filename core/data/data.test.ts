@@ -20,6 +20,7 @@ import {
   SeaAnchorData,
 } from '../src/model/shipped-hold';
 import { EscalationData, IdentityData } from '../src/model/shipped-plan';
+import { MishapData } from '../src/model/shipped-whatif';
 import { PartsData, PartTestRow } from '../src/model/shipped-parts';
 import { Purpose, SeenData, SignalLayers } from '../src/model/shipped-signals';
 import { FitData, UsualLimits, Windage } from '../src/model/shipped-way';
@@ -81,6 +82,7 @@ const SCHEMAS: [RegExp, z.ZodType][] = [
   [/^passage\/ready/, shipped.ReadyRow.array()],
   [/^procedure\//, Procedure],
   [/^trip\/brief/, shipped.BriefData],
+  [/^whatif\/mishaps/, MishapData],
   [/^recover\/catamaran/, shipped.RigTable],
 ];
 

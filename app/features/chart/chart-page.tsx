@@ -4,7 +4,7 @@ import { useLocalSearchParams } from 'expo-router';
 import type { LatLon } from '@escale/core/earth';
 import type { NamedPoint } from '@escale/core/formats/drawing';
 import type { Place, Water } from '@escale/core/model';
-import { landingsFrom } from '@escale/core/passage';
+import { endsOwn, landingsFrom } from '@escale/core/passage';
 import { slowOf } from '@escale/core/boat';
 import { saysTo } from '@escale/core/say';
 import { heightsAt, tideOf } from '@escale/core/water';
@@ -267,6 +267,7 @@ function Chosen({
   const speed = slowOf(view?.shed.boats.find(({ id }) => id === view.trip.boat));
   const [landing] = landingsFrom(at, places, {
     now,
+    ...(view ? { own: endsOwn(view.trip) } : {}),
     ...(water ? { water: water.id } : {}),
     ...(speed ? { speed } : {}),
     tideAt: heightsAt(water?.tide && tideOf(water.tide)),

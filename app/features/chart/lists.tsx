@@ -1,6 +1,6 @@
 import { View } from 'react-native';
 import { slowOf } from '@escale/core/boat';
-import { farthestFrom, motored, storesOn } from '@escale/core/passage';
+import { endsOwn, farthestFrom, motored, storesOn } from '@escale/core/passage';
 import { MS } from '@escale/core/units';
 import { figureNamed } from '@escale/core/verdict';
 import { heightsAt, tideOf } from '@escale/core/water';
@@ -72,6 +72,7 @@ export function LegList({ view: { trip, shed, assessment, says } }: { view: Trip
   const water = shed.waters.find(({ id }) => id === trip.water);
   const speed = slowOf(shed.boats.find(({ id }) => id === trip.boat));
   const seeking = {
+    own: endsOwn(trip),
     ...(water ? { water: water.id } : {}),
     ...(speed ? { speed } : {}),
     tideAt: heightsAt(water?.tide && tideOf(water.tide)),

@@ -3,7 +3,7 @@ import { View } from 'react-native';
 import { useRouter } from 'expo-router';
 import { slowOf } from '@escale/core/boat';
 import { isOpen } from '@escale/core/floatplan';
-import { ARRIVED, landingsFrom, plannedPosition, type Landing } from '@escale/core/passage';
+import { ARRIVED, endsOwn, landingsFrom, plannedPosition, type Landing } from '@escale/core/passage';
 import { clock, render, type Reader } from '@escale/core/say';
 import { format, MS, spanText } from '@escale/core/units';
 import { heightsAt, tideOf } from '@escale/core/water';
@@ -228,6 +228,7 @@ function NearestLanding({ read }: { read: Here | undefined }) {
     here &&
     landingsFrom(here, shed.places, {
       now,
+      own: endsOwn(trip),
       ...(water ? { water: water.id } : {}),
       ...(slow ? { speed: slow } : {}),
       tideAt: heightsAt(tide),

@@ -2,7 +2,7 @@ import { useMemo, type ReactNode } from 'react';
 import { useRouter } from 'expo-router';
 import { slowOf } from '@escale/core/boat';
 import { SHORES } from '@escale/core/model/lists';
-import { ARRIVED, type Landing } from '@escale/core/passage';
+import { endsOwn, ARRIVED, type Landing } from '@escale/core/passage';
 import { floodedSpeed, havenCard, stays, type CardRow } from '@escale/core/passage/haven-card';
 import { clock } from '@escale/core/say';
 import { figureNamed } from '@escale/core/verdict';
@@ -44,12 +44,13 @@ export function HavensPage() {
             shed.places,
             { usual, tired: slow },
             {
+              own: endsOwn(trip),
               ...(water ? { water: water.id } : {}),
               tideAt: heightsAt(water?.tide && tideOf(water.tide)),
             },
           )
         : [],
-    [schedule, trip.launch, shed.places, usual, slow, water],
+    [schedule, trip, shed.places, usual, slow, water],
   );
   return (
     <main data-paper="seen" style={{ ...SHEET, background: p.paper, color: p.ink }}>

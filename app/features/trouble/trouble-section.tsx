@@ -53,6 +53,7 @@ function Cards() {
       <View style={{ gap: 6 }}>
         <Row>
           <Tile href={`/trips/${trip.id}/trouble/wrong`} title={TROUBLE.wrong} />
+          <Tile href={`/trips/${trip.id}/trouble/haven`} title={TROUBLE.haven} />
         </Row>
         <T as="soft">{TROUBLE.wrongWhy}</T>
       </View>

@@ -6,6 +6,7 @@ export const TROUBLE = {
   fish: 'Fish and hooks',
   wrong: 'Something is wrong',
   wrongWhy: 'From what you notice to what may be behind it, in this boat.',
+  haven: 'Haven or home?',
   all: 'All cards',
   ten: 'First',
   now: 'Here, now',

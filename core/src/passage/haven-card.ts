@@ -37,7 +37,7 @@ export function havenCard(
   launch: string,
   places: Place[],
   speeds: Speeds,
-  seeking: Pick<Seeking, 'water' | 'tideAt'>,
+  seeking: Pick<Seeking, 'water' | 'own' | 'tideAt'>,
 ): CardRow[] {
   const { leave, home } = schedule;
   if (home === undefined) return [];

@@ -1,6 +1,6 @@
 import { distance, partWay, type LatLon } from '../earth';
 import { LANDABLE } from '../model/lists';
-import type { Phrase, Place, Schedule } from '../model';
+import type { Phrase, Place, Schedule, Trip } from '../model';
 import { phrase } from '../say';
 import { guessed } from '../verdict';
 import { asPrinted, MS } from '../units';
@@ -44,12 +44,18 @@ export const ARRIVED = PASSAGE.limit('arrived');
 export interface Seeking {
   /** The water one is on: places of another can't be reached by boat. */
   water?: string;
+  /** Where the trip itself begins and ends (`endsOwn`): reached by boat, whatever water it was entered for. */
+  own?: readonly string[];
   /** Speed still to be had, m/s, above 0. */
   speed?: number;
   /** Now, epoch ms, and the height of tide above chart datum at a place and an instant, as far as it is known. */
   now: number;
   tideAt?: (at: number, place: Place) => number | undefined;
 }
+
+/** The launch and the landing of a trip. */
+export const endsOwn = ({ launch, return: back }: Pick<Trip, 'launch' | 'return'>): string[] =>
+  [launch, back].filter((id) => id !== undefined);
 
 /** What a launch is left from is landed at as well. */
 const LANDED: Partial<Record<NonNullable<Place['launchFrom']>, true>> = {
@@ -66,13 +72,13 @@ const LANDED: Partial<Record<NonNullable<Place['launchFrom']>, true>> = {
 export function landingsFrom(
   here: LatLon,
   places: Place[],
-  { water, speed, now, tideAt }: Seeking,
+  { water, own, speed, now, tideAt }: Seeking,
 ): Landing[] {
   return places
     .filter(
       (p) =>
         (p.kind === 'haven' || p.kind === 'launch') &&
-        (p.water === undefined || water === undefined || p.water === water),
+        (p.water === undefined || water === undefined || p.water === water || own?.includes(p.id) === true),
     )
     .flatMap((place): Landing[] => {
       const there = distance(here, place.position);
@@ -119,10 +125,13 @@ const landable = ({ shore, launchFrom }: Place): boolean | undefined =>
 export function landsAt(place: Place, water: string | undefined): boolean | undefined {
   if (place.kind !== 'haven' && place.kind !== 'launch') return false;
   if (place.water !== undefined && place.water !== water) return false;
-  const guess = ['/shore', '/launchFrom', '/works'].some((pointer) => guessed(place, pointer));
   const can = landable(place);
-  return can === true && (guess || place.water === undefined) ? undefined : can;
+  return can === true && (isGuess(place) || place.water === undefined) ? undefined : can;
 }
+
+/** Is something of what makes it a landing only guessed? */
+const isGuess = (place: Place): boolean =>
+  ['/shore', '/launchFrom', '/works'].some((pointer) => guessed(place, pointer));
 
 /** What is not known about landing there, or undefined where one can't. */
 function doubtsOf(
@@ -134,6 +143,7 @@ function doubtsOf(
   const can = landable(place);
   if (can === false) return undefined;
   if (can === undefined) doubts.push(phrase('landing.shore'));
+  else if (isGuess(place)) doubts.push(phrase('landing.guess'));
   if (place.works !== undefined) {
     const height = tideAt?.(at, place);
     if (height === undefined) doubts.push(phrase('landing.tide'));

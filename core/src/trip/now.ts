@@ -3,7 +3,7 @@ import { FLOODING, holesOf, hullOf, orifice } from '../boat';
 import { isOpen } from '../floatplan';
 import { skyAt, sunAfter, type LatLon } from '../earth';
 import type { Assessment, NowId, Phrase, PlanView } from '../model';
-import { ARRIVED, landingsFrom, plannedPosition } from '../passage';
+import { ARRIVED, endsOwn, landingsFrom, plannedPosition } from '../passage';
 import { phrase } from '../say';
 import { MINUTE, MS } from '../units';
 import { heightsAt, leansOnForecast, seriesOf, weatherAt } from '../water';
@@ -133,7 +133,7 @@ function light(here: LatLon | undefined, now: number): Phrase[] {
 }
 
 function landing(
-  { boat, shed, water, tide: station }: Context,
+  { trip, boat, shed, water, tide: station }: Context,
   here: LatLon | undefined,
   { now, position }: Asking,
 ) {
@@ -141,6 +141,7 @@ function landing(
   const slow = boat?.propulsion[0]?.slow ?? boat?.propulsion[0]?.cruise;
   const [best] = landingsFrom(here, shed.places, {
     now,
+    own: endsOwn(trip),
     ...(water ? { water: water.id } : {}),
     ...(slow ? { speed: slow } : {}),
     tideAt: heightsAt(station),

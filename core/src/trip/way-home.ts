@@ -1,13 +1,13 @@
-import { distance, type LatLon } from '../earth';
-import type { Finding, Forecast, Phrase, Place, Schedule } from '../model';
+import type { LatLon } from '../earth';
+import type { Finding, Forecast, Phrase, Schedule } from '../model';
 import { LEVELS } from '../model/lists';
-import { overLand, reachesOf } from '../passage';
 import { phrase } from '../say';
 import { MS } from '../units';
 import { prepare } from './assess';
 import { contextOf, type AssessInput } from './context';
 import { hoursFindings } from './find-limits';
 import type { Progress } from './sweep';
+import { hereOf, wayBack } from './ways-back';
 import { TRIP } from './limits';
 
 /** When one must start for home from where one is. Instants epoch ms. */
@@ -119,41 +119,20 @@ const duller = ({ title: before }: Finding, title: Phrase): boolean =>
   before.say === ENOUGH && title.say !== ENOUGH;
 const ENOUGH = phrase('light.ok.title').say;
 
-/** Ids of its own, which no thing of a household has. */
-const HERE = '00000000-0000-7000-8000-000000000000';
-
 /** The trip as if it began here and led straight home, or by the halts that keep it off the land. */
 function homeward(
   input: AssessInput,
   here: LatLon,
   schedule: Schedule | undefined,
 ): { input: AssessInput; names: string[]; overLand: boolean } | undefined {
-  const { trip, shed, now } = input;
-  const back = shed.places.find(({ id }) => id === (trip.return ?? trip.launch));
-  if (!back) return undefined;
-  const from: Place = {
-    id: HERE,
-    name: 'Here',
-    kind: 'waypoint',
-    position: here,
-    ...(trip.water ? { water: trip.water } : {}),
-  };
-  const halts = trip.halts.flatMap(({ place }) => shed.places.find(({ id }) => id === place) ?? []);
-  const gone = schedule?.halts.filter(({ from: at }) => at <= now).length ?? 0;
-  const ways = [[], halts.slice(0, gone).toReversed(), halts.slice(gone)].map((by) => ({
-    by,
-    stops: [from, ...by, back],
-  }));
-  const clear = ways.filter(({ stops }) => !crosses(input, stops));
-  const straight = clear.find(({ by }) => by.length === 0);
-  const [way] = straight
-    ? [straight]
-    : clear.length > 0
-      ? clear.sort((a, b) => long(a.stops) - long(b.stops))
-      : ways;
+  const { trip, shed } = input;
+  const from = hereOf(input, here);
+  const way = wayBack(input, from, schedule);
+  if (!way) return undefined;
+  const { back, by, overLand } = way;
   return {
-    names: way.by.map(({ name }) => name),
-    overLand: clear.length === 0,
+    names: by.map(({ name }) => name),
+    overLand,
     input: {
       ...input,
       conditions: anchored(input, input.conditions.forecast),
@@ -161,10 +140,10 @@ function homeward(
       trip: {
         ...trip,
         ...anchored(input, trip.forecast),
-        launch: HERE,
+        launch: from.id,
         return: back.id,
         // The last leg ends where one lands; a halt of no minutes there lets a way without halts be one.
-        halts: (way.by.length > 0 ? way.by : [back]).map(({ id }) => ({ place: id, minutes: 0 })),
+        halts: (by.length > 0 ? by : [back]).map(({ id }) => ({ place: id, minutes: 0 })),
       },
     },
   };
@@ -179,12 +158,3 @@ function anchored({ trip, shed }: AssessInput, forecast: Forecast | undefined): 
     shed.places.find(({ id }) => id === trip.launch)?.position;
   return { forecast: at ? { ...forecast, position: at } : forecast };
 }
-
-const long = (stops: Place[]): number =>
-  stops.slice(1).reduce((sum, to, i) => sum + distance(stops[i].position, to.position).metres, 0);
-
-const crosses = ({ trip, shed }: AssessInput, stops: Place[]): boolean =>
-  overLand(
-    shed.waters.find(({ id }) => id === trip.water),
-    reachesOf(stops),
-  ).length > 0;

@@ -8,6 +8,7 @@ import { RULE_WORDS } from './rules';
 import { STORE_WORDS } from './stores';
 import { TROUBLE_WORDS } from './trouble';
 import { WAY_WORDS } from './way';
+import { WHATIF_WORDS } from './whatif';
 
 /** Every sentence Escale can say. A second language is a second folder like this one. */
 export const WORDS = {
@@ -21,5 +22,6 @@ export const WORDS = {
   ...STORE_WORDS,
   ...TROUBLE_WORDS,
   ...WAY_WORDS,
+  ...WHATIF_WORDS,
 } as const;
 export type WordKey = keyof typeof WORDS;

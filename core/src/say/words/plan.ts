@@ -257,6 +257,7 @@ export const PLAN_WORDS = {
   'procedure.forgotten': 'Hold it in your hand: {what}.',
   'procedure.forgotten.why': 'You forgot it before.',
   'landing.shore': 'its kind of shore was not entered',
+  'landing.guess': 'what was entered of it is a guess',
   'landing.tide': 'whether there is water at this tide is not known',
   'landing.water': 'its water was not entered',
 } as const;

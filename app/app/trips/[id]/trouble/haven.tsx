@@ -1,0 +1,3 @@
+import { later } from '../../../../ui/later';
+
+export default later(() => import('../../../../features/trouble/haven-page').then((m) => m.HavenPage));
