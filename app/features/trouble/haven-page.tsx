@@ -26,7 +26,6 @@ import { EVERY } from '../go/way-home';
 import { useTrip } from '../trip/use-trip';
 import { HavenTold } from './haven-told';
 import { HAPPENED, HAVEN, STILL_WORDS } from './haven-words';
-import { TROUBLE } from './words';
 
 /** Where to go when something is wrong: two questions, one recommendation with its reason, and what would change it. */
 export const HavenPage = () => (
@@ -47,7 +46,7 @@ function Haven() {
         <T as="title" heading={1} style={{ flex: 1 }}>
           {HAVEN.title}
         </T>
-        <TextLink href={`/trips/${trip.id}/go/trouble`}>{TROUBLE.all}</TextLink>
+        <TextLink href={`/trips/${trip.id}/go/trouble`}>{HAVEN.all}</TextLink>
       </View>
       <View style={{ backgroundColor: p.ink, padding: 14 }}>
         <T as="strong" color={p.paper} style={{ fontSize: 18, lineHeight: 25 }}>

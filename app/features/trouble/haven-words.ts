@@ -3,6 +3,7 @@ import type { Mishap, Still, Way } from '@escale/core/whatif';
 /** Where to go when something is wrong. */
 export const HAVEN = {
   title: 'Haven or home?',
+  all: 'All cards',
   call: 'Call first, before it is urgent: where you are, what happened, where you are heading.',
   words: 'The words to say',
   what: 'What happened?',

@@ -1,7 +1,7 @@
 import mishaps from '../../data/whatif/mishaps.json';
 import { hullSpeed, isMotor } from '../boat';
 import { distance, partWay, skyAt, type LatLon } from '../earth';
-import { flowAt } from '../hold';
+import { flowAt } from '../hold/stay';
 import type { Phrase, Place, Schedule, Trip } from '../model';
 import { endsOwn, isStuck, landingsFrom, overLand, reachesOf, routeOf, scheduleOf } from '../passage';
 import { phrase } from '../say';
