@@ -2,7 +2,10 @@ import { sql, type SQL } from 'drizzle-orm';
 import { v7 as uuid } from 'uuid';
 import type { Db } from '../src/db/open';
 
-/** Copies of a filed plan under other ids, overdue at an instant, or each at its own; of its household, or of several in turn. `bare`: without what they were computed from, which no page reads. */
+/**
+ * Copies of a filed plan under other ids, overdue at an instant, or each at its own; of its household, or of several in turn.
+ * @param bare without what they were computed from, which no page reads
+ */
 export async function copies(
   db: Db,
   of: string,
@@ -20,13 +23,14 @@ export async function copies(
   const whose = households
     ? sql`(${many(households, 'uuid')})[1 + (n % ${households.length})::int]`
     : sql`household`;
+  const whole = (column: string) => (bare ? sql`'{}'::jsonb` : sql.identifier(column));
   await db.execute(sql`
     INSERT INTO plan (id, household, trip, title, zone, version, is_open, created_at, updated_at, club)
     SELECT made.id, ${whose}, gen_random_uuid(), 'plan ' || n, zone, 1, true, created_at, updated_at, ${club ?? null}::uuid
     FROM plan, ${made} WHERE plan.id = ${of}`);
   await db.execute(sql`
     INSERT INTO plan_version (plan, version, inputs, assessment, sheet, contacts, skipper, created_at, schema)
-    SELECT made.id, 1, ${bare ? sql`'{}'::jsonb` : sql`inputs`}, ${bare ? sql`'{}'::jsonb` : sql`assessment`}, sheet, contacts, skipper, created_at, schema
+    SELECT made.id, 1, ${whole('inputs')}, ${whole('assessment')}, sheet, contacts, skipper, created_at, schema
     FROM plan_version, ${made} WHERE plan_version.plan = ${of}`);
   await db.execute(sql`
     INSERT INTO plan_event (id, plan, kind, at, data, hash, schema)

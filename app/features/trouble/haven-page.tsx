@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { View } from 'react-native';
+import { isOpen } from '@escale/core/floatplan';
 import { plannedPosition } from '@escale/core/passage';
 import { MS } from '@escale/core/units';
 import {
@@ -22,7 +23,6 @@ import { usePalette } from '../../ui/theme';
 import { useHere } from '../../data/here';
 import { useNow } from '../../data/hooks';
 import { OnWater } from '../go/on-water';
-import { EVERY } from '../go/way-home';
 import { useTrip } from '../trip/use-trip';
 import { HavenTold } from './haven-told';
 import { HAPPENED, HAVEN, STILL_WORDS } from './haven-words';
@@ -131,27 +131,44 @@ const Asked = ({ title, ...choice }: { title: string } & Omit<Parameters<typeof 
 /** So often a place on the plan is looked at beforehand. */
 const STEP = 10 * MS.minute;
 
-/** Where one is, and when: now by this device or the plan while one is out, else at an hour of the plan. */
+/** In trouble the hour and the place are as fresh as they can be told. */
+const FRESH = MS.minute;
+
+/**
+ * Where one is, and when: out on the water here and now, by this device or, while its hours last, by the plan; else at an hour of
+ * the plan. Who comes home late is somewhere that no plan tells.
+ */
 function useFrom() {
-  const now = useNow(EVERY);
-  const { input, assessment } = useTrip();
-  const device = useHere(EVERY);
+  const now = useNow(FRESH);
+  const { input, assessment, plan } = useTrip();
+  const device = useHere(FRESH);
   const { trip, shed } = input;
   const { schedule } = assessment;
   const [chosen, setChosen] = useState<number>();
+  const [asked, setAsked] = useState(false);
   const home = schedule?.home;
-  const out = schedule !== undefined && home !== undefined && now >= schedule.leave && now <= home;
-  const beforehand = !out && device.here === undefined && schedule !== undefined && home !== undefined;
-  const span = beforehand ? { from: schedule.leave, until: home } : undefined;
+  const planned = (at: number) =>
+    schedule && home !== undefined && trip.launch && at >= schedule.leave && at <= home
+      ? plannedPosition(schedule, trip.launch, shed.places, at)
+      : undefined;
+  const left =
+    plan !== undefined && isOpen(plan.state) && plan.events.some(({ kind }) => kind === 'under-way');
+  const out = left || planned(now) !== undefined;
+  const span = !out && !asked && home !== undefined ? { from: schedule!.leave, until: home } : undefined;
   const at = span ? (chosen ?? schedule?.turnBack ?? span.from) : now;
-  const planned =
-    schedule && trip.launch ? plannedPosition(schedule, trip.launch, shed.places, at) : undefined;
-  const here = device.here ?? planned;
+  const read = span ? undefined : device.here;
+  const here = read ?? planned(at);
   return {
     device,
+    read,
     at,
     span,
+    known: here !== undefined,
     setChosen,
+    ask: () => {
+      setAsked(true);
+      device.ask();
+    },
     decide:
       here &&
       ((plight: Plight) =>
@@ -159,11 +176,17 @@ function useFrom() {
   };
 }
 
-function From({ from: { device, at, span, setChosen } }: { from: ReturnType<typeof useFrom> }) {
+function From({
+  from: { device, read, at, span, known, setChosen, ask },
+}: {
+  from: ReturnType<typeof useFrom>;
+}) {
   const { says } = useTrip();
   return (
     <View style={{ gap: 6 }}>
-      <T as="soft">{device.here ? HAVEN.device : says(HAVEN.plan, { at })}</T>
+      {known ? (
+        <T as="soft">{read ? says(HAVEN.device, { at: read.at }) : says(HAVEN.plan, { at })}</T>
+      ) : null}
       {span ? (
         <Slider
           label={HAVEN.hour}
@@ -175,9 +198,9 @@ function From({ from: { device, at, span, setChosen } }: { from: ReturnType<type
           onChange={setChosen}
         />
       ) : null}
-      {device.here ? null : (
+      {read ? null : (
         <Row>
-          <Button onPress={() => device.ask()}>{HAVEN.ask}</Button>
+          <Button onPress={ask}>{HAVEN.ask}</Button>
           {device.said ? <T role="status">{device.said}</T> : null}
         </Row>
       )}

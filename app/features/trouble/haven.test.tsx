@@ -1,5 +1,6 @@
 import { screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
+import type { PlanView } from '@escale/core/model';
 import { fresh, type fakeServer, NOW, show, TRIP } from '../../test/world';
 import { at } from '../../test/router';
 import { HavenPage } from './haven-page';
@@ -50,6 +51,24 @@ test('a boat in sight is a way of its own, the soonest first; beforehand any hou
   expect(NOW).toBeLessThan(Date.parse('2026-05-12T00:00Z'));
   expect(screen.getByRole('slider', { name: 'At which hour of the plan' })).toBeTruthy();
   expect(screen.getByText(/^From where the plan has you at Tue 12 May/)).toBeTruthy();
+});
+test('late, no plan tells where one is: it is not taken to be the launch', async () => {
+  server.now = Date.parse('2026-05-12T16:00Z');
+  server.plans = [
+    {
+      id: '01890000-0000-7000-8000-0000000000aa',
+      trip: TRIP,
+      state: 'overdue',
+      zone: 'UTC',
+      times: { leave: 0, home: 0, overdue: 0, checkIns: [] },
+      contacts: [],
+      events: [{ seq: 1, plan: '', kind: 'under-way', at: 0 }],
+    } as unknown as PlanView,
+  ];
+  show(<HavenPage />, { trip: TRIP });
+  await screen.findByText(/^Where you are is not known/);
+  expect(screen.queryByRole('slider')).toBeNull();
+  expect(screen.getByRole('button', { name: 'Use this device’s position' })).toBeTruthy();
 });
 test('where one is can’t be told: it says so, and the words for help stand', async () => {
   const trip = server.things.find((each) => each.id === TRIP)!;

@@ -45,7 +45,7 @@ const isVersion = ({ kind, times }: PlanEvent) =>
 /** What tells that they have left. */
 const LEFT: ReadonlySet<EventKind> = new Set(['check-in', 'under-way', 'later']);
 /** What a person aboard said, which tells that they were well then. */
-const SAID: ReadonlySet<EventKind> = new Set([
+export const SAID: ReadonlySet<EventKind> = new Set([
   'check-in',
   'under-way',
   'later',

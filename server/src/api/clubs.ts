@@ -5,7 +5,7 @@ import { asRead } from '@escale/core/floatplan';
 import type { KeptPlan, PlanView } from '@escale/core/model';
 import { household, plan } from '../db/schema';
 import type { Door } from '../door/door';
-import { soonestFirst, viewRows } from '../plans/view';
+import { sooner, soonestFirst, viewRows } from '../plans/view';
 import type { Services } from '../services';
 import { parse, Problem } from './problem';
 import { whoOf } from './who';
@@ -76,9 +76,7 @@ export function clubs({ db, clock, log }: Services, door: Door): Router {
       (row, error) => log.error({ plan: row.id, err: error }, 'a plan can’t be read'),
     );
     const name = new Map(rows.map(({ row, of }) => [row.id, of]));
-    const plans = views
-      .map((view) => keptOf(view, name.get(view.id) ?? ''))
-      .sort((a, b) => a.times.overdue - b.times.overdue);
+    const plans = views.map((view) => keptOf(view, name.get(view.id) ?? '')).sort(sooner);
     res.json({ plans, total, ...(from + rows.length < total ? { next: from + rows.length } : {}) });
   });
 

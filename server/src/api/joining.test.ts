@@ -293,6 +293,17 @@ describe('a club', () => {
     expect(own).toContain(plan.id);
     expect(own.filter((id) => id !== plan.id)).toEqual(by.slice(0, 49).map(({ id }) => id));
   });
+  test('who says that they are in trouble stands first, however far off their hour is', async () => {
+    const plan = await world.file();
+    await copies(world.db, plan.id, 60, plan.times.overdue - 3_600_000);
+    const first = async () => (await world.get<{ plans: PlanView[] }>('/api/plans')).plans[0].id;
+    expect(await first()).not.toBe(plan.id);
+    await world.deed(plan.id, 'trouble');
+    expect(await first()).toBe(plan.id);
+    world.set(NOW + 60_000);
+    await world.deed(plan.id, 'check-in');
+    expect(await first()).not.toBe(plan.id);
+  });
   test('a word joins once, lets no browser in, and an address of a household is no word', async () => {
     const leader = await another('The club');
     const [one, two] = [await another('One'), await another('Two')];

@@ -1,5 +1,5 @@
 import { and, asc, count, desc, eq, inArray, isNotNull, sql } from 'drizzle-orm';
-import { deadlinesOf, filedTimes, fold, isOpen, sheetNow } from '@escale/core/floatplan';
+import { deadlinesOf, filedTimes, fold, isOpen, SAID, sheetNow } from '@escale/core/floatplan';
 import type { PlanView } from '@escale/core/model';
 import { contactToken, deadline, message, plan, type PlanRow } from '../db/schema';
 import type { Db } from '../db/open';
@@ -113,17 +113,31 @@ export async function viewPlan(db: Db, row: PlanRow, now: number): Promise<PlanV
   return (await viewRows(db, [row], now))[0];
 }
 
+/** Somebody says that they are in trouble, and no word from aboard came since: the same as the fold says, for many at once. */
+const inTrouble = sql`EXISTS (SELECT 1 FROM plan_event t WHERE t.plan = ${plan.id} AND t.kind = 'trouble'
+  AND NOT EXISTS (SELECT 1 FROM plan_event s WHERE s.plan = t.plan AND s.seq > t.seq
+    AND s.kind IN (${sql.join(
+      [...SAID].map((kind) => sql`${kind}`),
+      sql`, `,
+    )}) AND s.data->>'contact' IS NULL))`;
+
 /**
- * Open plans before others; of those the ones that nobody waits for any more because their time is over, then the soonest overdue.
- * What ended last comes first of the rest.
+ * Open plans before others; of those first who is in trouble, then whose hour is over already, then the soonest overdue. What ended
+ * last comes first of the rest.
  */
 export const soonestFirst = [
   desc(plan.open),
+  sql`${inTrouble} DESC`,
   sql`(SELECT min(${deadline.dueAt}) FROM ${deadline} WHERE ${deadline.plan} = ${plan.id}
     AND ${deadline.open} AND ${deadline.kind} = 'overdue') ASC NULLS FIRST`,
   desc(plan.updatedAt),
   asc(plan.id),
 ];
+
+/** The same of open plans that were read: who is in trouble, then the soonest overdue. */
+export const sooner = (a: Urgent, b: Urgent): number =>
+  Number(b.trouble !== undefined) - Number(a.trouble !== undefined) || a.times.overdue - b.times.overdue;
+type Urgent = Pick<PlanView, 'trouble' | 'times'>;
 
 export interface Page {
   plans: PlanView[];
@@ -158,7 +172,7 @@ export async function viewPlans(
     plans: views.sort(
       (a, b) =>
         Number(isOpen(b.state)) - Number(isOpen(a.state)) ||
-        (isOpen(a.state) ? a.times.overdue - b.times.overdue : b.times.overdue - a.times.overdue),
+        (isOpen(a.state) ? sooner(a, b) : b.times.overdue - a.times.overdue),
     ),
     total: n,
     ...(from + rows.length < n ? { next: from + rows.length } : {}),

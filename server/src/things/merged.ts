@@ -19,16 +19,17 @@ export async function mergedInto(
   if (!mine || mine.version <= baseVersion + 1) return undefined;
   const between = and(gt(command.version, baseVersion), lt(command.version, mine.version));
   const others = await db
-    .select({ touches: command.touches, called: session.name, named: device.name })
+    .select({ by: command.device, touches: command.touches, called: session.name, named: device.name })
     .from(command)
     .leftJoin(session, and(eq(session.device, command.device), eq(session.household, household)))
     .leftJoin(device, eq(device.id, command.device))
     .where(and(eq(command.household, household), eq(command.thing, thing), between, ne(command.device, own)))
-    .orderBy(asc(command.version));
+    .orderBy(asc(command.version), asc(session.createdAt));
   if (others.length === 0) return undefined;
-  const once = (words: string[]) => [...new Set(words)];
+  // A device that came in more than once is called what it was called last.
+  const names = new Map(others.map(({ by, called, named }) => [by, called ?? named ?? '']));
   return {
-    by: once(others.map(({ called, named }) => called ?? named ?? '')).filter((name) => name !== ''),
-    fields: once(others.flatMap(({ touches }) => touches)),
+    by: [...new Set(names.values())].filter((name) => name !== ''),
+    fields: [...new Set(others.flatMap(({ touches }) => touches))],
   };
 }
