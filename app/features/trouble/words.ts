@@ -5,7 +5,7 @@ export const TROUBLE = {
   first: 'People before gear. Stay with the boat. Call early.',
   fish: 'Fish and hooks',
   wrong: 'Something is wrong',
-  wrongWhy: 'From what you notice to what may be behind it, in this boat.',
+  wrongWhy: 'From what you notice to what may be behind it; and where to go at the speed that is left.',
   haven: 'Haven or home?',
   all: 'All cards',
   ten: 'First',
