@@ -187,6 +187,7 @@ const GROUPS: Partial<Record<ThingType, (doc: Doc) => Group[]>> = {
         'rescueNumber',
         'rescueName',
         'rescueConfirmed',
+        'help',
         'numbers',
         ...(kind === 'river' ? ['rapids', ...(rapids === true ? ['grade'] : []), 'stage'] : []),
       ],

@@ -20,6 +20,7 @@ export type * from './shipped-hold';
 export type * from './shipped-signals';
 export type * from './shipped-parts';
 export type * from './shipped-way';
+export type * from './shipped-whatif';
 export type { AirReading, AirTest } from './air-test';
 export * from './photo';
 export { OwnPart, Part, Work, type Took } from './parts';

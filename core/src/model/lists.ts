@@ -221,6 +221,9 @@ export const SHORES = {
 export type Shore = keyof typeof SHORES;
 export const LANDABLE: ReadonlySet<string> = new Set<Shore>(['beach', 'harbour', 'bank']);
 
+/** Where a call gets through, on one water. */
+export const RECEPTION = { all: 'All over it', part: 'Here and there', none: 'Not there' } as const;
+
 /** Kinds of water with a tide, which are those with salt. */
 export const TIDAL: ReadonlySet<string> = new Set(['sheltered-tidal', 'coastal', 'open-sea']);
 /** Datums on which a chart's heights stand; only heights above one of these can be held against a launch's own. */

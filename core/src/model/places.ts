@@ -20,6 +20,7 @@ import {
   JETTIES,
   LAUNCHES,
   PLACE_KINDS,
+  RECEPTION,
   RIVER_TRENDS,
   SEABEDS,
   SHORES,
@@ -302,6 +303,16 @@ export const WaterNumber = z.strictObject({
   confirmed: titled(CivilDate.optional(), 'Last confirmed', { past: true }),
 });
 
+/** How one is heard on a water, and how soon somebody comes: as those who know it say, never reckoned. */
+export const WaterHelp = z.strictObject({
+  minutes: measure('count', 'Minutes until help is there, once it is called', 1, 2880).int().optional(),
+  source: titled(z.string().trim().min(2).max(120).optional(), 'Who says so'),
+  on: titled(CivilDate.optional(), 'Said on', { past: true }),
+  phone: choice('A phone has signal', RECEPTION).optional(),
+  radio: choice('A radio call is answered', RECEPTION).optional(),
+});
+export type WaterHelp = z.infer<typeof WaterHelp>;
+
 export const Water = z.strictObject({
   ...thing,
   name: titled(Text, 'Name'),
@@ -321,6 +332,9 @@ export const Water = z.strictObject({
   }),
   rescueName: titled(z.string().max(80).optional(), 'Who answers it'),
   rescueConfirmed: titled(CivilDate.optional(), 'Number last confirmed', { past: true }),
+  help: titled(WaterHelp.optional(), 'Help on this water', {
+    help: 'Ask those who come. Without who said it and when, nobody plans on it.',
+  }),
   numbers: titled(z.array(WaterNumber).max(12).optional(), 'Others to ring about this water', {
     help: 'Harbour master, lock, firing range, a towing service, who knows the bar.',
   }),

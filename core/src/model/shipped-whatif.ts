@@ -1,13 +1,18 @@
 import * as z from 'zod';
+import { CLOTHING, type ClothingKind } from './lists';
 import { CONFIDENCE } from './rules';
 
-// What ships of the question where to go, held against its schema by a test alone.
+// What ships of the question what if, held against its schemas by a test alone.
+
+const From = {
+  note: z.string().max(700),
+  source: z.string().max(60),
+  confidence: z.enum(CONFIDENCE),
+};
 
 /** What happened, when home may be recommended, and whether her motor may still drive her (`whatif/mishaps.json`). */
 export const MishapData = z.strictObject({
-  note: z.string().max(300),
-  source: z.string().max(60),
-  confidence: z.enum(CONFIDENCE),
+  ...From,
   speeds: z.array(z.number().positive()).min(1),
   boats: z.array(z.number().positive()).min(1),
   rows: z
@@ -16,3 +21,59 @@ export const MishapData = z.strictObject({
     )
     .min(1),
 });
+
+/** Events of a timeline that a limit is made of, and those that come before it in time, or not. */
+export const LIMIT_EVENTS = ['start', 'under', 'hands', 'worn', 'full', 'rocks', 'dark'] as const;
+export const REMEDIES = ['known', 'help', 'out', 'landed', 'held', 'shines', 'finds'] as const;
+
+/** Something that goes wrong (`whatif/incidents.json`). */
+export const IncidentRow = z.strictObject({
+  id: z.string().max(20),
+  /** Of whom it can be asked. */
+  needs: z.enum(['any', 'motor', 'arms', 'opening', 'crew', 'company']),
+  /** Who is in the water. */
+  in: z.enum(['nobody', 'one', 'driver', 'all']),
+  /** What becomes of the boat. */
+  boat: z.enum(['adrift', 'afloat', 'over', 'filling', 'left']),
+  /** With what one can still call: all that is aboard, or what is on the bodies in the water. */
+  calls: z.enum(['boat', 'body']),
+  /** Those aboard see it. */
+  seen: z.boolean().optional(),
+  /** How one comes out of the water again. */
+  out: z.enum(['righting', 'turn', 'cord']).optional(),
+  /** Neither radio nor phone is answered. */
+  silent: z.boolean().optional(),
+  /** How fast she still goes. */
+  still: z.enum(['none', 'usual', 'slow', 'tow', 'other']),
+  measures: z.array(z.string().max(20)).min(1),
+});
+export type IncidentRow = z.infer<typeof IncidentRow>;
+
+/** A gap: how long a limit is passed before what would help; from which minutes on it is long, and very long. */
+export const MeasureRow = z.strictObject({
+  id: z.string().max(20),
+  limit: z.enum(LIMIT_EVENTS),
+  before: z.array(z.enum(REMEDIES)).min(1),
+  long: z.number().positive(),
+  very: z.number().positive().optional(),
+});
+export type MeasureRow = z.infer<typeof MeasureRow>;
+
+export const IncidentData = z.strictObject({
+  ...From,
+  rows: z.array(IncidentRow).min(1),
+  measures: z.array(MeasureRow).min(1),
+});
+export type IncidentData = z.infer<typeof IncidentData>;
+
+/** What changes cost (`whatif/changes.json`), from a hand’s turn up, and how many are tried. */
+export const ChangeData = z.strictObject({
+  ...From,
+  costs: z.record(z.string().max(20), z.number().int().positive()),
+  most: z.number().int().positive(),
+});
+
+const clothes = Object.keys(CLOTHING) as [ClothingKind, ...ClothingKind[]];
+/** By how much clothing puts off being worn out (`whatif/clothed.json`). */
+export const ClothedData = z.strictObject({ ...From, near: z.record(z.enum(clothes), z.number().min(1)) });
+export type ClothedData = z.infer<typeof ClothedData>;

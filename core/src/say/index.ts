@@ -11,6 +11,7 @@ export {
   saidInstead,
   plainWords,
   saysTo,
+  speak,
   clock,
   dateOf,
   dayOf,

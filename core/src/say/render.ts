@@ -1,6 +1,6 @@
 import type { Phrase, PhraseValue } from '../model';
 import { format, spanText, type Quantity, type UnitSystem } from '../units';
-import { WORDS, type WordKey } from './words';
+import { WORDS, type WordKey, type Words } from './words';
 
 /** Who reads: which units they think in and in which zone the clock stands. */
 export interface Reader {
@@ -27,7 +27,6 @@ type Holes<T extends string> = T extends `${string}{${infer H}}${infer Rest}`
   ? Hole<H> & Holes<Rest>
   : unknown;
 
-type Words = typeof WORDS;
 /** Of several templates all must be filled: what every one of them takes, together. */
 type Together<U> = (U extends unknown ? (u: U) => void : never) extends (i: infer I) => void ? I : never;
 type Takes<K extends WordKey> =
@@ -136,7 +135,13 @@ export function render(what: Phrase, reader: Reader): string {
 
 function templateOf({ say, own: data }: Phrase): string {
   if (data !== undefined) return data;
-  return Object.hasOwn(WORDS, say) ? WORDS[say as WordKey] : unknown(say);
+  return words.get(say) ?? unknown(say);
+}
+
+const words = new Map<string, string>(Object.entries(WORDS));
+/** Sentences that came with a room of their own can be said from now on. */
+export function speak(more: Readonly<Record<string, string>>): void {
+  for (const [say, template] of Object.entries(more)) words.set(say, template);
 }
 
 let unknown = (say: string): string => {

@@ -1,3 +1,4 @@
+import './words';
 import mishaps from '../../data/whatif/mishaps.json';
 import { hullSpeed, isMotor } from '../boat';
 import { distance, partWay, skyAt, type LatLon } from '../earth';

@@ -8,9 +8,10 @@ import { RULE_WORDS } from './rules';
 import { STORE_WORDS } from './stores';
 import { TROUBLE_WORDS } from './trouble';
 import { WAY_WORDS } from './way';
-import { WHATIF_WORDS } from './whatif';
+import type { GAP_WORDS } from './gaps';
+import type { WHATIF_WORDS } from './whatif';
 
-/** Every sentence Escale can say. A second language is a second folder like this one. */
+/** Every sentence that any screen may say. A second language is a second folder like this one. */
 export const WORDS = {
   ...ANSWER_WORDS,
   ...BOAT_WORDS,
@@ -22,6 +23,8 @@ export const WORDS = {
   ...STORE_WORDS,
   ...TROUBLE_WORDS,
   ...WAY_WORDS,
-  ...WHATIF_WORDS,
 } as const;
-export type WordKey = keyof typeof WORDS;
+
+/** Words that only one room says: they come with it (`speak`), and are known to the types from the start. */
+export type Words = typeof WORDS & typeof WHATIF_WORDS & typeof GAP_WORDS;
+export type WordKey = keyof Words;

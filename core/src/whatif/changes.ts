@@ -1,0 +1,223 @@
+import './words';
+import data from '../../data/whatif/changes.json';
+import { dressFor, warmEnough } from '../body/cold';
+import { drives } from '../boat';
+import { wallTime, civilDate } from '../earth';
+import { STEPS } from '../floatplan';
+import { stowages, stowPatch } from '../kit';
+import { CLOTHING } from '../model/lists';
+import type { GearItem, Patch, Phrase, Stowage, Trip } from '../model';
+import { phrase } from '../say';
+import { LAYERS } from '../signals';
+import { MS } from '../units';
+import { WHATIF } from './limits';
+import type { Moment } from './moment';
+import type { Standing } from './standing';
+
+export type ChangeKind = keyof typeof data.costs;
+
+/** Something to change before one leaves: one tap does it. */
+export interface Change {
+  /** What it is about, by what it changes: never a place in a list. */
+  id: string;
+  kind: ChangeKind;
+  label: Phrase;
+  /** Of the trip. */
+  patch: Patch[];
+  cost: number;
+}
+
+const COSTS: Record<ChangeKind, number> = data.costs;
+export const MOST = data.most;
+
+const change = (kind: ChangeKind, about: string, label: Phrase, patch: Patch[]): Change => ({
+  id: `${kind}/${about}`,
+  kind,
+  label,
+  patch,
+  cost: COSTS[kind],
+});
+const set = (pointer: string, value: unknown): Patch => ({ op: 'set', pointer, value });
+
+/** Everything that can be changed on this trip and may matter, the cheapest first. */
+export function changesOf(standing: Standing, moment: Moment): Change[] {
+  const all = [
+    ...worn(standing, moment),
+    ...stowed(standing),
+    ...ashore(standing),
+    ...hours(standing),
+    ...besides(standing),
+    ...mended(standing),
+  ].sort((a, b) => a.cost - b.cost);
+  const seen = new Set<string>();
+  return all
+    .filter(({ patch }) => {
+      const key = JSON.stringify(patch);
+      return !seen.has(key) && seen.add(key);
+    })
+    .slice(0, MOST);
+}
+
+/** What each wears: the jacket, clothes for this water, the cord on whoever drives. */
+function worn({ context, bodies }: Standing, { water }: Moment): Change[] {
+  const { trip, boat } = context;
+  const wanted = water && dressFor(water.low);
+  return bodies.flatMap(({ person: { id, name }, clothing = 'light', jacket, cord, driver }, i) => [
+    ...(jacket === 'yes' || trip.crew[i]?.wearsJacket
+      ? []
+      : [change('wear', id, phrase('change.wear', { who: name }), [set(`/crew/${i}/wearsJacket`, true)])]),
+    ...(driver && cord !== true && boat && drives(boat).motor
+      ? [change('cord', id, phrase('change.cord', { who: name }), [set(`/crew/${i}/cord`, true)])]
+      : []),
+    ...(wanted && !warmEnough(clothing, wanted)
+      ? [
+          change(
+            'clothes',
+            id,
+            phrase('change.clothes', { who: name, clothing: CLOTHING[wanted].toLowerCase() }),
+            [set(`/crew/${i}/clothing`, wanted)],
+          ),
+        ]
+      : []),
+  ]);
+}
+
+/** Capabilities that decide a gap: all that can be noticed, and what one comes aboard, holds on or finds home by. */
+const MATTERS: ReadonlySet<string> = new Set<string>([
+  ...LAYERS.flatMap(({ capabilities }) => capabilities),
+  're-entry',
+  're-board',
+  'anchor',
+  'spare-drive',
+  'direction',
+  'find-way',
+]);
+/** What is carried on a body at all. */
+const CARRIED: ReadonlySet<string> = new Set<string>(LAYERS.flatMap(({ capabilities }) => capabilities));
+const NEARER: Partial<Record<Stowage, Stowage[]>> = {
+  'in-reach': ['on-body'],
+  hatch: ['on-body', 'in-reach'],
+  buried: ['on-body', 'in-reach'],
+  home: ['on-body', 'in-reach'],
+};
+
+/** Every thing of the shed that matters, nearer than it is. */
+function stowed({ context }: Standing): Change[] {
+  const { trip, shed, kinds, boat } = context;
+  const places = stowages(shed.gear, trip);
+  return shed.gear.flatMap((item) => {
+    const supplies = kinds.get(item.kind)?.supplies ?? [];
+    const matters = supplies.some(({ capability }) => MATTERS.has(capability));
+    const hers = item.fittedTo === undefined || item.fittedTo === boat?.id;
+    if (!matters || !hers || GONE.has(item.state) || item.count < 1) return [];
+    const place = places.get(item.id) ?? item.stowage;
+    const carried = supplies.some(({ capability }) => CARRIED.has(capability)) && item.fittedTo === undefined;
+    return (NEARER[place] ?? [])
+      .filter((to) => to !== 'on-body' || carried)
+      .map((to) => moved(trip, item, place === 'home', to));
+  });
+}
+const GONE: ReadonlySet<string> = new Set(['failed', 'used-up']);
+
+function moved(trip: Trip, item: GearItem, taken: boolean, to: Stowage): Change {
+  const body = to === 'on-body';
+  const word = taken ? (body ? 'change.take.body' : 'change.take') : body ? 'change.body' : 'change.reach';
+  return change(
+    taken ? 'take' : body ? 'body' : 'reach',
+    `${item.id}/${to}`,
+    phrase(word, { item: item.name }),
+    stowPatch(trip, item.id, to),
+  );
+}
+
+const EVERY = WHATIF.limit('check-in-every');
+
+/** Who ashore is told, and how soon. */
+function ashore({ context }: Standing): Change[] {
+  const { trip, shed } = context;
+  const told = STEPS.told.least,
+    alarm = STEPS.alarm.least;
+  const others = shed.contacts.filter(({ id }) => !trip.contacts.includes(id));
+  return [
+    ...(trip.contacts.length > 0 && (trip.graceMinutes !== told || trip.alarmMinutes !== alarm)
+      ? [
+          change('sooner', 'home', phrase('change.sooner', { told, alarm }), [
+            set('/graceMinutes', told),
+            set('/alarmMinutes', alarm),
+          ]),
+        ]
+      : []),
+    ...(trip.contacts.length > 0 && !(trip.checkInMinutes && trip.checkInMinutes <= EVERY)
+      ? [
+          change('check-in', String(EVERY), phrase('change.check-in', { minutes: EVERY }), [
+            set('/checkInMinutes', EVERY),
+          ]),
+        ]
+      : []),
+    ...others
+      .slice(0, 2)
+      .map(({ id, name }) =>
+        change('contact', id, phrase('change.contact', { who: name }), [
+          { op: 'append', pointer: '/contacts', value: id },
+        ]),
+      ),
+  ];
+}
+
+const HOURS = WHATIF.limit('change-hours') * MS.second;
+
+/** An hour later, an hour earlier, the other way round. */
+function hours({ context, assessment }: Standing): Change[] {
+  const { trip, zone } = context;
+  const { leave } = assessment;
+  const at = (by: number): Change[] => {
+    if (leave === undefined || zone === undefined) return [];
+    const date = civilDate(leave + by, zone),
+      time = wallTime(leave + by, zone);
+    const word = by > 0 ? 'change.later' : 'change.earlier';
+    return [
+      change('hour', `${date}T${time}`, phrase(word, { time }), [
+        set('/leave/date', date),
+        set('/leave/time', time),
+      ]),
+    ];
+  };
+  const round = trip.return === undefined || trip.return === trip.launch;
+  return [
+    ...at(HOURS),
+    // What is past already can't be left at.
+    ...(leave !== undefined && leave - HOURS > context.now ? at(-HOURS) : []),
+    ...(round && trip.halts.length > 1
+      ? [change('way', 'round', phrase('change.way'), [set('/halts', trip.halts.toReversed())])]
+      : []),
+  ];
+}
+
+/** Another boat of the shed, with somebody of the household who is not in the crew yet. */
+function besides({ context }: Standing): Change[] {
+  const { trip, shed } = context;
+  const aboard = new Set([
+    ...trip.crew.map(({ person }) => person),
+    ...(trip.company ?? []).flatMap(({ people }) => people),
+  ]);
+  const free = shed.people.find(({ id }) => !aboard.has(id));
+  const gone = new Set([trip.boat, ...(trip.company ?? []).map(({ boat }) => boat)]);
+  const other = shed.boats.find(({ id }) => !gone.has(id));
+  if (!free || !other || trip.boat === undefined) return [];
+  const value = { boat: other.id, people: [free.id] };
+  const patch: Patch = trip.company
+    ? { op: 'append', pointer: '/company', value }
+    : { op: 'set', pointer: '/company', value: [value] };
+  return [change('boat', other.id, phrase('change.boat', { boat: other.name }), [patch])];
+}
+
+/** What the findings of the trip themselves offer to do to it. */
+function mended({ context, assessment }: Standing): Change[] {
+  return assessment.findings.flatMap(({ mend, others = [] }) =>
+    [...(mend ? [mend] : []), ...others].flatMap((each) =>
+      'do' in each && each.do.type === 'trip' && each.do.id === context.trip.id
+        ? [change('mend', JSON.stringify(each.do.patch), each.label, each.do.patch)]
+        : [],
+    ),
+  );
+}

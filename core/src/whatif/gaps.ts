@@ -1,0 +1,148 @@
+import './words';
+import type { MeasureRow, Phrase } from '../model';
+import type { Band } from '../numeric';
+import { phrase } from '../say';
+import { MINUTE } from '../units';
+import { MEASURES } from './incidents';
+import { WHATIF } from './limits';
+import type { Reckoned } from './reckon';
+
+/** How bad a gap is at its cautious end: closed, short, long, very long. */
+export type Grade = 0 | 1 | 2 | 3;
+
+/** How long a limit is passed before anything that would help, seconds within limits. */
+export interface Gap {
+  measure: MeasureRow;
+  gap: Band;
+  grade: Grade;
+  /** Something that it leans on is not known: the cautious end is taken for it. */
+  open: boolean;
+}
+
+/** Less than this is none: nobody reckons in seconds here. */
+const LEAST = WHATIF.limit('gain-least');
+/** Is there a gap at all? */
+export const isGap = ({ gap }: Pick<Gap, 'gap'>): boolean => gap.high >= LEAST;
+
+const NEVER: Band = { low: Infinity, high: Infinity };
+const START: Band = { low: 0, high: 0 };
+
+/** When a limit is reached; absent where it is none here, and at once at the worst where nobody knows. */
+function limitOf(reckoned: Reckoned, limit: MeasureRow['limit']): Band | undefined {
+  const { phases, filling, rocks, dark } = reckoned;
+  switch (limit) {
+    case 'start':
+      return START;
+    case 'under':
+    case 'hands':
+    case 'worn':
+      return phases?.[limit];
+    case 'full':
+      return filling?.full ?? { low: 0, high: Infinity };
+    case 'rocks':
+      return rocks;
+    case 'dark':
+      return { low: dark, high: dark };
+  }
+}
+
+function remedyOf(reckoned: Reckoned, remedy: MeasureRow['before'][number]): Band {
+  const { known, help, out, landed, held, shines, finds } = reckoned;
+  switch (remedy) {
+    case 'known':
+      return known;
+    case 'help':
+      return help ?? NEVER;
+    case 'out':
+      return out ?? NEVER;
+    case 'landed':
+      return landed ?? NEVER;
+    case 'held':
+      return held ?? NEVER;
+    case 'shines':
+      return shines ? START : NEVER;
+    case 'finds':
+      return finds ? START : NEVER;
+  }
+}
+
+/**
+ * A limit against what comes before it: the most by the earliest limit and the latest remedy, the least by the latest limit and the
+ * earliest remedy; nought where the remedy comes first. Of several remedies the first to come counts, and the latest is that of the
+ * surest of them.
+ */
+export function gapBetween(limit: Band, remedies: readonly Band[]): Band {
+  const first = Math.min(Infinity, ...remedies.map(({ low }) => low)),
+    surest = Math.min(Infinity, ...remedies.map(({ high }) => high));
+  const less = (later: number, sooner: number) =>
+    sooner === Infinity ? 0 : later === Infinity ? Infinity : Math.max(0, later - sooner);
+  return { low: less(first, limit.high), high: less(surest, limit.low) };
+}
+
+const gradeOf = ({ high }: Band, { long, very }: MeasureRow): Grade =>
+  high < LEAST ? 0 : very !== undefined && high > very * MINUTE ? 3 : high > long * MINUTE ? 2 : 1;
+
+/** The gaps of what was reckoned, the worst first: by how bad they are, then how long, at the cautious end. */
+export function gapsOf(reckoned: Reckoned): Gap[] {
+  return MEASURES.filter(({ id }) => reckoned.row.measures.includes(id))
+    .flatMap((measure): Gap[] => {
+      const limit = limitOf(reckoned, measure.limit);
+      // Nobody plans on help of which no time was said: that is told beside it, and measures nothing.
+      if (!limit || (measure.id === 'late' && !reckoned.help)) return [];
+      const gap = gapBetween(
+        limit,
+        measure.before.map((remedy) => remedyOf(reckoned, remedy)),
+      );
+      return [{ measure, gap, grade: gradeOf(gap, measure), open: isOpen(reckoned, measure) }];
+    })
+    .sort(worseFirst);
+}
+
+type Ranked = Pick<Gap, 'grade'> & { gap: Pick<Band, 'high'> };
+export const worseFirst = (a: Ranked, b: Ranked): number =>
+  b.grade - a.grade || order(a.gap.high, b.gap.high);
+
+/** The longer first; two without an end are alike. */
+const order = (a: number, b: number): number => (a === b ? 0 : b > a ? 1 : -1);
+
+/** Does a gap lean on something that nobody said? */
+function isOpen(reckoned: Reckoned, { limit, before }: MeasureRow): boolean {
+  const { phases, filling, ends, moment, nearest } = reckoned;
+  const body = limit === 'hands' || limit === 'worn' || limit === 'under';
+  return (
+    (body && (phases?.unknown === true || phases?.unsaid === true)) ||
+    (limit === 'under' && reckoned.bodies[0]?.jacket === 'unknown') ||
+    (limit === 'full' && (filling === undefined || filling.hole.guessed)) ||
+    (limit === 'rocks' && ends?.unsaid === true) ||
+    (before.includes('landed') && (moment.flow === undefined || nearest?.sure !== true))
+  );
+}
+
+/** A gap in one sentence: as a band, an estimate, never a countdown. */
+export function sayGap({ measure, gap: { low, high } }: Gap): Phrase {
+  const id = measure.id as keyof typeof SAID;
+  if (high < LEAST) return phrase(`gap.${id}.closed`);
+  const some = low >= LEAST;
+  if (high === Infinity)
+    return some && low !== Infinity ? phrase(`gap.${id}.from`, { from: low }) : phrase(`gap.${id}.ever`);
+  return some
+    ? phrase(`gap.${id}.band`, { from: low, until: high })
+    : phrase(`gap.${id}.up`, { until: high });
+}
+const SAID = {
+  under: 0,
+  'under-aboard': 0,
+  'hands-aboard': 0,
+  'worn-aboard': 0,
+  hands: 0,
+  worn: 0,
+  late: 0,
+  full: 0,
+  rocks: 0,
+  dark: 0,
+  open: 0,
+  ashore: 0,
+  blind: 0,
+  silent: 0,
+  adrift: 0,
+};

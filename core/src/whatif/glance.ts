@@ -1,0 +1,86 @@
+import type { LatLon } from '../earth';
+import type { AssessInput } from '../trip/context';
+import { oneWorse } from '../water';
+import { gapsOf, worseFirst, type Gap, type Grade } from './gaps';
+import { incidentsFor } from './incidents';
+import { WHATIF } from './limits';
+import { plannedMoment } from './moment';
+import { reckon } from './reckon';
+import type { Standing } from './standing';
+
+/** The worst gap of one incident at one point of the day. */
+export interface Cell {
+  incident: string;
+  grade: Grade;
+  open: boolean;
+  /** Which measure it is, and its cautious end, seconds. */
+  measure?: string;
+  high: number;
+}
+
+/** A point of the day, from first to last, with a cell for each incident. */
+export interface Column {
+  n: number;
+  at: number;
+  here: LatLon;
+  cells: Cell[];
+}
+
+const POINTS = WHATIF.limit('glance-points');
+
+/** Points in an order that tells of the whole day soon: far apart first, then between. */
+export function inStrides(count: number): number[] {
+  const order: number[] = [];
+  const seen = new Set<number>();
+  for (let stride = 2 ** Math.floor(Math.log2(Math.max(1, count))); stride >= 1; stride /= 2)
+    for (let i = 0; i < count; i += stride)
+      if (!seen.has(i)) {
+        seen.add(i);
+        order.push(i);
+      }
+  return order;
+}
+
+/** The weather of the trip a force stronger and two hours earlier. */
+export function inWorse(input: AssessInput): AssessInput {
+  const { trip, conditions } = input;
+  return {
+    ...input,
+    trip: trip.forecast ? { ...trip, forecast: oneWorse(trip.forecast) } : trip,
+    conditions: conditions.forecast ? { ...conditions, forecast: oneWorse(conditions.forecast) } : conditions,
+  };
+}
+
+/** Every point of the day against every incident, by the cautious end: nothing where no hours are known. */
+export function* glance(standing: Standing): Generator<{ done: number; of: number; column: Column }, void> {
+  const { schedule } = standing.assessment;
+  if (!schedule || schedule.home === undefined) return;
+  const { leave, home } = schedule;
+  const rows = incidentsFor(standing.context);
+  for (const [done, n] of inStrides(POINTS).entries()) {
+    const at = leave + ((home - leave) * n) / (POINTS - 1);
+    const moment = plannedMoment(standing, at);
+    if (!moment) continue;
+    const cells = rows.map(({ id }): Cell => cellOf(id, gapsOf(reckon(standing, moment, { id }))[0]));
+    yield { done: done + 1, of: POINTS, column: { n, at, here: moment.here, cells } };
+  }
+}
+
+const cellOf = (incident: string, worst: Gap | undefined): Cell =>
+  worst
+    ? { incident, grade: worst.grade, open: worst.open, measure: worst.measure.id, high: worst.gap.high }
+    : { incident, grade: 0, open: false, high: 0 };
+
+/** The worst moments of a day, each of another incident: by how bad they are, then how long. */
+export function worstMoments(columns: readonly Column[], count = 3): (Cell & Pick<Column, 'at' | 'here'>)[] {
+  const worst = new Map<string, Cell & Pick<Column, 'at' | 'here'>>();
+  for (const { at, here, cells } of columns)
+    for (const cell of cells) {
+      const held = worst.get(cell.incident);
+      if (cell.grade > 0 && (!held || worse(cell, held) < 0)) worst.set(cell.incident, { ...cell, at, here });
+    }
+  return [...worst.values()].sort(worse).slice(0, count);
+}
+
+const worse = (a: Cell, b: Cell): number => worseFirst(asGap(a), asGap(b));
+const asGap = ({ grade, high }: Cell) => ({ grade, gap: { low: 0, high } });

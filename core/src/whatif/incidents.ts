@@ -1,0 +1,44 @@
+import incidents from '../../data/whatif/incidents.json';
+import { drives } from '../boat';
+import type { IncidentData, IncidentRow, MeasureRow } from '../model';
+import type { Context } from '../trip/context';
+
+const DATA = incidents as unknown as IncidentData;
+export const INCIDENTS: readonly IncidentRow[] = DATA.rows;
+export const MEASURES: readonly MeasureRow[] = DATA.measures;
+
+export type IncidentId = (typeof incidents.rows)[number]['id'];
+
+/** What goes wrong, with what has to be said of it. */
+export interface Incident {
+  id: string;
+  /** Through which of her openings, by its place in her list; absent: through the worst of them. */
+  opening?: number;
+}
+
+type Asks = Record<IncidentRow['needs'], (context: Context) => boolean>;
+
+const powered = ({ boat }: Context): boolean => boat !== undefined && drives(boat).motor === true;
+const together = ({ trip }: Context): number =>
+  (trip.company ?? []).reduce((sum, { people }) => sum + people.length, trip.crew.length);
+
+/** Of whom an incident can be asked. */
+const ASKS: Asks = {
+  any: () => true,
+  motor: powered,
+  arms: (context) => context.boat !== undefined && !powered(context),
+  opening: ({ boat }) => (boat?.openings.length ?? 0) > 0,
+  crew: ({ trip }) => trip.crew.length > 1,
+  company: (context) => together(context) > 1,
+};
+
+/** The incidents that this boat and crew can meet. */
+export const incidentsFor = (context: Context): IncidentRow[] =>
+  INCIDENTS.filter(({ needs }) => ASKS[needs](context));
+
+/** @throws RangeError for one that nobody knows */
+export function incidentRow(id: string): IncidentRow {
+  const row = INCIDENTS.find((each) => each.id === id);
+  if (!row) throw new RangeError(`no incident is called ${id}`);
+  return row;
+}
