@@ -50,6 +50,7 @@ export const ROUTES = [
   '/shed/removed',
   `${TRIP}/week`,
   `${TRIP}/havens`,
+  `${TRIP}/whatif`,
   `${TRIP}/rig`,
   `${TRIP}/chart`,
   '/shed/chart?water=01890000-0000-7000-8000-000000000046',

@@ -14,6 +14,7 @@ import {
   type Progress,
   type Span,
 } from '@escale/core/trip';
+import type { Answer, Column, Incident, Tried, Worst } from '@escale/core/whatif';
 import { wayHomeSteps, type WayHome } from '@escale/core/trip/way-home';
 import { windowSteps, type Week } from '@escale/core/trip/windows';
 
@@ -53,6 +54,21 @@ export interface LeaksJob {
   sea: number;
 }
 
+/** What is asked of a trip that goes wrong. */
+export interface GlanceJob {
+  /** Tells one input from the next: what an input rests on is kept by it. */
+  key: number;
+  input: Pick<AssessInput, 'trip' | 'shed' | 'conditions' | 'now' | 'plan' | 'channels'>;
+  /** In weather a force stronger and two hours earlier. */
+  worse: boolean;
+}
+export interface WhatIfJob extends GlanceJob {
+  at: number;
+  /** Absent: where the plan has them. */
+  here?: LatLon;
+  incident: Incident;
+}
+
 /** The jobs, by name: what is posted and what comes back piece by piece. */
 export interface Jobs {
   /** The worst of each departure of a day: progress as it goes, the whole row at the end. */
@@ -65,6 +81,12 @@ export interface Jobs {
   home: { input: HomeJob; part: WayHome };
   /** One leak through each opening of a boat, in their order. */
   leaks: { input: LeaksJob; part: Leak };
+  /** The worst gap of each incident at each point of the day, as it comes; at the end the three worst in full. */
+  glance: { input: GlanceJob; part: { column: Column } | { worst: Worst[] } };
+  /** One incident at one moment. */
+  whatif: { input: WhatIfJob; part: Answer };
+  /** What would shrink its worst gap, the most first. */
+  changes: { input: WhatIfJob; part: Tried[] };
   /** A table out of a file’s text: what is torn in it must not keep the page. */
   table: { input: { text: string }; part: Table };
   /** Points, ways and areas out of a file’s text. */

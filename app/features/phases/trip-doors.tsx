@@ -16,6 +16,7 @@ export function TripDoors() {
   const { trip } = useTrip();
   return (
     <Row style={{ paddingHorizontal: 12, paddingTop: 12, columnGap: 20 }}>
+      <TextLink href={`/trips/${trip.id}/whatif`}>{TRIP.whatIf}</TextLink>
       <RepeatButton trip={trip} />
       <Remove />
     </Row>

@@ -1,5 +1,6 @@
 // What a trip's own frame says with figures in it: header, verdict, sections, figures.
 export const TRIP = {
+  whatIf: 'What if?',
   assumed: 'Assumed: {what}',
   why: 'Why: {title}',
   row: '{level}: {title}',

@@ -7,11 +7,10 @@ import {
   BOATS_OFF,
   havenOrHome,
   MISHAPS,
-  speedsStill,
   type Mishap,
   type Plight,
-  type Still,
-} from '@escale/core/whatif';
+} from '@escale/core/whatif/haven';
+import { speedsStill, type Still } from '@escale/core/whatif/still';
 import { Button, Row } from '../../ui/button';
 import { Choice } from '../../ui/choice';
 import { Fold } from '../../ui/fold';

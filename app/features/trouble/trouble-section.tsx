@@ -54,6 +54,7 @@ function Cards() {
         <Row>
           <Tile href={`/trips/${trip.id}/trouble/wrong`} title={TROUBLE.wrong} />
           <Tile href={`/trips/${trip.id}/trouble/haven`} title={TROUBLE.haven} />
+          <Tile href={`/trips/${trip.id}/whatif`} title={TROUBLE.whatIf} />
         </Row>
         <T as="soft">{TROUBLE.wrongWhy}</T>
       </View>

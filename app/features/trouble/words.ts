@@ -7,6 +7,7 @@ export const TROUBLE = {
   wrong: 'Something is wrong',
   wrongWhy: 'From what you notice to what may be behind it; and where to go at the speed that is left.',
   haven: 'Haven or home?',
+  whatIf: 'What if?',
   all: 'All cards',
   ten: 'First',
   now: 'Here, now',

@@ -3,7 +3,7 @@ import { applyPatch } from '../formats/pointer';
 import { plannedPosition } from '../passage';
 import type { AssessInput } from '../trip/context';
 import { changesOf, type Change } from './changes';
-import { gapsOf, isGap, worseFirst, type Gap } from './gaps';
+import { gapsOf, isGap, sayGap, worseFirst, type Gap, type SaidGap } from './gaps';
 import type { Incident } from './incidents';
 import { WHATIF } from './limits';
 import { momentOf, type Moment } from './moment';
@@ -14,15 +14,23 @@ import { standingOf, type Standing } from './standing';
 export interface Tried {
   change: Change;
   /** Absent: nothing is left of any gap. */
-  then?: Gap;
+  then?: SaidGap;
 }
 
 const LOOKS = WHATIF.limit('glance-points');
 
-/** The trip as it would be. A plan that was filed holds for the trip as it was: the changed one is taken to be filed anew. */
-export function changed(input: AssessInput, { patch }: Pick<Change, 'patch'>): AssessInput {
-  const { plan: _plan, ...rest } = input;
-  return { ...rest, trip: applyPatch(input.trip, [...patch]) };
+/** The trip as it would be: a plan that was filed would be filed anew, with its hours, and who accepted it is asked again. */
+export function changed(
+  input: AssessInput,
+  { patch, accepted }: Pick<Change, 'patch' | 'accepted'>,
+): AssessInput {
+  const { plan } = input;
+  const contacts = plan?.contacts.map((each) => (each.id === accepted ? { ...each, accepted: true } : each));
+  return {
+    ...input,
+    trip: applyPatch(input.trip, [...patch]),
+    ...(plan && contacts ? { plan: { ...plan, contacts } } : {}),
+  };
 }
 
 /** The instant at which a plan passes a place nearest; of two as near the one at the same part of the day. */
@@ -57,12 +65,26 @@ export function partOf({ assessment: { schedule } }: Standing, at: number): numb
 export const worstOf = (standing: Standing, moment: Moment, incident: Incident): Gap | undefined =>
   gapsOf(reckon(standing, moment, incident))[0];
 
+/** What of a trip a filed plan’s own hours hang on. */
+const HOURS: ReadonlySet<string> = new Set([
+  'leave',
+  'halts',
+  'speed',
+  'launch',
+  'return',
+  'graceMinutes',
+  'alarmMinutes',
+  'checkInMinutes',
+]);
+const movesHours = ({ patch }: Change): boolean =>
+  patch.some(({ pointer }) => HOURS.has(pointer.split('/')[1] ?? ''));
+
 /** One change tried: the same incident at the same place of the changed plan. */
 export function tried(
   { standing, moment, incident }: Asked,
   change: Change,
 ): { standing: Standing; moment: Moment; then?: Gap } {
-  const next = standingOf(changed(standing.input, change));
+  const next = standingOf(changed(standing.input, change), movesHours(change));
   const at = passes(next, moment.here, partOf(standing, moment.at)) ?? moment.at;
   const there = momentOf(next, at, moment.here);
   const then = worstOf(next, there, incident);
@@ -86,7 +108,8 @@ export function* bestChanges(asked: Asked): Generator<{ done: number; of: number
   const found: Tried[] = [];
   for (const [i, change] of all.entries()) {
     const { then } = tried(asked, change);
-    if (before && gains(before, then)) found.push({ change, ...(then ? { then } : {}) });
+    if (before && gains(before, then))
+      found.push({ change, ...(then ? { then: { ...then, says: sayGap(then) } } : {}) });
     yield { done: i + 1, of: all.length };
   }
   return found.sort(

@@ -57,11 +57,10 @@ export function phasesOf({ jacket, clothing }: Body, water: Band | undefined): P
   };
 }
 
-/** Where ten minutes are stated, until when at the latest by the table; above it only that it is no sooner. */
+/** Ten minutes are stated for cold water; in water less cold no sooner than there. They are gone before anybody is worn out. */
 function handsOf({ low, high }: Band): Band {
-  const row = coldRow(high);
-  const stated = high <= HANDS.upTo;
-  const latest = stated ? Math.max(HANDS.seconds, row?.exhausted[0] ?? 0) : (row?.exhausted[1] ?? Infinity);
+  const latest = coldRow(high)?.exhausted[0] ?? Infinity;
   // Nobody’s hands outlast them: in water about freezing people may be worn out at once.
-  return { low: Math.min(HANDS.seconds, coldRow(low)?.exhausted[1] ?? HANDS.seconds), high: latest };
+  const soonest = Math.min(HANDS.seconds, coldRow(low)?.exhausted[1] ?? HANDS.seconds);
+  return { low: soonest, high: Math.max(soonest, latest) };
 }

@@ -3,7 +3,7 @@ import data from '../../data/whatif/changes.json';
 import { dressFor, warmEnough } from '../body/cold';
 import { drives } from '../boat';
 import { wallTime, civilDate } from '../earth';
-import { STEPS } from '../floatplan';
+import { isOpen, STEPS } from '../floatplan';
 import { stowages, stowPatch } from '../kit';
 import { CLOTHING } from '../model/lists';
 import type { GearItem, Patch, Phrase, Stowage, Trip } from '../model';
@@ -24,6 +24,8 @@ export interface Change {
   label: Phrase;
   /** Of the trip. */
   patch: Patch[];
+  /** Who would have said yes to the plan, where that is what changes; it is asked of them, and done by nobody here. */
+  accepted?: string;
   cost: number;
 }
 
@@ -51,8 +53,8 @@ export function changesOf(standing: Standing, moment: Moment): Change[] {
   ].sort((a, b) => a.cost - b.cost);
   const seen = new Set<string>();
   return all
-    .filter(({ patch }) => {
-      const key = JSON.stringify(patch);
+    .filter(({ patch, accepted }) => {
+      const key = JSON.stringify([patch, accepted]);
       return !seen.has(key) && seen.add(key);
     })
     .slice(0, MOST);
@@ -138,7 +140,13 @@ function ashore({ context }: Standing): Change[] {
   const told = STEPS.told.least,
     alarm = STEPS.alarm.least;
   const others = shed.contacts.filter(({ id }) => !trip.contacts.includes(id));
+  const filed = context.plan && isOpen(context.plan.state) ? context.plan.contacts : [];
+  const waiting = filed.filter(({ accepted, declined, withdrawn }) => !accepted && !declined && !withdrawn);
   return [
+    ...waiting.map(({ id, name }) => ({
+      ...change('accept', id, phrase('change.accept', { who: name }), []),
+      accepted: id,
+    })),
     ...(trip.contacts.length > 0 && (trip.graceMinutes !== told || trip.alarmMinutes !== alarm)
       ? [
           change('sooner', 'home', phrase('change.sooner', { told, alarm }), [

@@ -19,6 +19,11 @@ export interface Gap {
   open: boolean;
 }
 
+/** A gap with its sentence. */
+export interface SaidGap extends Gap {
+  says: Phrase;
+}
+
 /** Less than this is none: nobody reckons in seconds here. */
 const LEAST = WHATIF.limit('gain-least');
 /** Is there a gap at all? */
@@ -120,7 +125,7 @@ function isOpen(reckoned: Reckoned, { limit, before }: MeasureRow): boolean {
 
 /** A gap in one sentence: as a band, an estimate, never a countdown. */
 export function sayGap({ measure, gap: { low, high } }: Gap): Phrase {
-  const id = measure.id as keyof typeof SAID;
+  const id = measure.id as Said;
   if (high < LEAST) return phrase(`gap.${id}.closed`);
   const some = low >= LEAST;
   if (high === Infinity)
@@ -129,20 +134,19 @@ export function sayGap({ measure, gap: { low, high } }: Gap): Phrase {
     ? phrase(`gap.${id}.band`, { from: low, until: high })
     : phrase(`gap.${id}.up`, { until: high });
 }
-const SAID = {
-  under: 0,
-  'under-aboard': 0,
-  'hands-aboard': 0,
-  'worn-aboard': 0,
-  hands: 0,
-  worn: 0,
-  late: 0,
-  full: 0,
-  rocks: 0,
-  dark: 0,
-  open: 0,
-  ashore: 0,
-  blind: 0,
-  silent: 0,
-  adrift: 0,
-};
+type Said =
+  | 'under'
+  | 'under-aboard'
+  | 'hands-aboard'
+  | 'worn-aboard'
+  | 'hands'
+  | 'worn'
+  | 'late'
+  | 'full'
+  | 'rocks'
+  | 'dark'
+  | 'open'
+  | 'ashore'
+  | 'blind'
+  | 'silent'
+  | 'adrift';

@@ -23,6 +23,8 @@ export interface Column {
   n: number;
   at: number;
   here: LatLon;
+  /** To the nearest landing, metres; no end where none is known. */
+  off: number;
   cells: Cell[];
 }
 
@@ -62,7 +64,11 @@ export function* glance(standing: Standing): Generator<{ done: number; of: numbe
     const moment = plannedMoment(standing, at);
     if (!moment) continue;
     const cells = rows.map(({ id }): Cell => cellOf(id, gapsOf(reckon(standing, moment, { id }))[0]));
-    yield { done: done + 1, of: POINTS, column: { n, at, here: moment.here, cells } };
+    yield {
+      done: done + 1,
+      of: POINTS,
+      column: { n, at, here: moment.here, off: moment.landing()?.landing.metres ?? Infinity, cells },
+    };
   }
 }
 
@@ -71,16 +77,21 @@ const cellOf = (incident: string, worst: Gap | undefined): Cell =>
     ? { incident, grade: worst.grade, open: worst.open, measure: worst.measure.id, high: worst.gap.high }
     : { incident, grade: 0, open: false, high: 0 };
 
-/** The worst moments of a day, each of another incident: by how bad they are, then how long. */
-export function worstMoments(columns: readonly Column[], count = 3): (Cell & Pick<Column, 'at' | 'here'>)[] {
-  const worst = new Map<string, Cell & Pick<Column, 'at' | 'here'>>();
-  for (const { at, here, cells } of columns)
+type Spot = Pick<Column, 'at' | 'here' | 'off'>;
+
+/** The worst moments of a day, each of another incident: by how bad they are, then how long, then how far off. */
+export function worstMoments(columns: readonly Column[], count = SHOWN): (Cell & Spot)[] {
+  const worst = new Map<string, Cell & Spot>();
+  for (const { at, here, off, cells } of columns)
     for (const cell of cells) {
+      const next = { ...cell, at, here, off };
       const held = worst.get(cell.incident);
-      if (cell.grade > 0 && (!held || worse(cell, held) < 0)) worst.set(cell.incident, { ...cell, at, here });
+      if (cell.grade > 0 && (!held || worse(next, held) < 0)) worst.set(cell.incident, next);
     }
   return [...worst.values()].sort(worse).slice(0, count);
 }
+const SHOWN = WHATIF.limit('worst-shown');
 
-const worse = (a: Cell, b: Cell): number => worseFirst(asGap(a), asGap(b));
-const asGap = ({ grade, high }: Cell) => ({ grade, gap: { low: 0, high } });
+const worse = (a: Cell & Spot, b: Cell & Spot): number =>
+  worseFirst(asGap(a), asGap(b)) || (a.off === b.off ? 0 : b.off - a.off);
+const asGap = ({ grade, high }: Cell) => ({ grade, gap: { high } });

@@ -16,25 +16,27 @@ export interface Incident {
   opening?: number;
 }
 
-type Asks = Record<IncidentRow['needs'], (context: Context) => boolean>;
+/** What decides which of them a trip can meet. */
+type Asked = Pick<Context, 'boat' | 'trip'>;
+type Asks = Record<IncidentRow['needs'], (asked: Asked) => boolean>;
 
-const powered = ({ boat }: Context): boolean => boat !== undefined && drives(boat).motor === true;
-const together = ({ trip }: Context): number =>
+const powered = ({ boat }: Asked): boolean => boat !== undefined && drives(boat).motor === true;
+const together = ({ trip }: Asked): number =>
   (trip.company ?? []).reduce((sum, { people }) => sum + people.length, trip.crew.length);
 
 /** Of whom an incident can be asked. */
 const ASKS: Asks = {
   any: () => true,
   motor: powered,
-  arms: (context) => context.boat !== undefined && !powered(context),
+  arms: (asked) => asked.boat !== undefined && !powered(asked),
   opening: ({ boat }) => (boat?.openings.length ?? 0) > 0,
   crew: ({ trip }) => trip.crew.length > 1,
-  company: (context) => together(context) > 1,
+  company: (asked) => together(asked) > 1,
 };
 
 /** The incidents that this boat and crew can meet. */
-export const incidentsFor = (context: Context): IncidentRow[] =>
-  INCIDENTS.filter(({ needs }) => ASKS[needs](context));
+export const incidentsFor = (asked: Asked): IncidentRow[] =>
+  INCIDENTS.filter(({ needs }) => ASKS[needs](asked));
 
 /** @throws RangeError for one that nobody knows */
 export function incidentRow(id: string): IncidentRow {

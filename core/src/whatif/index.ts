@@ -1,6 +1,7 @@
 /**
  * whatif: what follows when something goes wrong, and what to do about it. The roof: it leans on all rooms, and none on it.
  */
+export * from './ask';
 export * from './best';
 export * from './changes';
 export * from './gaps';

@@ -106,14 +106,14 @@ function companyRoute(
 type Told = Pick<PlanTimes, 'overdue' | 'alarm' | 'checkIns'>;
 
 /** Who is told ashore, at which hours, and whether they said that they would act. */
-function ashoreRoutes({ context, assessment }: Standing, at: number): Route[] {
+function ashoreRoutes({ context, assessment, refiled }: Standing, at: number): Route[] {
   const { plan, trip, shed, channels } = context;
   const filed = plan && isOpen(plan.state) ? plan : undefined;
   const names = filed
     ? filed.contacts.filter(({ declined, withdrawn }) => !declined && !withdrawn).map(({ name }) => name)
     : trip.contacts.flatMap((id) => shed.contacts.find((contact) => contact.id === id)?.name ?? []);
   if (names.length === 0) return [{ by: 'ashore', after: NEVER, says: phrase('know.ashore.nobody') }];
-  const times: Partial<Told> | undefined = filed?.times ?? assessment.schedule;
+  const times: Partial<Told> | undefined = (refiled ? undefined : filed?.times) ?? assessment.schedule;
   const { overdue, alarm = overdue } = times ?? {};
   if (overdue === undefined || alarm === undefined)
     return [{ by: 'ashore', after: NEVER, says: phrase('know.ashore.hours') }];

@@ -37,6 +37,8 @@ export interface Standing {
   input: AssessInput;
   context: Context;
   assessment: Assessment;
+  /** A plan that was filed is taken to be filed anew with the hours of this trip. */
+  refiled: boolean;
   bodies: Body[];
   /** Everything that comes along and can be noticed, in the boat and on bodies. */
   signals: Signal[];
@@ -64,10 +66,10 @@ export interface Filling {
 
 const NEAR: ReadonlySet<string> = new Set(['on-body', 'in-reach']);
 
-/** @param assessed the assessment of that very input, where there is one already */
-export function standingOf(input: AssessInput, assessed?: Assessment): Standing {
+/** @param refiled a filed plan is taken to be filed anew with the hours of this trip */
+export function standingOf(input: AssessInput, refiled = false): Standing {
   const prepared = prepare(input);
-  const assessment = assessed ?? prepared.whole();
+  const assessment = prepared.whole();
   const { kit } = prepared.match();
   const context = contextOf(input);
   const { boat, people, trip, shed } = context;
@@ -80,6 +82,7 @@ export function standingOf(input: AssessInput, assessed?: Assessment): Standing 
     input,
     context,
     assessment,
+    refiled,
     bodies: bodiesOf(context, kit),
     signals: toSignal(kit.pieces),
     has: (capability) => has(kit.pieces, capability),

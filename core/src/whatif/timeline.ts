@@ -34,7 +34,7 @@ const AT_ONCE: Band = { low: 0, high: 0 };
 /** What happens, one after the other, as it begins at the earliest; what is not known says what would settle it. */
 export function timelineOf(standing: Standing, reckoned: Reckoned): Told[] {
   return [
-    first(reckoned),
+    first(standing, reckoned),
     ...inTime([
       ...bodyTold(standing, reckoned),
       ...boatTold(standing, reckoned),
@@ -64,7 +64,7 @@ const inTime = (told: Told[]): Told[] =>
     .sort((a, b) => (a.low === b.low ? a.i - b.i : a.low < b.low ? -1 : 1))
     .map(({ each }) => each);
 
-function first({ row, filling, bodies }: Reckoned): Told {
+function first({ bodies: all }: Standing, { row, filling, bodies }: Reckoned): Told {
   const what =
     row.boat !== 'filling'
       ? phraseOf(`what.${row.id}` as WordKey)
@@ -72,7 +72,9 @@ function first({ row, filling, bodies }: Reckoned): Told {
         ? phrase('what.flooding', { hole: filling.hole.name })
         : phrase('what.flooding.none');
   const who =
-    row.in !== 'nobody' && bodies.length > 0 ? [phrase('what.who', { who: bodies[0].person.name })] : [];
+    row.in !== 'nobody' && all.length > 1 && bodies.length > 0
+      ? [phrase('what.who', { who: bodies[0].person.name })]
+      : [];
   return { id: 'what', after: AT_ONCE, says: [what, ...who], tone: 'harm' };
 }
 

@@ -151,6 +151,7 @@ export const WHATIF_WORDS = {
   'change.earlier': 'Leave an hour earlier, at {time}',
   'change.way': 'Go the other way round',
   'change.boat': 'Take {boat} along',
+  'change.accept': '{who} says yes to the plan',
   'change.contact': '{who} is told as well',
   'change.sooner':
     'Your contact is told {told#minute|minutes} after home, and asked to ring {alarm#minute|minutes} after',

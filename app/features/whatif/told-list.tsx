@@ -1,0 +1,92 @@
+import { View } from 'react-native';
+import type { Mend } from '@escale/core/model';
+import { render } from '@escale/core/say';
+import { MS } from '@escale/core/units';
+import type { Told } from '@escale/core/whatif';
+import { T } from '../../ui/text';
+import { TextLink } from '../../ui/press';
+import { usePalette } from '../../ui/theme';
+import { mendHref } from '../../data/where';
+import { useTrip, type TripView } from '../trip/use-trip';
+import { IF, WHEN } from './words';
+
+/** What happens, in order, then what has no hour of its own. */
+export function ToldList({ told, at }: { told: readonly Told[]; at: number }) {
+  const timed = told.filter(({ after }) => after && after.low !== Infinity);
+  const besides = told.filter(({ after }) => !after || after.low === Infinity);
+  return (
+    <>
+      <List title={IF.told} told={timed} at={at} />
+      <List title={IF.besides} told={besides} at={at} />
+    </>
+  );
+}
+
+function List({ title, told, at }: { title: string; told: readonly Told[]; at: number }) {
+  if (told.length === 0) return null;
+  return (
+    <View style={{ gap: 4 }}>
+      <T as="section" heading={2}>
+        {title}
+      </T>
+      <View role="list" aria-label={title}>
+        {told.map((each) => (
+          <Line key={each.id} told={each} at={at} />
+        ))}
+      </View>
+    </View>
+  );
+}
+
+/** What harms has a heavy edge, what helps a double one, what is not known a broken one. */
+function Line({ told: { after, says, tone, mend }, at }: { told: Told; at: number }) {
+  const p = usePalette();
+  const { reader, trip, says: fill } = useTrip();
+  const edge = {
+    harm: { borderLeftWidth: 8, borderColor: p.ink },
+    help: { borderLeftWidth: 8, borderColor: p.water1 },
+    open: { borderLeftWidth: 7, borderStyle: 'dotted' as const, borderColor: p.soft },
+    fact: { borderLeftWidth: 8, borderColor: 'transparent' },
+  }[tone];
+  const href = mend && hrefOf(mend, trip.id);
+  return (
+    <View role="listitem" style={{ borderTopWidth: 1, borderTopColor: p.line }}>
+      <View style={{ ...edge, borderTopWidth: 0, paddingLeft: 8, paddingVertical: 8, gap: 2 }}>
+        {after ? (
+          <T as="strong">{whenOf(after, at, fill)}</T>
+        ) : tone === 'open' ? (
+          <T as="caps">{IF.notKnown}</T>
+        ) : null}
+        {says.map((phrase, i) => (
+          <T key={i} as={i === 0 ? 'body' : 'soft'}>
+            {render(phrase, reader)}
+          </T>
+        ))}
+        {href ? <TextLink href={href}>{render(mend.label, reader)}</TextLink> : null}
+      </View>
+    </View>
+  );
+}
+
+const hrefOf = (mend: Mend, trip: string): string | undefined => mendHref(mend, trip, 'plan/day');
+
+/** Half a minute and less is none here. */
+const NONE = 30;
+
+/** After how long within limits, and from which hour on. */
+export function whenOf(
+  { low, high }: NonNullable<Told['after']>,
+  at: number,
+  says: TripView['says'],
+): string {
+  if (low === Infinity) return WHEN.never;
+  if (low < NONE) return high < NONE ? WHEN.once : high === Infinity ? WHEN.any : says(WHEN.within, { high });
+  const clock = says(WHEN.clock, { at: at + low * MS.second });
+  const span =
+    high === Infinity
+      ? says(WHEN.from, { low })
+      : high - low < NONE
+        ? says(WHEN.after, { low })
+        : says(WHEN.band, { low, high });
+  return `${span} · ${clock}`;
+}

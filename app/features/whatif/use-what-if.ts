@@ -1,0 +1,73 @@
+import { useMemo } from 'react';
+import type { LatLon } from '@escale/core/earth';
+import type { Column, Incident, Worst } from '@escale/core/whatif';
+import '@escale/core/whatif/words';
+import { useJob } from '../../data/jobs';
+import type { GlanceJob, WhatIfJob } from '../../workers/jobs';
+import { useTrip } from '../trip/use-trip';
+
+/** Each input has a name, so that who reckons knows whether it has changed. */
+const names = new WeakMap<object, number>();
+let named = 0;
+function nameOf(input: object): number {
+  const known = names.get(input);
+  if (known !== undefined) return known;
+  named += 1;
+  names.set(input, named);
+  return named;
+}
+
+/** What is asked of the trip at hand. */
+export function useAsked(worse: boolean): GlanceJob {
+  const { input } = useTrip();
+  return useMemo(() => {
+    const { trip, shed, conditions, now, plan, channels } = input;
+    const more = { ...(plan ? { plan } : {}), ...(channels ? { channels } : {}) };
+    return { key: nameOf(input), input: { trip, shed, conditions, now, ...more }, worse };
+  }, [input, worse]);
+}
+
+export interface Moment {
+  at: number;
+  here?: LatLon;
+  incident: Incident;
+}
+
+/** A slider that is dragged asks once it rests, ms. */
+const REST = 60,
+  /** What takes longer waits until nothing was touched for so long, ms. */
+  LATER = 400;
+
+/** One moment, and what would change it. */
+export function useMoment(asked: GlanceJob, { at, here, incident }: Moment) {
+  const { lat, lon } = here ?? {};
+  const { id, opening } = incident;
+  const job = useMemo<WhatIfJob>(
+    () => ({
+      ...asked,
+      at,
+      ...(lat === undefined || lon === undefined ? {} : { here: { lat, lon } }),
+      incident: { id, ...(opening === undefined ? {} : { opening }) },
+    }),
+    [asked, at, lat, lon, id, opening],
+  );
+  return { answer: useJob('whatif', job, REST), changes: useJob('changes', job, LATER) };
+}
+
+/** The whole day, as far as it was looked through. */
+export function useGlance(asked: GlanceJob | undefined) {
+  const { parts, done, of, failed } = useJob('glance', asked, LATER);
+  return useMemo(() => {
+    const columns = parts.flatMap((part): Column[] => ('column' in part ? [part.column] : []));
+    const worst = parts.flatMap((part): Worst[] => ('worst' in part ? part.worst : []));
+    const whole = parts.some((part) => 'worst' in part);
+    return {
+      columns: columns.sort((a, b) => a.n - b.n),
+      worst,
+      whole,
+      done,
+      of,
+      ...(failed ? { failed } : {}),
+    };
+  }, [parts, done, of, failed]);
+}

@@ -1,0 +1,54 @@
+import type { AssessInput } from '@escale/core/trip';
+import { ask, bestChanges, glance, inWorse, momentAt, standingOf, worstInFull } from '@escale/core/whatif';
+import type { Column, Standing } from '@escale/core/whatif';
+import { CATALOGUE } from '@escale/core/kit';
+import { packsOn } from '@escale/core/rules';
+import type { GlanceJob, Working } from './jobs';
+
+/** What a trip rests on is reckoned once and kept, until another one is asked of. */
+let kept: { key: number; worse: boolean; standing: Standing } | undefined;
+
+function standingFor({ key, input, worse }: GlanceJob): Standing {
+  if (kept?.key === key && kept.worse === worse) return kept.standing;
+  const water = input.shed.waters.find(({ id }) => id === input.trip.water);
+  const whole: AssessInput = { ...input, packs: packsOn(water, input.shed), catalogue: CATALOGUE };
+  kept = { key, worse, standing: standingOf(worse ? inWorse(whole) : whole) };
+  return kept.standing;
+}
+
+/** What goes wrong: the day at a glance, one moment, and what would change it. */
+export const WHAT_IF: {
+  glance: Working<'glance'>;
+  whatif: Working<'whatif'>;
+  changes: Working<'changes'>;
+} = {
+  *glance(job) {
+    const standing = standingFor(job);
+    const columns: Column[] = [];
+    let at = { done: 0, of: 0 };
+    for (const { column, ...progress } of glance(standing)) {
+      columns.push(column);
+      at = progress;
+      yield { ...progress, part: { column } };
+    }
+    yield { ...at, part: { worst: worstInFull(standing, columns) } };
+  },
+  *whatif(job) {
+    const part = ask(standingFor(job), job);
+    yield { done: 1, of: 1, ...(part ? { part } : {}) };
+  },
+  *changes(job) {
+    const standing = standingFor(job);
+    const moment = momentAt(standing, job.at, job.here);
+    if (!moment) return;
+    const steps = bestChanges({ standing, moment, incident: job.incident });
+    let next = steps.next();
+    let at = { done: 0, of: 0 };
+    while (!next.done) {
+      at = next.value;
+      yield at;
+      next = steps.next();
+    }
+    yield { ...at, part: next.value };
+  },
+};
