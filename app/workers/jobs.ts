@@ -82,7 +82,7 @@ export interface Jobs {
   /** One leak through each opening of a boat, in their order. */
   leaks: { input: LeaksJob; part: Leak };
   /** The worst gap of each incident at each point of the day, as it comes; at the end the three worst in full. */
-  glance: { input: GlanceJob; part: { column: Column } | { worst: Worst[] } };
+  glance: { input: GlanceJob; part: { columns: Column[]; worst?: Worst[] } };
   /** One incident at one moment. */
   whatif: { input: WhatIfJob; part: Answer };
   /** What would shrink its worst gap, the most first. */

@@ -5,6 +5,9 @@ import { CATALOGUE } from '@escale/core/kit';
 import { packsOn } from '@escale/core/rules';
 import type { GlanceJob, Working } from './jobs';
 
+/** So many points of the day are told together. */
+const AT_A_TIME = 10;
+
 /** What a trip rests on is reckoned once and kept, until another one is asked of. */
 let kept: { key: number; worse: boolean; standing: Standing } | undefined;
 
@@ -26,12 +29,16 @@ export const WHAT_IF: {
     const standing = standingFor(job);
     const columns: Column[] = [];
     let at = { done: 0, of: 0 };
+    let told = 0;
     for (const { column, ...progress } of glance(standing)) {
       columns.push(column);
       at = progress;
-      yield { ...progress, part: { column } };
+      // The first at once; then a few at a time, so that the page draws no more often than it has to.
+      if (told > 0 && columns.length - told < AT_A_TIME) continue;
+      yield { ...progress, part: { columns: columns.slice(told) } };
+      told = columns.length;
     }
-    yield { ...at, part: { worst: worstInFull(standing, columns) } };
+    yield { ...at, part: { columns: columns.slice(told), worst: worstInFull(standing, columns) } };
   },
   *whatif(job) {
     const part = ask(standingFor(job), job);

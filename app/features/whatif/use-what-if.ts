@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import type { LatLon } from '@escale/core/earth';
-import type { Column, Incident, Worst } from '@escale/core/whatif';
+import type { Incident } from '@escale/core/whatif';
 import '@escale/core/whatif/words';
 import { useJob } from '../../data/jobs';
 import type { GlanceJob, WhatIfJob } from '../../workers/jobs';
@@ -58,16 +58,8 @@ export function useMoment(asked: GlanceJob, { at, here, incident }: Moment) {
 export function useGlance(asked: GlanceJob | undefined) {
   const { parts, done, of, failed } = useJob('glance', asked, LATER);
   return useMemo(() => {
-    const columns = parts.flatMap((part): Column[] => ('column' in part ? [part.column] : []));
-    const worst = parts.flatMap((part): Worst[] => ('worst' in part ? part.worst : []));
-    const whole = parts.some((part) => 'worst' in part);
-    return {
-      columns: columns.sort((a, b) => a.n - b.n),
-      worst,
-      whole,
-      done,
-      of,
-      ...(failed ? { failed } : {}),
-    };
+    const columns = parts.flatMap((part) => part.columns).sort((a, b) => a.n - b.n);
+    const last = parts.at(-1)?.worst;
+    return { columns, worst: last ?? [], whole: last !== undefined, done, of, ...(failed ? { failed } : {}) };
   }, [parts, done, of, failed]);
 }

@@ -7,7 +7,8 @@ import type { Incident } from './incidents';
 import { momentOf, plannedMoment, type Moment } from './moment';
 import { reckon } from './reckon';
 import type { Standing } from './standing';
-import { timelineOf, type Told } from './timeline';
+import { timelineOf } from './timeline';
+import type { Told } from './told';
 
 /** What follows of an incident at a moment: everything a screen tells, and nothing that reckons any more. */
 export interface Answer {

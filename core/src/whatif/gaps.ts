@@ -26,6 +26,7 @@ export interface SaidGap extends Gap {
 
 /** Less than this is none: nobody reckons in seconds here. */
 const LEAST = WHATIF.limit('gain-least');
+const SAID_FROM = WHATIF.limit('gap-said-from');
 /** Is there a gap at all? */
 export const isGap = ({ gap }: Pick<Gap, 'gap'>): boolean => gap.high >= LEAST;
 
@@ -127,7 +128,8 @@ function isOpen(reckoned: Reckoned, { limit, before }: MeasureRow): boolean {
 export function sayGap({ measure, gap: { low, high } }: Gap): Phrase {
   const id = measure.id as Said;
   if (high < LEAST) return phrase(`gap.${id}.closed`);
-  const some = low >= LEAST;
+  // A gap that may begin within minutes is told by its far end alone.
+  const some = low >= SAID_FROM;
   if (high === Infinity)
     return some && low !== Infinity ? phrase(`gap.${id}.from`, { from: low }) : phrase(`gap.${id}.ever`);
   return some

@@ -2,7 +2,7 @@ import type { LatLon } from '../earth';
 import type { AssessInput } from '../trip/context';
 import { oneWorse } from '../water';
 import { gapsOf, worseFirst, type Gap, type Grade } from './gaps';
-import { incidentsFor } from './incidents';
+import { incidentsFor, MEASURES } from './incidents';
 import { WHATIF } from './limits';
 import { plannedMoment } from './moment';
 import { reckon } from './reckon';
@@ -93,5 +93,7 @@ export function worstMoments(columns: readonly Column[], count = SHOWN): (Cell &
 const SHOWN = WHATIF.limit('worst-shown');
 
 const worse = (a: Cell & Spot, b: Cell & Spot): number =>
-  worseFirst(asGap(a), asGap(b)) || (a.off === b.off ? 0 : b.off - a.off);
+  worseFirst(asGap(a), asGap(b)) || rank(a) - rank(b) || (a.off === b.off ? 0 : b.off > a.off ? 1 : -1);
+/** What is at stake: lives stand before a boat that drifts. */
+const rank = ({ measure }: Cell): number => MEASURES.findIndex(({ id }) => id === measure);
 const asGap = ({ grade, high }: Cell) => ({ grade, gap: { high } });

@@ -3,6 +3,7 @@
  */
 export * from './ask';
 export * from './best';
+export * from './bodies';
 export * from './changes';
 export * from './gaps';
 export * from './glance';
@@ -13,3 +14,4 @@ export * from './reckon';
 export * from './standing';
 export * from './still';
 export * from './timeline';
+export type { Told } from './told';

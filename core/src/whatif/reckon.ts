@@ -5,6 +5,7 @@ import type { Band } from '../numeric';
 import type { Drifter, Ends } from '../hold/drift';
 import { layersLeft, type Signal } from '../signals';
 import { MS } from '../units';
+import { guessed } from '../verdict';
 import { phasesOf, type Phases } from './bodies';
 import type { Anchored } from './holds';
 import { incidentRow, type Incident } from './incidents';
@@ -51,6 +52,7 @@ const NEVER: Band = { low: Infinity, high: Infinity };
 const AT_ONCE: Band = { low: 0, high: 0 };
 const TURN: Band = { low: WHATIF.limit('turn-soon'), high: WHATIF.limit('turn-late') };
 const OUT = WHATIF.limit('out-soon');
+const GUESS = WHATIF.limit('guess-speed');
 const HALF = WHATIF.limit('still-half'),
   CRAWL = WHATIF.limit('still-least');
 
@@ -148,16 +150,20 @@ function speedStill({ context, has }: Standing, { still }: IncidentRow): Band | 
   if (still === 'none') return undefined;
   if (still === 'other') return otherSpeed(boat, has('spare-drive') === 'yes' ? usual : undefined);
   if (usual === undefined) return undefined;
+  const off = context.speed?.guessed ? GUESS : 0;
+  const wider = ({ low, high }: Band): Band => ({ low: low * (1 - off), high: high * (1 + off) });
   const slow = Math.min(slowOf(boat) ?? usual, HALF * usual);
-  if (still === 'usual') return { low: slow, high: usual };
-  return still === 'slow' ? { low: CRAWL * usual, high: slow } : { low: CRAWL * usual, high: HALF * usual };
+  if (still === 'usual') return wider({ low: slow, high: usual });
+  return wider({ low: CRAWL * usual, high: still === 'slow' ? slow : HALF * usual });
 }
 
 /** By another of her drives, or a spare one aboard. */
 function otherSpeed(boat: Boat | undefined, spare: number | undefined): Band | undefined {
-  const other = boat?.propulsion.slice(1).find(({ cruise }) => cruise !== undefined)?.cruise;
-  const by = other ?? (spare === undefined ? undefined : HALF * spare);
-  return by === undefined ? undefined : { low: HALF * by, high: by };
+  const n = boat?.propulsion.findIndex(({ cruise }, i) => i > 0 && cruise !== undefined) ?? -1;
+  const own = boat?.propulsion[n]?.cruise;
+  const by = own ?? (spare === undefined ? undefined : HALF * spare);
+  const off = own !== undefined && guessed(boat, `/propulsion/${n}/cruise`) ? GUESS : 0;
+  return by === undefined ? undefined : { low: HALF * by * (1 - off), high: by * (1 + off) };
 }
 
 /** Straight there: the stream helps at the best, and holds up at the worst; where it runs as fast, never. */

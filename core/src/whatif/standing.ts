@@ -7,7 +7,7 @@ import type { Lying } from '../hold/held';
 import { onBodies } from '../kit/on-body';
 import { toSignal } from '../kit/to-signal';
 import type { Piece } from '../kit';
-import type { Assessment, Capability, Person, Schedule, Truth } from '../model';
+import type { Assessment, Capability, Person, Schedule, Trip, Truth } from '../model';
 import type { Band } from '../numeric';
 import { aboardToRight, righting, type Righting } from '../recover';
 import type { Signal } from '../signals';
@@ -137,7 +137,7 @@ function bodiesOf({ trip, people }: Context, kit: Kit): Body[] {
   const pieceOf = new Map(kit.pieces.map((piece) => [piece.item.id, piece]));
   const driver = trip.crew.findIndex(({ role }) => role === 'driver');
   return people.map((person, i) => {
-    const member = trip.crew[i];
+    const member = saidOf(trip, i);
     const fit = kit.jackets.fits.get(person.id);
     const worn = bodies.find((each) => each.person.id === person.id)?.has ?? [];
     const things = new Map(worn.flatMap(({ things: all }) => all.map((thing) => [thing.item.id, thing])));
@@ -152,18 +152,33 @@ function bodiesOf({ trip, people }: Context, kit: Kit): Body[] {
     });
     return {
       person,
-      jacket: jacketOf(member?.wearsJacket, fit && fit.faults.length === 0),
-      ...(member?.clothing ? { clothing: member.clothing } : {}),
+      jacket: jacketOf(member.wearsJacket, fit && fit.faults.length === 0),
+      ...(member.clothing ? { clothing: member.clothing } : {}),
       signals,
-      ...(member?.cord === undefined ? {} : { cord: member.cord }),
+      ...(member.cord === undefined ? {} : { cord: member.cord }),
       driver: i === Math.max(0, driver),
     };
   });
 }
 
-/** Worn, and one that counts; where either is open, so is this. */
+/** What a member of the crew said, without what was only guessed of it. */
+function saidOf(trip: Trip, i: number): Partial<Trip['crew'][number]> {
+  const { clothing, wearsJacket, cord } = trip.crew[i] ?? {};
+  const is = (field: string) => !guessed(trip, `/crew/${i}/${field}`);
+  return {
+    ...(clothing !== undefined && is('clothing') ? { clothing } : {}),
+    ...(wearsJacket !== undefined && is('wearsJacket') ? { wearsJacket } : {}),
+    ...(cord !== undefined && is('cord') ? { cord } : {}),
+  };
+}
+
+/** Worn, and one that counts; where either is open, so is this. Who says so without one in the locker may be right. */
 const jacketOf = (wears: boolean | undefined, counts: boolean | undefined): Truth =>
-  wears === false || counts === undefined ? 'no' : wears && counts ? 'yes' : 'unknown';
+  wears === false || (wears === undefined && counts === undefined)
+    ? 'no'
+    : wears && counts
+      ? 'yes'
+      : 'unknown';
 
 const OFF = WHATIF.limit('guess-hole');
 

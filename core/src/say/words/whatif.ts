@@ -82,6 +82,7 @@ export const WHATIF_WORDS = {
   'what.third': 'A third full.',
   'what.full.never': 'By {hole} she does not fill, by her measures.',
   'what.full.unknown': 'How soon she is full can’t be told: her openings or measures are not known.',
+  'what.full.then': 'Then they are in the water: ask what follows when she is over.',
   'what.full.bail': 'Nobody is counted on to bail or pump.',
   'what.right.no': 'By the sum this crew can’t turn her upright.',
   'what.right.may': 'Whether this crew can turn her upright hangs on what is not known.',
@@ -98,6 +99,9 @@ export const WHATIF_WORDS = {
   'what.cord.off': 'Without the kill cord she goes on without them.',
   'what.cord.unsaid': 'Whether the kill cord is on was not said.',
   'what.chance': 'May be seen or heard by who is near: {names:list}. Nobody is counted on.',
+  'what.reach': '{names:list}, {from:distance} to {until:distance} at most',
+  'what.reach.most': '{names:list}, {until:distance} at most',
+  'what.reach.none': '{names:list}',
   'what.chance.none': 'Nothing is left that can be seen or heard.',
   'what.help':
     'Help may be there: {minutes#minute|minutes} from when it is called, says {source} on {on:date}.',
@@ -114,6 +118,9 @@ export const WHATIF_WORDS = {
   'what.dark.none': 'Nothing that shines is left.',
   'what.fog.has': 'A way to find home and something to be heard by are in reach.',
   'what.fog.none': 'Nothing sure is in reach to find home by, or to be heard by.',
+
+  'what.stream': 'The stream runs {speed:speed} towards {to:bearing} true.',
+  'what.stream.none': 'The stream is not known.',
 
   'know.silent': '{names:list}: nobody answers.',
   'know.call': '{names:list}: whether anybody hears is not known for this water.',
