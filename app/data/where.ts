@@ -2,6 +2,9 @@ import type { FieldRef, Mend, SectionId, ThingType } from '@escale/core/model';
 
 /** The one table from core's pointers to routes and fields. Core knows no route. */
 
+/** What of a trip is answered on a page of its own. */
+const PAGE_OF: Record<string, string> = { asked: 'whatif' };
+
 /** Which section of a trip edits a field, by the first segment of its pointer. */
 const SECTION_OF: Record<string, SectionId> = {
   boat: 'plan/boat',
@@ -62,7 +65,9 @@ export const thingHref = (type: string, id: string) => `/shed/${type}/${id}`;
 export function fieldHref({ type, id, pointer }: FieldRef): string | undefined {
   const at = pointer === '' ? '' : `?at=${encodeURIComponent(pointer)}`;
   if (type === 'trip') {
-    const section = SECTION_OF[pointer.split('/')[1] ?? ''];
+    const field = pointer.split('/')[1] ?? '';
+    if (id !== undefined && field in PAGE_OF) return `/trips/${id}/${PAGE_OF[field]}`;
+    const section = SECTION_OF[field];
     return id !== undefined && section ? `${sectionHref(id, section)}${at}` : undefined;
   }
   if (!(SHED_TYPES as readonly string[]).includes(type)) return undefined;

@@ -1,3 +1,4 @@
+import type { IncidentKind } from '../src/model/lists';
 import type { Boat, GearItem, Person, Place, Trip, Water } from '../src/model';
 import { render } from '../src/say';
 import type { AssessInput } from '../src/trip';
@@ -67,7 +68,7 @@ export function scene({
 }
 
 /** What is reckoned of an incident so long after leaving, seconds. */
-export function happens(input: AssessInput, incident: Incident | string, after = 3600): Reckoned {
+export function happens(input: AssessInput, incident: Incident | IncidentKind, after = 3600): Reckoned {
   const standing = standingOf(input);
   const leave = standing.assessment.schedule!.leave;
   const moment = momentAt(standing, leave + after * 1000)!;
@@ -75,11 +76,15 @@ export function happens(input: AssessInput, incident: Incident | string, after =
 }
 
 /** Its gap of one measure. */
-export const gapOf = (input: AssessInput, incident: Incident | string, measure: string, after?: number) =>
-  gapsOf(happens(input, incident, after)).find((gap) => gap.measure.id === measure);
+export const gapOf = (
+  input: AssessInput,
+  incident: Incident | IncidentKind,
+  measure: string,
+  after?: number,
+) => gapsOf(happens(input, incident, after)).find((gap) => gap.measure.id === measure);
 
 /** What is told of it, by what it is about, in words. */
-export function told(input: AssessInput, incident: Incident | string, after = 3600) {
+export function told(input: AssessInput, incident: Incident | IncidentKind, after = 3600) {
   const standing = standingOf(input);
   const leave = standing.assessment.schedule!.leave;
   const answer = ask(standing, {

@@ -1,5 +1,6 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { View } from 'react-native';
+import { INCIDENT_KINDS, type IncidentKind } from '@escale/core/model/lists';
 import Svg, { G, Line, Rect, Text as SvgText } from 'react-native-svg';
 import { scaleLinear } from 'd3-scale';
 import type { Cell, Column } from '@escale/core/whatif';
@@ -8,7 +9,7 @@ import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
 import { FONT, SIZE, type Palette } from '../../ui/tokens';
 import { useTrip } from '../trip/use-trip';
-import { GLANCE, GRADE, INCIDENT } from './words';
+import { GLANCE, GRADE } from './words';
 
 /** Room for the name of a row, its height, and the foot with the hours, px. */
 const NAME = 128,
@@ -25,12 +26,12 @@ const EVERY = [1, 2, 3, 6, 12, 24],
 
 interface Props {
   columns: readonly Column[];
-  rows: readonly string[];
+  rows: readonly IncidentKind[];
   from: number;
   until: number;
   at: number;
-  incident: string;
-  onPick: (at: number, incident: string | undefined) => void;
+  incident: IncidentKind;
+  onPick: (at: number, incident: IncidentKind | undefined) => void;
 }
 
 /** Columns of one kind that stand side by side. */
@@ -86,7 +87,7 @@ export function GlanceView({ columns, rows, from, until, at, incident, onPick }:
                 fontWeight={row === undefined || row === incident ? '700' : '500'}
                 fill={p.ink}
               >
-                {row === undefined ? GLANCE.all : INCIDENT[row]}
+                {row === undefined ? GLANCE.all : INCIDENT_KINDS[row]}
               </SvgText>
               {runs.map((run) => (
                 <Bar key={run.from} run={run} x={x} base={(i + 1) * ROW - BASE} p={p} />
@@ -141,7 +142,7 @@ function Bar({
 }
 
 /** Between two that are known the earlier stands for what lies between, until that is looked at. */
-function runsOf(columns: readonly Column[], row: string | undefined, until: number): Run[] {
+function runsOf(columns: readonly Column[], row: IncidentKind | undefined, until: number): Run[] {
   const runs: Run[] = [];
   for (const [i, column] of columns.entries()) {
     const cell = cellOf(column, row);
@@ -153,7 +154,7 @@ function runsOf(columns: readonly Column[], row: string | undefined, until: numb
   return runs;
 }
 
-export function cellOf({ cells }: Column, row: string | undefined): Pick<Cell, 'grade' | 'open'> {
+export function cellOf({ cells }: Column, row: IncidentKind | undefined): Pick<Cell, 'grade' | 'open'> {
   const of = row === undefined ? cells : cells.filter(({ incident }) => incident === row);
   return of.reduce<Pick<Cell, 'grade' | 'open'>>(
     (worst, { grade, open }) =>
@@ -228,7 +229,7 @@ export function GlanceList({ columns, rows }: Pick<Props, 'columns' | 'rows'>) {
   return (
     <View role="list" aria-label={GLANCE.title}>
       {rows.map((row) => {
-        const what = INCIDENT[row];
+        const what = INCIDENT_KINDS[row];
         const worst = columns
           .flatMap((column) => ({ at: column.at, ...cellOf(column, row) }))
           .reduce<{ at: number; grade: number; open: boolean } | undefined>(

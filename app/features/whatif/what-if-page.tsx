@@ -1,5 +1,6 @@
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
+import { INCIDENT_KINDS, type IncidentKind } from '@escale/core/model/lists';
 import type { LatLon } from '@escale/core/earth';
 import { render } from '@escale/core/say';
 import { MS } from '@escale/core/units';
@@ -17,12 +18,13 @@ import { useNow } from '../../data/hooks';
 import { plainly } from '../../data/settings';
 import { useTrip } from '../trip/use-trip';
 import { useCards } from '../trouble/use-cards';
+import { AskCrew } from './ask-crew';
 import { BestView } from './best-view';
 import { GlanceList, GlanceView } from './glance-view';
 import { ToldList } from './told-list';
 import { useAsked, useGlance, useMoment, type Moment } from './use-what-if';
 import { WayView } from './way-view';
-import { CARDS, GLANCE, IF, INCIDENT } from './words';
+import { CARDS, GLANCE, IF } from './words';
 
 /** What follows if something goes wrong at any moment of the day, and what would change it. */
 export function WhatIfPage() {
@@ -50,7 +52,7 @@ interface Span {
   until: number;
 }
 
-const FIRST = 'capsized';
+const FIRST: IncidentKind = 'capsized';
 /** The slider goes in steps of this. */
 const STEP = 5 * MS.minute;
 
@@ -59,14 +61,14 @@ function Asked({
   span,
   turn,
 }: {
-  rows: readonly string[];
+  rows: readonly IncidentKind[];
   span: Span | undefined;
   turn: number | undefined;
 }) {
   const wide = useWide();
   const now = useNow(MS.minute);
   const device = useHere(MS.minute);
-  const [chosen, setChosen] = useState<{ at?: number; incident?: string; opening?: number }>({});
+  const [chosen, setChosen] = useState<{ at?: number; incident?: IncidentKind; opening?: number }>({});
   const [live, setLive] = useState(false);
   const [worse, setWorse] = useState(false);
   const asked = useAsked(worse);
@@ -84,7 +86,7 @@ function Asked({
       ...(id === 'flooding' && chosen.opening !== undefined ? { opening: chosen.opening } : {}),
     },
   };
-  const pick = (next: { at?: number; incident?: string | undefined }) => {
+  const pick = (next: { at?: number; incident?: IncidentKind | undefined }) => {
     if (next.at !== undefined) setLive(false);
     setChosen({
       ...chosen,
@@ -132,7 +134,7 @@ function Asked({
   );
 }
 
-type Pick = (next: { at?: number; incident?: string | undefined }) => void;
+type Pick = (next: { at?: number; incident?: IncidentKind | undefined }) => void;
 
 /** The moment beside the day, or under it on a phone. */
 function Told({
@@ -149,7 +151,7 @@ function Told({
   asking: React.ReactNode;
   from: React.ReactNode;
   span: Span | undefined;
-  rows: readonly string[];
+  rows: readonly IncidentKind[];
   onPick: Pick;
 }) {
   const wide = useWide();
@@ -207,7 +209,7 @@ function Told({
 }
 
 /** What to do then: its own card, words first. */
-function Card({ incident }: { incident: string }) {
+function Card({ incident }: { incident: IncidentKind }) {
   const { trip } = useTrip();
   const cards = useCards();
   const wanted = CARDS[incident] ?? [];
@@ -240,7 +242,7 @@ function Asking({
   onOpening,
   onWorse,
 }: {
-  rows: readonly string[];
+  rows: readonly IncidentKind[];
   span: Span | undefined;
   moment: Moment;
   live: boolean;
@@ -257,9 +259,9 @@ function Asking({
       <Labelled label={IF.what}>
         <Select
           label={IF.what}
-          options={rows.map((id) => ({ value: id, label: INCIDENT[id] ?? id }))}
+          options={rows.map((id) => ({ value: id, label: INCIDENT_KINDS[id] }))}
           value={incident.id}
-          onChange={(id) => onPick({ incident: id })}
+          onChange={(id) => onPick({ incident: id as IncidentKind })}
         />
       </Labelled>
       {incident.id === 'flooding' && holes.length > 1 ? (
@@ -322,7 +324,7 @@ function Day({
 }: {
   day: ReturnType<typeof useGlance>;
   span: Span;
-  rows: readonly string[];
+  rows: readonly IncidentKind[];
   moment: Moment;
   tracks: readonly (readonly LatLon[])[];
   here: LatLon | undefined;
@@ -366,12 +368,13 @@ function Day({
       />
       <T as="small">{GLANCE.key}</T>
       {whole ? <WorstMoments worst={worst} onPick={onPick} /> : null}
+      <AskCrew worst={whole ? worst : undefined} />
       {columns.length > 0 ? <AsList columns={columns} rows={rows} /> : null}
     </>
   );
 }
 
-const AsList = ({ columns, rows }: { columns: readonly Column[]; rows: readonly string[] }) => (
+const AsList = ({ columns, rows }: { columns: readonly Column[]; rows: readonly IncidentKind[] }) => (
   <Fold title={GLANCE.table}>
     <GlanceList columns={columns} rows={rows} />
   </Fold>
@@ -389,7 +392,7 @@ function WorstMoments({ worst, onPick }: { worst: readonly Worst[]; onPick: Pick
         {worst.map(({ at, incident, says: gap }) => (
           <View role="listitem" key={incident} style={{ gap: 2, alignItems: 'flex-start' }}>
             <Button onPress={() => onPick({ at, incident })}>
-              {says(GLANCE.worstOne, { at, what: INCIDENT[incident] ?? incident })}
+              {says(GLANCE.worstOne, { at, what: INCIDENT_KINDS[incident] })}
             </Button>
             <T>{render(gap, reader)}</T>
           </View>

@@ -1,21 +1,7 @@
-/** What goes wrong, in a few words. */
-export const INCIDENT: Readonly<Record<string, string>> = {
-  engine: 'Engine dead',
-  drive: 'Drive or mast lost',
-  capsized: 'Capsized',
-  flooding: 'Taking on water',
-  overboard: 'Overboard, seen',
-  unseen: 'Overboard, unseen',
-  driver: 'Driver overboard',
-  fog: 'Fog',
-  thunder: 'Thunder',
-  hurt: 'Hurt or cold',
-  companion: 'Companion spent',
-  silence: 'Nobody answers',
-};
+import type { IncidentKind } from '@escale/core/model/lists';
 
 /** Which cards tell what to do, the first that suits the boat. */
-export const CARDS: Readonly<Record<string, readonly string[]>> = {
+export const CARDS: Readonly<Record<IncidentKind, readonly string[]>> = {
   engine: ['engine-dead'],
   drive: ['paddle-lost', 'mast-down'],
   capsized: [
@@ -109,4 +95,20 @@ export const WHEN = {
   from: 'from {low:span}',
   never: 'never',
   clock: '{at:clock}',
+} as const;
+
+export const ASK = {
+  title: 'Before you leave: ask the crew',
+  lead: 'Out of the worst moments of this day. Ask aloud, and let somebody answer before you read on.',
+  begin: 'Ask them',
+  kept: '{what}: {answer}, {on:day} {on:clock}',
+  keptLacks: '{what}: {answer}: {lacks}, {on:day} {on:clock}',
+  holds: 'What a good answer holds',
+  answer: 'How it went',
+  known: 'We knew',
+  lacking: 'Something was lacking',
+  what: 'What was lacking',
+  said: 'what the crew answered',
+  before: 'Answered on {on:day} {on:clock}',
+  none: 'No gap of this day asks for a question, by what is known.',
 } as const;

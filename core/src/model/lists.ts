@@ -221,6 +221,23 @@ export const SHORES = {
 export type Shore = keyof typeof SHORES;
 export const LANDABLE: ReadonlySet<string> = new Set<Shore>(['beach', 'harbour', 'bank']);
 
+/** What can go wrong, in a few words. */
+export const INCIDENT_KINDS = {
+  engine: 'Engine dead',
+  drive: 'Drive or mast lost',
+  capsized: 'Capsized',
+  flooding: 'Taking on water',
+  overboard: 'Overboard, seen',
+  unseen: 'Overboard, unseen',
+  driver: 'Driver overboard',
+  fog: 'Fog',
+  thunder: 'Thunder',
+  hurt: 'Hurt or cold',
+  companion: 'Companion spent',
+  silence: 'Nobody answers',
+} as const;
+export type IncidentKind = keyof typeof INCIDENT_KINDS;
+
 /** Where a call gets through, on one water. */
 export const RECEPTION = { all: 'All over it', part: 'Here and there', none: 'Not there' } as const;
 

@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { CLOTHING, type ClothingKind } from './lists';
+import { CLOTHING, INCIDENT_KINDS, type ClothingKind, type IncidentKind } from './lists';
 import { CONFIDENCE } from './rules';
 
 // What ships of the question what if, held against its schemas by a test alone.
@@ -26,9 +26,11 @@ export const MishapData = z.strictObject({
 export const LIMIT_EVENTS = ['start', 'under', 'hands', 'worn', 'full', 'rocks', 'dark'] as const;
 export const REMEDIES = ['known', 'help', 'out', 'landed', 'held', 'shines', 'finds'] as const;
 
+const incidents = Object.keys(INCIDENT_KINDS) as [IncidentKind, ...IncidentKind[]];
+
 /** Something that goes wrong (`whatif/incidents.json`). */
 export const IncidentRow = z.strictObject({
-  id: z.string().max(20),
+  id: z.enum(incidents),
   /** Of whom it can be asked. */
   needs: z.enum(['any', 'motor', 'arms', 'opening', 'crew', 'company']),
   /** Who is in the water. */
@@ -65,6 +67,15 @@ export const IncidentData = z.strictObject({
   measures: z.array(MeasureRow).min(1),
 });
 export type IncidentData = z.infer<typeof IncidentData>;
+
+/** What is asked of the crew before it leaves, aloud, and what a good answer holds (`whatif/questions.json`). */
+export const QuestionData = z.strictObject({
+  ...From,
+  rows: z.array(
+    z.strictObject({ incident: z.enum(incidents), asks: z.string().max(200), holds: z.string().max(240) }),
+  ),
+});
+export type QuestionData = z.infer<typeof QuestionData>;
 
 /** What changes cost (`whatif/changes.json`), from a hand’s turn up, and how many are tried. */
 export const ChangeData = z.strictObject({

@@ -21,11 +21,13 @@ import {
   CLOTHING,
   COMES,
   HOLDS,
+  INCIDENT_KINDS,
   LIQUIDS,
   MADE_FAST,
   ROLES,
   STOWAGE,
   TODAY,
+  type IncidentKind,
   type Stowage,
 } from './lists';
 
@@ -133,6 +135,19 @@ export const Forecast = z.strictObject({
     .optional(),
 });
 export type Forecast = z.infer<typeof Forecast>;
+
+const INCIDENTS = Object.keys(INCIDENT_KINDS) as [IncidentKind, ...IncidentKind[]];
+
+/** One question what if, as it was answered aloud. */
+export const Asked = z.strictObject({
+  /** The moment of the day that was asked about. */
+  at: Instant,
+  /** When it was answered. */
+  on: Instant,
+  answer: z.enum(['known', 'lacking']),
+  lacks: z.string().trim().max(200).optional(),
+});
+export type Asked = z.infer<typeof Asked>;
 
 export const Trip = z.strictObject({
   ...thing,
@@ -265,6 +280,10 @@ export const Trip = z.strictObject({
     'What lies on or against a hatch or its latch',
     { hidden: true },
   ),
+  /** What the crew answered when it was asked what if, before it left. */
+  asked: titled(z.partialRecord(z.enum(INCIDENTS), Asked).optional(), 'Asked before leaving', {
+    hidden: true,
+  }),
   status: choice('State', { planned: 'Planned', on: 'On now', done: 'Done' }),
 });
 export type Trip = z.infer<typeof Trip>;

@@ -58,6 +58,7 @@ import {
 } from '../water';
 import { contextOf, type AssessInput, type Context } from './context';
 import { aboardFacts, asksWhoStands, placeFacts } from './facts';
+import { askedFindings } from './find-asked';
 import { ownFindings } from './find-own';
 import { missingFindings } from './findings';
 import { holdOf } from './on-hold';
@@ -235,6 +236,7 @@ function standing(context: Context): { findings: Finding[]; figures: Figures } {
     ...unsaidFindings({ trip, places: shed.places }),
     ...rightingFindings({ trip, people, gear: shed.gear, ...(boat ? { boat } : {}) }),
     ...forgottenFindings(trip, shed.debriefs, ticks),
+    ...askedFindings(trip),
   ];
   return { findings, figures };
 }

@@ -1,12 +1,12 @@
 import type { Trip } from '../model';
 
 /**
- * The same trip on another day. What somebody said of that one day is left out (how they felt, what they wore, the forecast):
+ * The same trip on another day. What somebody said of that one day is left out (how they felt, what they wore, the forecast, what they answered):
  * it holds for no other, and asking again is how it becomes known.
  * @param date civil date, `YYYY-MM-DD`
  */
 export function repeatOf(trip: Trip, { id, date }: { id: string; date: string }): Trip {
-  const { forecast: _forecast, ...plan } = trip;
+  const { forecast: _forecast, asked: _asked, ...plan } = trip;
   return {
     ...plan,
     id,

@@ -1,4 +1,5 @@
 import type { LatLon } from '../earth';
+import type { IncidentKind } from '../model/lists';
 import type { AssessInput } from '../trip/context';
 import { oneWorse } from '../water';
 import { gapsOf, worseFirst, type Gap, type Grade } from './gaps';
@@ -10,7 +11,7 @@ import type { Standing } from './standing';
 
 /** The worst gap of one incident at one point of the day. */
 export interface Cell {
-  incident: string;
+  incident: IncidentKind;
   grade: Grade;
   open: boolean;
   /** Which measure it is, and its cautious end, seconds. */
@@ -72,7 +73,7 @@ export function* glance(standing: Standing): Generator<{ done: number; of: numbe
   }
 }
 
-const cellOf = (incident: string, worst: Gap | undefined): Cell =>
+const cellOf = (incident: IncidentKind, worst: Gap | undefined): Cell =>
   worst
     ? { incident, grade: worst.grade, open: worst.open, measure: worst.measure.id, high: worst.gap.high }
     : { incident, grade: 0, open: false, high: 0 };

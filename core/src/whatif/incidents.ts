@@ -1,5 +1,6 @@
 import incidents from '../../data/whatif/incidents.json';
 import { drives } from '../boat';
+import type { IncidentKind } from '../model/lists';
 import type { IncidentData, IncidentRow, MeasureRow } from '../model';
 import type { Context } from '../trip/context';
 
@@ -7,11 +8,9 @@ const DATA = incidents as unknown as IncidentData;
 export const INCIDENTS: readonly IncidentRow[] = DATA.rows;
 export const MEASURES: readonly MeasureRow[] = DATA.measures;
 
-export type IncidentId = (typeof incidents.rows)[number]['id'];
-
 /** What goes wrong, with what has to be said of it. */
 export interface Incident {
-  id: string;
+  id: IncidentKind;
   /** Through which of her openings, by its place in her list; absent: through the worst of them. */
   opening?: number;
 }
@@ -39,7 +38,7 @@ export const incidentsFor = (asked: Asked): IncidentRow[] =>
   INCIDENTS.filter(({ needs }) => ASKS[needs](asked));
 
 /** @throws RangeError for one that nobody knows */
-export function incidentRow(id: string): IncidentRow {
+export function incidentRow(id: IncidentKind): IncidentRow {
   const row = INCIDENTS.find((each) => each.id === id);
   if (!row) throw new RangeError(`no incident is called ${id}`);
   return row;

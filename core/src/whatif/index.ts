@@ -10,6 +10,7 @@ export * from './glance';
 export * from './haven-or-home';
 export * from './incidents';
 export * from './moment';
+export * from './questions';
 export * from './reckon';
 export * from './standing';
 export * from './still';

@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { aBoat, anItem, aPerson, inputOf } from '../../test/demo';
 import { beachAt, gapOf, happens, scene, type Scene } from '../../test/what-if';
 import { runs } from '../../test/runs';
-import { CRAFT, type Craft } from '../model/lists';
+import { CRAFT, type Craft, type IncidentKind } from '../model/lists';
 import type { AssessInput } from '../trip';
 import { render } from '../say';
 import {
@@ -159,12 +159,15 @@ describe('a guess widens, and never narrows', () => {
       'capsized',
     ],
     ['speed', scene({ trip: { speed: 1.5 }, places: [beachAt(0.06)] }), { '/speed': 'guessed' }, 'thunder'],
-  ] as [string, AssessInput, Record<string, 'guessed'>, string][])('%s', (_what, input, basis, incident) => {
-    const [sure, guess] = [happens(input, incident), happens(guessed(input, basis), incident)];
-    const [before, after] = [gapsOf(sure)[0], gapsOf(guess)[0]];
-    expect(after.gap.high).toBeGreaterThanOrEqual(before.gap.high - LEAST);
-    expect(after.gap.low).toBeLessThanOrEqual(before.gap.low + LEAST);
-  });
+  ] as [string, AssessInput, Record<string, 'guessed'>, IncidentKind][])(
+    '%s',
+    (_what, input, basis, incident) => {
+      const [sure, guess] = [happens(input, incident), happens(guessed(input, basis), incident)];
+      const [before, after] = [gapsOf(sure)[0], gapsOf(guess)[0]];
+      expect(after.gap.high).toBeGreaterThanOrEqual(before.gap.high - LEAST);
+      expect(after.gap.low).toBeLessThanOrEqual(before.gap.low + LEAST);
+    },
+  );
   test('a response time', () => {
     const help = { minutes: 40, source: 'Harbour', on: '2026-05-01' };
     const of = (basis?: Record<string, 'guessed'>) =>

@@ -1,5 +1,9 @@
 /** What is said when something goes wrong: of righting her, of here and now, and from symptom to cause. */
 export const TROUBLE_WORDS = {
+  'asked.title': '{what}: the crew found its answer lacking',
+  'asked.lacks': 'Lacking: {lacks}.',
+  'asked.why': 'What was lacking was not written down.',
+  'asked.mend': 'Mend it, then answer again',
   'recover.no.title': 'Nobody of this crew can right her',
   'recover.alone.title': 'Not everybody here can right her alone',
   'recover.may.title': 'Whether this crew can right her is open',
