@@ -7,7 +7,7 @@ type Remotely = Remote<{ run: typeof run }>;
 
 /** Jobs of the worker that reads files, and of the one that asks what if. */
 const OF_FILES: ReadonlySet<JobName> = new Set<JobName>(['table', 'drawing']),
-  OF_WHAT_IF: ReadonlySet<JobName> = new Set<JobName>(['glance', 'whatif', 'changes']);
+  OF_WHAT_IF: ReadonlySet<JobName> = new Set<JobName>(['glance', 'whatif', 'changes', 'replay']);
 
 /** Only the running application has workers: `import.meta` stays out of what Jest reads. */
 export function startWorker(): void {

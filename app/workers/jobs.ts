@@ -4,7 +4,7 @@ import type { DrawingResult } from '@escale/core/formats/drawing';
 import type { Table } from '@escale/core/formats/table';
 import { CATALOGUE } from '@escale/core/kit';
 import type { LatLon } from '@escale/core/earth';
-import type { Boat, Schedule } from '@escale/core/model';
+import type { Boat, CloseCall, Schedule } from '@escale/core/model';
 import { packsOn } from '@escale/core/rules';
 import {
   sweepDays,
@@ -14,7 +14,7 @@ import {
   type Progress,
   type Span,
 } from '@escale/core/trip';
-import type { Answer, Column, Incident, Tried, Worst } from '@escale/core/whatif';
+import type { Answer, Column, Incident, Replay, Tried, Worst } from '@escale/core/whatif';
 import { wayHomeSteps, type WayHome } from '@escale/core/trip/way-home';
 import { windowSteps, type Week } from '@escale/core/trip/windows';
 
@@ -69,6 +69,10 @@ export interface WhatIfJob extends GlanceJob {
   incident: Incident;
 }
 
+export interface ReplayJob extends GlanceJob {
+  miss: CloseCall;
+}
+
 /** The jobs, by name: what is posted and what comes back piece by piece. */
 export interface Jobs {
   /** The worst of each departure of a day: progress as it goes, the whole row at the end. */
@@ -83,10 +87,12 @@ export interface Jobs {
   leaks: { input: LeaksJob; part: Leak };
   /** The worst gap of each incident at each point of the day, as it comes; at the end the three worst in full. */
   glance: { input: GlanceJob; part: { columns: Column[]; worst?: Worst[] } };
-  /** One incident at one moment. */
-  whatif: { input: WhatIfJob; part: Answer };
+  /** One incident at one moment; nothing where nobody knows where they are then. */
+  whatif: { input: WhatIfJob; part: { answer?: Answer } };
   /** What would shrink its worst gap, the most first. */
   changes: { input: WhatIfJob; part: Tried[] };
+  /** A near miss, run back through the model. */
+  replay: { input: ReplayJob; part: { replay?: Replay } };
   /** A table out of a file’s text: what is torn in it must not keep the page. */
   table: { input: { text: string }; part: Table };
   /** Points, ways and areas out of a file’s text. */

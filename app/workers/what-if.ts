@@ -1,5 +1,14 @@
 import type { AssessInput } from '@escale/core/trip';
-import { ask, bestChanges, glance, inWorse, momentAt, standingOf, worstInFull } from '@escale/core/whatif';
+import {
+  ask,
+  bestChanges,
+  glance,
+  inWorse,
+  momentAt,
+  replaySteps,
+  standingOf,
+  worstInFull,
+} from '@escale/core/whatif';
 import type { Column, Standing } from '@escale/core/whatif';
 import { CATALOGUE } from '@escale/core/kit';
 import { packsOn } from '@escale/core/rules';
@@ -9,13 +18,14 @@ import type { GlanceJob, Working } from './jobs';
 const AT_A_TIME = 10;
 
 /** What a trip rests on is reckoned once and kept, until another one is asked of. */
-let kept: { key: number; worse: boolean; standing: Standing } | undefined;
+let kept: { key: number; worse: boolean; now: number; standing: Standing } | undefined;
 
 function standingFor({ key, input, worse }: GlanceJob): Standing {
-  if (kept?.key === key && kept.worse === worse) return kept.standing;
+  const { now } = input;
+  if (kept?.key === key && kept.worse === worse && kept.now === now) return kept.standing;
   const water = input.shed.waters.find(({ id }) => id === input.trip.water);
   const whole: AssessInput = { ...input, packs: packsOn(water, input.shed), catalogue: CATALOGUE };
-  kept = { key, worse, standing: standingOf(worse ? inWorse(whole) : whole) };
+  kept = { key, worse, now, standing: standingOf(worse ? inWorse(whole) : whole) };
   return kept.standing;
 }
 
@@ -24,6 +34,7 @@ export const WHAT_IF: {
   glance: Working<'glance'>;
   whatif: Working<'whatif'>;
   changes: Working<'changes'>;
+  replay: Working<'replay'>;
 } = {
   *glance(job) {
     const standing = standingFor(job);
@@ -41,8 +52,8 @@ export const WHAT_IF: {
     yield { ...at, part: { columns: columns.slice(told), worst: worstInFull(standing, columns) } };
   },
   *whatif(job) {
-    const part = ask(standingFor(job), job);
-    yield { done: 1, of: 1, ...(part ? { part } : {}) };
+    const answer = ask(standingFor(job), job);
+    yield { done: 1, of: 1, part: answer ? { answer } : {} };
   },
   *changes(job) {
     const standing = standingFor(job);
@@ -57,5 +68,18 @@ export const WHAT_IF: {
       next = steps.next();
     }
     yield { ...at, part: next.value };
+  },
+  *replay({ miss, ...job }) {
+    // Asked as it was before they left: what is past by now could still be changed then.
+    const now = Math.min(job.input.now, Date.parse(miss.at));
+    const steps = replaySteps(standingFor({ ...job, input: { ...job.input, now } }), miss);
+    let next = steps.next();
+    let at = { done: 0, of: 0 };
+    while (!next.done) {
+      at = next.value;
+      yield at;
+      next = steps.next();
+    }
+    yield { ...at, part: next.value ? { replay: next.value } : {} };
   },
 };

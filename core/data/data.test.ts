@@ -20,7 +20,7 @@ import {
   SeaAnchorData,
 } from '../src/model/shipped-hold';
 import { EscalationData, IdentityData } from '../src/model/shipped-plan';
-import { ChangeData, ClothedData, IncidentData, MishapData, QuestionData } from '../src/model/shipped-whatif';
+import { ChangeData, CheckData, ClothedData, IncidentData, MishapData, QuestionData } from '../src/model/shipped-whatif';
 import { PartsData, PartTestRow } from '../src/model/shipped-parts';
 import { Purpose, SeenData, SignalLayers } from '../src/model/shipped-signals';
 import { FitData, UsualLimits, Windage } from '../src/model/shipped-way';
@@ -86,6 +86,7 @@ const SCHEMAS: [RegExp, z.ZodType][] = [
   [/^whatif\/incidents/, IncidentData],
   [/^whatif\/clothed/, ClothedData],
   [/^whatif\/changes/, ChangeData],
+  [/^whatif\/checks/, CheckData],
   [/^whatif\/questions/, QuestionData],
   [/^recover\/catamaran/, shipped.RigTable],
 ];

@@ -3,6 +3,7 @@ import { View } from 'react-native';
 import { civilDate } from '@escale/core/earth';
 import type { Debrief } from '@escale/core/model';
 import { Button } from '../../ui/button';
+import { later } from '../../ui/later';
 import { T } from '../../ui/text';
 import { useKind, useNow } from '../../data/hooks';
 import { MS } from '@escale/core/units';
@@ -10,6 +11,8 @@ import { change, create, newId } from '../../data/outbox';
 import { ThingForm } from '../forms/thing-form';
 import { Looks } from '../go/looks';
 import { useTrip } from '../trip/use-trip';
+
+const MissView = later(() => import('../whatif/miss-view').then((m) => m.MissView));
 
 /** What was forgotten and what broke. What stands here comes back, first, on the next packing list. */
 export function DebriefSection() {
@@ -48,6 +51,7 @@ export function DebriefSection() {
         only={['forgotten', 'broken', 'note']}
         onPatch={(patch) => void change(held, patch, 'the debrief')}
       />
+      <MissView held={held} />
     </>
   );
 }

@@ -3,13 +3,7 @@ import { View } from 'react-native';
 import { isOpen } from '@escale/core/floatplan';
 import { plannedPosition } from '@escale/core/passage';
 import { MS } from '@escale/core/units';
-import {
-  BOATS_OFF,
-  havenOrHome,
-  MISHAPS,
-  type Mishap,
-  type Plight,
-} from '@escale/core/whatif/haven';
+import { BOATS_OFF, havenOrHome, MISHAPS, type Mishap, type Plight } from '@escale/core/whatif/haven-or-home';
 import { speedsStill, type Still } from '@escale/core/whatif/still';
 import { Button, Row } from '../../ui/button';
 import { Choice } from '../../ui/choice';

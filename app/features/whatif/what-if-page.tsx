@@ -158,7 +158,8 @@ function Told({
   const { answer, changes } = useMoment(asked, moment);
   const [stopped, setStopped] = useState(false);
   const day = useGlance(span && !stopped ? asked : undefined);
-  const told = answer.parts.at(-1);
+  const last = answer.parts.at(-1);
+  const told = last?.answer;
   const first = (
     <View style={wide ? { flex: 1, minWidth: 0, gap: 12 } : { gap: 12 }}>
       {asking}
@@ -171,7 +172,7 @@ function Told({
           <ToldList told={told.told} at={told.at} />
         </>
       ) : (
-        <T role="status">{answer.of > 0 ? IF.nowhere : IF.reckoning}</T>
+        <T role="status">{last ? IF.nowhere : IF.reckoning}</T>
       )}
       {from}
     </View>
@@ -367,9 +368,9 @@ function Day({
         onPick={(at, incident) => onPick({ at, incident })}
       />
       <T as="small">{GLANCE.key}</T>
+      {columns.length > 0 ? <AsList columns={columns} rows={rows} /> : null}
       {whole ? <WorstMoments worst={worst} onPick={onPick} /> : null}
       <AskCrew worst={whole ? worst : undefined} />
-      {columns.length > 0 ? <AsList columns={columns} rows={rows} /> : null}
     </>
   );
 }

@@ -238,6 +238,19 @@ export const INCIDENT_KINDS = {
 } as const;
 export type IncidentKind = keyof typeof INCIDENT_KINDS;
 
+/** What was done, or came about, in a near miss. */
+export const CLOSE_CALL_DEEDS = {
+  noticed: 'We noticed it',
+  called: 'We called',
+  answered: 'Somebody knew',
+  out: 'Out of the water',
+  stopped: 'It got no worse',
+  landed: 'Ashore',
+  helped: 'Help was there',
+  over: 'It was over',
+} as const;
+export type CloseCallDeed = keyof typeof CLOSE_CALL_DEEDS;
+
 /** Where a call gets through, on one water. */
 export const RECEPTION = { all: 'All over it', part: 'Here and there', none: 'Not there' } as const;
 

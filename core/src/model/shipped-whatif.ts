@@ -1,5 +1,6 @@
 import * as z from 'zod';
 import { CLOTHING, INCIDENT_KINDS, type ClothingKind, type IncidentKind } from './lists';
+import { CAPABILITIES } from './capabilities';
 import { CONFIDENCE } from './rules';
 
 // What ships of the question what if, held against its schemas by a test alone.
@@ -76,6 +77,19 @@ export const QuestionData = z.strictObject({
   ),
 });
 export type QuestionData = z.infer<typeof QuestionData>;
+
+/** Which checks before leaving speak of an incident (`whatif/checks.json`): findings by kind, and what is asked for. */
+export const CheckData = z.strictObject({
+  ...From,
+  rows: z.array(
+    z.strictObject({
+      incident: z.enum(incidents),
+      findings: z.array(z.string().max(40)).min(1),
+      asks: z.array(z.enum(CAPABILITIES)),
+    }),
+  ),
+});
+export type CheckData = z.infer<typeof CheckData>;
 
 /** What changes cost (`whatif/changes.json`), from a hand’s turn up, and how many are tried. */
 export const ChangeData = z.strictObject({

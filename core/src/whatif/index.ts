@@ -12,6 +12,7 @@ export * from './incidents';
 export * from './moment';
 export * from './questions';
 export * from './reckon';
+export * from './replay';
 export * from './standing';
 export * from './still';
 export * from './timeline';

@@ -122,6 +122,20 @@ export const WHATIF_WORDS = {
   'what.stream': 'The stream runs {speed:speed} towards {to:bearing} true.',
   'what.stream.none': 'The stream is not known.',
 
+  'replay.within': 'That lies within what the model says: {from:span} to {until:span}.',
+  'replay.within.from': 'That lies within what the model says: {from:span} or more.',
+  'replay.before': 'The model says {from:span} at the soonest: here it went better.',
+  'replay.after': 'The model says {until:span} at the latest: here it was too hopeful.',
+  'replay.none': 'The model says that nothing sure would bring it.',
+  'replay.water':
+    'In the water for {for:span}: hands may fail from {hands:span} on, one may be worn out from {worn:span} on.',
+  'replay.water.worn': 'In the water for {for:span}: one may be worn out from {worn:span} on.',
+  'replay.lacked': 'Not met: {title}',
+  'replay.sooner': 'Somebody would have known at {at:clock}, {by:span} sooner.',
+  'replay.at': 'Somebody would have known at {at:clock}.',
+  'replay.later': 'Nobody would have known sooner than they did.',
+  'replay.unsure': 'Somebody might have known from {at:clock} on.',
+
   'know.silent': '{names:list}: nobody answers.',
   'know.call': '{names:list}: whether anybody hears is not known for this water.',
   'know.call.heard': '{names:list}: heard on this water, as somebody said.',
