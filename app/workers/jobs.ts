@@ -69,6 +69,11 @@ export interface WhatIfJob extends GlanceJob {
   incident: Incident;
 }
 
+/** The sentences that an answer is told with come along with it: no page carries them from the start. */
+interface Said {
+  sayings?: Readonly<Record<string, string>>;
+}
+
 export interface ReplayJob extends GlanceJob {
   miss: CloseCall;
 }
@@ -86,13 +91,13 @@ export interface Jobs {
   /** One leak through each opening of a boat, in their order. */
   leaks: { input: LeaksJob; part: Leak };
   /** The worst gap of each incident at each point of the day, as it comes; at the end the three worst in full. */
-  glance: { input: GlanceJob; part: { columns: Column[]; worst?: Worst[] } };
+  glance: { input: GlanceJob; part: { columns: Column[]; worst?: Worst[] } & Said };
   /** One incident at one moment; nothing where nobody knows where they are then. */
-  whatif: { input: WhatIfJob; part: { answer?: Answer } };
+  whatif: { input: WhatIfJob; part: { answer?: Answer } & Said };
   /** What would shrink its worst gap, the most first. */
-  changes: { input: WhatIfJob; part: Tried[] };
+  changes: { input: WhatIfJob; part: { changes: Tried[] } & Said };
   /** A near miss, run back through the model. */
-  replay: { input: ReplayJob; part: { replay?: Replay } };
+  replay: { input: ReplayJob; part: { replay?: Replay } & Said };
   /** A table out of a file’s text: what is torn in it must not keep the page. */
   table: { input: { text: string }; part: Table };
   /** Points, ways and areas out of a file’s text. */

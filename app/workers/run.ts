@@ -1,7 +1,9 @@
 import { JOBS } from './jobs';
 import { READING } from './reading';
 import { runnerOf } from './runner';
-import { WHAT_IF } from './what-if';
 
-/** All jobs in the page itself, where there is no worker. */
-export const run = runnerOf({ ...JOBS, ...READING, ...WHAT_IF });
+/**
+ * Jobs in the page itself, where there is no worker. What goes wrong is asked of its worker alone: what it leans on would be fetched
+ * with every first trip, for browsers that nobody has.
+ */
+export const run = runnerOf({ ...JOBS, ...READING });

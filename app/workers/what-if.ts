@@ -1,15 +1,10 @@
 import type { AssessInput } from '@escale/core/trip';
-import {
-  ask,
-  bestChanges,
-  glance,
-  inWorse,
-  momentAt,
-  replaySteps,
-  standingOf,
-  worstInFull,
-} from '@escale/core/whatif';
-import type { Column, Standing } from '@escale/core/whatif';
+import { ask, momentAt, worstInFull } from '@escale/core/whatif/ask';
+import { bestChanges } from '@escale/core/whatif/best';
+import { glance, inWorse, type Column } from '@escale/core/whatif/glance';
+import { replaySteps } from '@escale/core/whatif/replay';
+import { standingOf, type Standing } from '@escale/core/whatif/standing';
+import { SAYINGS } from '@escale/core/whatif/words';
 import { CATALOGUE } from '@escale/core/kit';
 import { packsOn } from '@escale/core/rules';
 import type { GlanceJob, Working } from './jobs';
@@ -49,11 +44,14 @@ export const WHAT_IF: {
       yield { ...progress, part: { columns: columns.slice(told) } };
       told = columns.length;
     }
-    yield { ...at, part: { columns: columns.slice(told), worst: worstInFull(standing, columns) } };
+    yield {
+      ...at,
+      part: { columns: columns.slice(told), worst: worstInFull(standing, columns), sayings: SAYINGS },
+    };
   },
   *whatif(job) {
     const answer = ask(standingFor(job), job);
-    yield { done: 1, of: 1, part: answer ? { answer } : {} };
+    yield { done: 1, of: 1, part: { ...(answer ? { answer } : {}), sayings: SAYINGS } };
   },
   *changes(job) {
     const standing = standingFor(job);
@@ -67,7 +65,7 @@ export const WHAT_IF: {
       yield at;
       next = steps.next();
     }
-    yield { ...at, part: next.value };
+    yield { ...at, part: { changes: next.value, sayings: SAYINGS } };
   },
   *replay({ miss, ...job }) {
     // Asked as it was before they left: what is past by now could still be changed then.
@@ -80,6 +78,6 @@ export const WHAT_IF: {
       yield at;
       next = steps.next();
     }
-    yield { ...at, part: next.value ? { replay: next.value } : {} };
+    yield { ...at, part: { ...(next.value ? { replay: next.value } : {}), sayings: SAYINGS } };
   },
 };

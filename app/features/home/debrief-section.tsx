@@ -8,11 +8,12 @@ import { T } from '../../ui/text';
 import { useKind, useNow } from '../../data/hooks';
 import { MS } from '@escale/core/units';
 import { change, create, newId } from '../../data/outbox';
+import { withProcedures } from '../../data/procedures';
 import { ThingForm } from '../forms/thing-form';
 import { Looks } from '../go/looks';
 import { useTrip } from '../trip/use-trip';
 
-const MissView = later(() => import('../whatif/miss-view').then((m) => m.MissView));
+const MissView = later(() => withProcedures(import('../whatif/pages')).then((m) => m.MissView));
 
 /** What was forgotten and what broke. What stands here comes back, first, on the next packing list. */
 export function DebriefSection() {

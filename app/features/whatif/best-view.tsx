@@ -12,7 +12,7 @@ import { useTrip } from '../trip/use-trip';
 import { BEST, GRADE, IF } from './words';
 
 /** The worst gap in one sentence, and the one change that shrinks it most, one tap away. */
-export function BestView({ answer, changes }: { answer: Answer; changes: Running<Tried[]> }) {
+export function BestView({ answer, changes }: { answer: Answer; changes: Running<{ changes: Tried[] }> }) {
   const p = usePalette();
   const { reader } = useTrip();
   const [worst, ...others] = answer.gaps;
@@ -52,9 +52,9 @@ export function BestView({ answer, changes }: { answer: Answer; changes: Running
 
 const GRADE_SAID = GRADE.map((word) => `${word[0].toUpperCase()}${word.slice(1)}.`);
 
-function Changes({ changes: { parts, done, of, failed } }: { changes: Running<Tried[]> }) {
+function Changes({ changes: { parts, done, of, failed } }: { changes: Running<{ changes: Tried[] }> }) {
   const { says } = useTrip();
-  const found = parts.at(-1);
+  const found = parts.at(-1)?.changes;
   if (failed) return <T role="alert">{IF.failed}</T>;
   if (!found) return <T role="status">{says(BEST.trying, { done, of })}</T>;
   const [best, ...others] = found;

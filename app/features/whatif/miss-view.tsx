@@ -19,7 +19,7 @@ import { change } from '../../data/outbox';
 import type { Held } from '../../data/things';
 import { useTrip } from '../trip/use-trip';
 import { ReplayView } from './replay-view';
-import { MISS } from './words';
+import { MISS } from './miss-words';
 
 /** What nearly went wrong, as times and deeds, and what would have caught it. */
 export function MissView({ held }: { held: Held<'debrief'> }) {

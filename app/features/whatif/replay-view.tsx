@@ -7,14 +7,13 @@ import type { Replay } from '@escale/core/whatif';
 import { Button, Row } from '../../ui/button';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
-import { useJob } from '../../data/jobs';
 import type { Held } from '../../data/things';
 import type { ReplayJob } from '../../workers/jobs';
 import { LEVEL_WORD } from '../trip/finding-card';
 import { useDoMend } from '../trip/mend';
 import { useTrip } from '../trip/use-trip';
-import { useAsked } from './use-what-if';
-import { IF, MISS } from './words';
+import { useAsked, useSaid } from './use-what-if';
+import { MISS } from './miss-words';
 
 interface Props {
   held: Held<'debrief'>;
@@ -30,12 +29,12 @@ export function ReplayView({ held, miss }: Props) {
   const asked = useAsked(false);
   const text = JSON.stringify(miss);
   const job = useMemo<ReplayJob>(() => ({ ...asked, miss: JSON.parse(text) as CloseCall }), [asked, text]);
-  const { parts, done, of, failed } = useJob('replay', job, REST);
+  const { parts, done, of, failed } = useSaid('replay', job, REST);
   const last = parts.at(-1);
   const replay = last?.replay;
-  if (failed) return <T role="alert">{IF.failed}</T>;
+  if (failed) return <T role="alert">{MISS.failed}</T>;
   if (last && !replay) return <T role="status">{MISS.nowhere}</T>;
-  if (!replay) return <T role="status">{of === 0 ? IF.reckoning : says(MISS.trying, { done, of })}</T>;
+  if (!replay) return <T role="status">{of === 0 ? MISS.reckoning : says(MISS.trying, { done, of })}</T>;
   return (
     <View style={{ gap: 12 }}>
       <Beside replay={replay} />

@@ -1,9 +1,9 @@
 import { useMemo } from 'react';
 import type { LatLon } from '@escale/core/earth';
+import { speak } from '@escale/core/say';
 import type { Incident } from '@escale/core/whatif';
-import '@escale/core/whatif/words';
 import { useJob } from '../../data/jobs';
-import type { GlanceJob, WhatIfJob } from '../../workers/jobs';
+import type { GlanceJob, Jobs, WhatIfJob } from '../../workers/jobs';
 import { useTrip } from '../trip/use-trip';
 
 /** Each input has a name, so that who reckons knows whether it has changed. */
@@ -25,6 +25,18 @@ export function useAsked(worse: boolean): GlanceJob {
     const more = { ...(plan ? { plan } : {}), ...(channels ? { channels } : {}) };
     return { key: nameOf(input), input: { trip, shed, conditions, now, ...more }, worse };
   }, [input, worse]);
+}
+
+type Asking = 'glance' | 'whatif' | 'changes' | 'replay';
+
+/** A job whose sentences come with its answer: they can be said before anything of it is drawn. */
+export function useSaid<N extends Asking>(name: N, job: Jobs[N]['input'] | undefined, rest: number) {
+  const running = useJob(name, job, rest);
+  const { parts } = running;
+  useMemo(() => {
+    for (const { sayings } of parts) if (sayings) speak(sayings);
+  }, [parts]);
+  return running;
 }
 
 export interface Moment {
@@ -51,12 +63,12 @@ export function useMoment(asked: GlanceJob, { at, here, incident }: Moment) {
     }),
     [asked, at, lat, lon, id, opening],
   );
-  return { answer: useJob('whatif', job, REST), changes: useJob('changes', job, LATER) };
+  return { answer: useSaid('whatif', job, REST), changes: useSaid('changes', job, LATER) };
 }
 
 /** The whole day, as far as it was looked through. */
 export function useGlance(asked: GlanceJob | undefined) {
-  const { parts, done, of, failed } = useJob('glance', asked, LATER);
+  const { parts, done, of, failed } = useSaid('glance', asked, LATER);
   return useMemo(() => {
     const columns = parts.flatMap((part) => part.columns).sort((a, b) => a.n - b.n);
     const last = parts.at(-1)?.worst;

@@ -3,9 +3,16 @@ import userEvent from '@testing-library/user-event';
 import type { Debrief, Trip } from '@escale/core/model';
 import { fresh, type fakeServer, show, TRIP } from '../../test/world';
 import { at } from '../../test/router';
+import { runIn } from '../../data/jobs';
+import { runnerOf } from '../../workers/runner';
+import { JOBS } from '../../workers/jobs';
+import { WHAT_IF } from '../../workers/what-if';
 import { DebriefSection } from '../home/debrief-section';
 import { TroubleSection } from '../trouble/trouble-section';
 import { WhatIfPage } from './what-if-page';
+
+// In the browser these run in workers.
+runIn(runnerOf({ ...JOBS, ...WHAT_IF }));
 
 let server: ReturnType<typeof fakeServer>;
 beforeEach(async () => {

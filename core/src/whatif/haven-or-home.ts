@@ -1,17 +1,19 @@
-import './words';
 import mishaps from '../../data/whatif/mishaps.json';
 import { hullSpeed, isMotor } from '../boat';
 import { distance, partWay, skyAt, type LatLon } from '../earth';
 import { flowAt } from '../hold/stay';
 import type { Phrase, Place, Schedule, Trip } from '../model';
 import { endsOwn, isStuck, landingsFrom, overLand, reachesOf, routeOf, scheduleOf } from '../passage';
-import { phrase } from '../say';
+import { phrase, speak } from '../say';
+import { HAVEN_WORDS } from '../say/words/haven';
 import { contextOf, type AssessInput, type Context } from '../trip/context';
 import { hereOf, wayBack } from '../trip/ways-back';
 import { MS } from '../units';
 import { heightsAt, weatherAt } from '../water';
 import { fuelFor } from './fuel-left';
 import { WHATIF } from './limits';
+
+speak(HAVEN_WORDS);
 
 /** What happened, as far as it bears on where to go. */
 export type Mishap = 'water' | 'shut' | 'drive' | 'worn' | 'tow' | 'weather';

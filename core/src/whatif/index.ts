@@ -17,3 +17,4 @@ export * from './standing';
 export * from './still';
 export * from './timeline';
 export type { Told } from './told';
+export { SAYINGS } from './words';

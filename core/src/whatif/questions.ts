@@ -1,4 +1,3 @@
-import './words';
 import data from '../../data/whatif/questions.json';
 import type { IncidentKind } from '../model/lists';
 import type { Phrase, QuestionData } from '../model';

@@ -9,6 +9,7 @@ import { STORE_WORDS } from './stores';
 import { TROUBLE_WORDS } from './trouble';
 import { WAY_WORDS } from './way';
 import type { GAP_WORDS } from './gaps';
+import type { HAVEN_WORDS } from './haven';
 import type { WHATIF_WORDS } from './whatif';
 
 /** Every sentence that any screen may say. A second language is a second folder like this one. */
@@ -26,5 +27,5 @@ export const WORDS = {
 } as const;
 
 /** Words that only one room says: they come with it (`speak`), and are known to the types from the start. */
-export type Words = typeof WORDS & typeof WHATIF_WORDS & typeof GAP_WORDS;
+export type Words = typeof WORDS & typeof HAVEN_WORDS & typeof WHATIF_WORDS & typeof GAP_WORDS;
 export type WordKey = keyof Words;
