@@ -99,6 +99,7 @@ const APP = [
   'features/chart/',
   'features/go/',
   'features/hold/',
+  'features/whatif/',
   'features/trouble/',
   'features/practice/',
   'features/home/',

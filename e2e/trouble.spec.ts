@@ -1,5 +1,5 @@
 import { type Page } from '@playwright/test';
-import { expect, Server, test, TRIP } from './server';
+import { expect, Server, test, TRIP, TRIP_ID } from './server';
 
 const LAMP = '/trips/01890000-0000-7000-8000-000000000056';
 /**
@@ -159,13 +159,43 @@ test('the first word of trouble, four times slowed, comes within a fixed number 
   expect(Math.min(...rounds)).toBeLessThan(ROUNDS);
 });
 
-test('a catamaran: what one changes is reckoned at once', async ({ go, page }) => {
+test('a catamaran is righted on a card; what if by keyboard alone: the hour, the incident, the best change and back', async ({
+  go,
+  page,
+  server,
+}) => {
   await go(`${CAT}/trouble/capsize-catamaran`);
   const view = page.getByRole('group', { name: 'Can we right her?', exact: true });
   await expect(view.getByRole('status')).toHaveText(/^By our estimate yes/);
   await view.getByRole('checkbox', { name: 'Rowan Pike' }).click();
   await expect(view.getByRole('status')).toHaveText(/^By our estimate no/);
   await expect(view.getByText('A second one on the line: then she comes, by our estimate.')).toBeVisible();
+
+  await go(`${TRIP}/whatif`);
+  // In a worker of its own: as it comes, with the worst moments in words at its end.
+  const worst = page.getByRole('list', { name: 'The worst moments' });
+  await expect(worst.getByRole('listitem')).toHaveCount(3, { timeout: 20_000 });
+  const what = page.getByRole('combobox', { name: 'What goes wrong' });
+  await what.focus();
+  await page.keyboard.press('ArrowUp');
+  await expect(what).toHaveValue('drive');
+  await page.keyboard.press('ArrowDown');
+  await expect(what).toHaveValue('capsized');
+  const hour = page.getByRole('slider', { name: 'When' });
+  const before = await hour.getAttribute('aria-valuetext');
+  await hour.focus();
+  await page.keyboard.press('ArrowLeft');
+  await expect(hour).not.toHaveAttribute('aria-valuetext', before ?? '');
+  await expect(page.getByText('She is over. Everybody is in the water.')).toBeVisible();
+  const best = page.getByRole('button', { name: 'Do it: Take Grey Gull along' });
+  await best.focus();
+  await page.keyboard.press('Enter');
+  const company = async () => ((await server.doc(TRIP_ID))?.company as unknown[] | undefined)?.length ?? 0;
+  await expect.poll(company).toBe(1);
+  await expect(best).toHaveCount(0);
+  await page.getByRole('button', { name: 'Undo' }).press('Enter');
+  await expect.poll(company).toBe(0);
+  await expect(best).toBeVisible({ timeout: 20_000 });
 });
 
 test('who goes in which boat: dragged from one to the other', async ({ go, page, server }) => {

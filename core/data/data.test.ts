@@ -20,7 +20,14 @@ import {
   SeaAnchorData,
 } from '../src/model/shipped-hold';
 import { EscalationData, IdentityData } from '../src/model/shipped-plan';
-import { ChangeData, CheckData, ClothedData, IncidentData, MishapData, QuestionData } from '../src/model/shipped-whatif';
+import {
+  ChangeData,
+  CheckData,
+  ClothedData,
+  IncidentData,
+  MishapData,
+  QuestionData,
+} from '../src/model/shipped-whatif';
 import { PartsData, PartTestRow } from '../src/model/shipped-parts';
 import { Purpose, SeenData, SignalLayers } from '../src/model/shipped-signals';
 import { FitData, UsualLimits, Windage } from '../src/model/shipped-way';

@@ -3,7 +3,7 @@ import { View } from 'react-native';
 import { useRouter } from 'expo-router';
 import { slowOf } from '@escale/core/boat';
 import { isOpen } from '@escale/core/floatplan';
-import { ARRIVED, endsOwn, landingsFrom, plannedPosition, type Landing } from '@escale/core/passage';
+import { ARRIVED, endsOwn, landingsFrom, plannedNow, type Landing } from '@escale/core/passage';
 import { clock, render, type Reader } from '@escale/core/say';
 import { format, MS, spanText } from '@escale/core/units';
 import { heightsAt, tideOf } from '@escale/core/water';
@@ -220,8 +220,7 @@ function NearestLanding({ read }: { read: Here | undefined }) {
   const water = shed.waters.find((w) => w.id === trip.water);
   const slow = slowOf(boat);
   const compass = useCompass();
-  const planned =
-    schedule && trip.launch ? plannedPosition(schedule, trip.launch, shed.places, now) : undefined;
+  const planned = schedule && trip.launch ? plannedNow(schedule, trip.launch, shed.places, now) : undefined;
   const here = read ?? planned;
   const tide = useMemo(() => water?.tide && tideOf(water.tide), [water]);
   const found =
@@ -237,10 +236,7 @@ function NearestLanding({ read }: { read: Here | undefined }) {
   if (!here || !found || !best)
     return (
       <Panel title="Nearest landing">
-        <T as="soft">
-          No place is known on this water at which one can land now. Enter beaches and harbours, with their
-          kind of shore.
-        </T>
+        <T as="soft">{here ? LANDING.none : LANDING.late}</T>
       </Panel>
     );
   const there = best.metres < ARRIVED;

@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import { plannedPosition } from '@escale/core/passage';
+import { plannedNow } from '@escale/core/passage';
 import { clock, render } from '@escale/core/say';
 import { MS } from '@escale/core/units';
 import { conditionsFor } from '@escale/core/water';
@@ -22,8 +22,7 @@ export function WayHome({ where: { here, said, ask } }: { where: ReturnType<type
   const { input, assessment, says } = useTrip();
   const { trip, shed, conditions } = input;
   const { schedule } = assessment;
-  const planned =
-    schedule && trip.launch ? plannedPosition(schedule, trip.launch, shed.places, now) : undefined;
+  const planned = schedule && trip.launch ? plannedNow(schedule, trip.launch, shed.places, now) : undefined;
   const [lat, lon] = here ? [here.lat, here.lon] : [planned?.lat, planned?.lon];
   const job = useMemo(
     () =>
@@ -43,7 +42,9 @@ export function WayHome({ where: { here, said, ask } }: { where: ReturnType<type
       {failed ? <T role="alert">{HOMEWARD.failed}</T> : null}
       {job === undefined ? <T as="soft">{HOMEWARD.nowhere}</T> : null}
       {found ? <Told found={found} now={now} /> : job && !failed ? <T as="soft">{HOMEWARD.looking}</T> : null}
-      <T as="soft">{here ? says(HOMEWARD.device, { at: here.at }) : HOMEWARD.plan}</T>
+      {job === undefined ? null : (
+        <T as="soft">{here ? says(HOMEWARD.device, { at: here.at }) : HOMEWARD.plan}</T>
+      )}
       {here ? null : (
         <Row>
           <Button onPress={() => ask()}>{HOMEWARD.ask}</Button>

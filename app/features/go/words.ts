@@ -107,6 +107,8 @@ export const TURN = {
 
 /** The landing that is nearest: where, how far, and what is doubtful about it. */
 export const LANDING = {
+  late: 'The hours of the plan are past: where you are is not known. Use this device’s position.',
+  none: 'No place is known on this water at which one can land now. Enter beaches and harbours, with their kind of shore.',
   here: 'here, by the plan',
   hereRead: 'here',
   sure: '{place}.',

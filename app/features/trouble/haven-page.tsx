@@ -17,6 +17,7 @@ import { useHere } from '../../data/here';
 import { useNow } from '../../data/hooks';
 import { OnWater } from '../go/on-water';
 import { useTrip } from '../trip/use-trip';
+import { Fills } from './fills';
 import { HavenTold } from './haven-told';
 import { HAPPENED, HAVEN, STILL_WORDS } from './haven-words';
 
@@ -52,6 +53,7 @@ function Haven() {
           decision={from.decide({ ...more, what: what ?? 'water' })}
           asked={what !== undefined}
           at={from.at}
+          {...(what === 'water' && from.here ? { fills: <Fills at={from.at} here={from.here} /> } : {})}
         />
       ) : (
         <T as="strong">{HAVEN.nowhere}</T>
@@ -63,12 +65,18 @@ function Haven() {
   );
 }
 
+/** A boat that goes with this one and lies by her, metres. */
+const ALONGSIDE = 20;
+
 type Said = { [K in keyof Plight]?: Plight[K] | undefined };
 
 /** What happened, how fast she still goes, and a boat in sight where there is one. */
 function Questions({ plight, onSay }: { plight: Partial<Plight>; onSay: (said: Said) => void }) {
   const { trip, shed, says } = useTrip();
   const boat = shed.boats.find(({ id }) => id === trip.boat);
+  const mates = (trip.company ?? []).flatMap(
+    ({ boat: id }) => shed.boats.find((b) => b.id === id)?.name ?? [],
+  );
   const numbered = (value: number | undefined) => (value === undefined ? undefined : String(value));
   return (
     <>
@@ -89,12 +97,21 @@ function Questions({ plight, onSay }: { plight: Partial<Plight>; onSay: (said: S
       />
       <Fold
         title={HAVEN.boat}
-        note={plight.boat === undefined ? HAVEN.none : says(HAVEN.off, { metres: plight.boat })}
+        note={
+          plight.boat === undefined
+            ? HAVEN.none
+            : plight.boat === ALONGSIDE
+              ? says(HAVEN.alongside, { boats: mates })
+              : says(HAVEN.off, { metres: plight.boat })
+        }
       >
         <Choice
           label={HAVEN.boat}
           options={[
             { value: '', label: HAVEN.none },
+            ...(mates.length > 0
+              ? [{ value: String(ALONGSIDE), label: says(HAVEN.alongside, { boats: mates }) }]
+              : []),
             ...BOATS_OFF.map((metres) => ({ value: String(metres), label: says(HAVEN.off, { metres }) })),
           ]}
           value={numbered(plight.boat) ?? ''}
@@ -157,6 +174,7 @@ function useFrom() {
     at,
     span,
     known: here !== undefined,
+    here: here && { lat: here.lat, lon: here.lon },
     setChosen,
     ask: () => {
       setAsked(true);

@@ -1,4 +1,4 @@
-import { useEffect } from 'react';
+import { useEffect, type ReactNode } from 'react';
 import { View } from 'react-native';
 import { ARRIVED } from '@escale/core/passage';
 import { render } from '@escale/core/say';
@@ -13,17 +13,33 @@ import { HAVEN, TO } from './haven-words';
  * The recommendation, why, and what would change it; then every way beside it.
  * @param asked what happened was said: before nothing is recommended
  * @param at when one sets out, epoch ms
+ * @param fills how long she has, where water comes in: beside the time to each way
  */
-export function HavenTold({ decision, asked, at }: { decision: Decision; asked: boolean; at: number }) {
+export function HavenTold({
+  decision,
+  asked,
+  at,
+  fills,
+}: {
+  decision: Decision;
+  asked: boolean;
+  at: number;
+  fills?: ReactNode;
+}) {
   return (
     <>
       <Recommended decision={decision} asked={asked} at={at} />
+      {fills}
       <Ways ways={decision.ways} at={at} />
     </>
   );
 }
 
-function Recommended({ decision: { choose, because, changes }, asked, at }: Parameters<typeof HavenTold>[0]) {
+function Recommended({
+  decision: { choose, because, changes },
+  asked,
+  at,
+}: Pick<Parameters<typeof HavenTold>[0], 'decision' | 'asked' | 'at'>) {
   const p = usePalette();
   const { says, reader } = useTrip();
   const answered = asked && choose !== undefined;

@@ -13,7 +13,7 @@ import { HelpButton } from '../deeds/help-button';
 import { useTrip } from '../trip/use-trip';
 import { Numbers, useSignals, Words } from './call-block';
 import { procedures } from '../../data/procedures';
-import { useCards } from './use-cards';
+import { useCards } from '../go/use-cards';
 import { ABOUT, TROUBLE } from './words';
 
 const HEADS = Object.keys(ABOUT) as (keyof typeof ABOUT)[];

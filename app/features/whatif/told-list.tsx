@@ -1,14 +1,14 @@
 import { View } from 'react-native';
 import type { Mend } from '@escale/core/model';
 import { render } from '@escale/core/say';
-import { MS } from '@escale/core/units';
 import type { Told } from '@escale/core/whatif';
 import { T } from '../../ui/text';
 import { TextLink } from '../../ui/press';
 import { usePalette } from '../../ui/theme';
 import { mendHref } from '../../data/where';
-import { useTrip, type TripView } from '../trip/use-trip';
-import { IF, WHEN } from './words';
+import { useTrip } from '../trip/use-trip';
+import { whenOf } from './when';
+import { IF } from './words';
 
 /** What happens, in order, then what has no hour of its own. */
 export function ToldList({ told, at }: { told: readonly Told[]; at: number }) {
@@ -69,24 +69,3 @@ function Line({ told: { after, says, tone, mend }, at }: { told: Told; at: numbe
 }
 
 const hrefOf = (mend: Mend, trip: string): string | undefined => mendHref(mend, trip, 'plan/day');
-
-/** Half a minute and less is none here. */
-const NONE = 30;
-
-/** After how long within limits, and from which hour on. */
-export function whenOf(
-  { low, high }: NonNullable<Told['after']>,
-  at: number,
-  says: TripView['says'],
-): string {
-  if (low === Infinity) return WHEN.never;
-  if (low < NONE) return high < NONE ? WHEN.once : high === Infinity ? WHEN.any : says(WHEN.within, { high });
-  const clock = says(WHEN.clock, { at: at + low * MS.second });
-  const span =
-    high === Infinity
-      ? says(WHEN.from, { low })
-      : high - low < NONE
-        ? says(WHEN.after, { low })
-        : says(WHEN.band, { low, high });
-  return `${span} · ${clock}`;
-}

@@ -17,7 +17,7 @@ import { useHere } from '../../data/here';
 import { useNow } from '../../data/hooks';
 import { plainly } from '../../data/settings';
 import { useTrip } from '../trip/use-trip';
-import { useCards } from '../trouble/use-cards';
+import { useCards } from '../go/use-cards';
 import { AskCrew } from './ask-crew';
 import { BestView } from './best-view';
 import { GlanceList, GlanceView } from './glance-view';

@@ -8,6 +8,7 @@ import { runnerOf } from '../../workers/runner';
 import { JOBS } from '../../workers/jobs';
 import { WHAT_IF } from '../../workers/what-if';
 import { DebriefSection } from '../home/debrief-section';
+import { HavenPage } from '../trouble/haven-page';
 import { TroubleSection } from '../trouble/trouble-section';
 import { WhatIfPage } from './what-if-page';
 
@@ -133,3 +134,13 @@ test('a near miss told as times and deeds is run back: what the model says, whic
   await user.click(remember);
   await waitFor(() => expect(debrief().forgotten).toContain('Check in every 60 minutes'));
 }, 60_000);
+
+test('haven or home, with water that comes in: how long she has stands beside the time to each way', async () => {
+  show(<HavenPage />, { trip: TRIP });
+  await user.click(await screen.findByRole('radio', { name: 'Water comes in, or may' }));
+  const fills = within(await screen.findByRole('group', { name: 'How long she has' }));
+  await fills.findByText(/Nobody is counted on to bail or pump/, {}, LONG);
+  expect(fills.getByText(/^(after )?\d+ min( to \d+ min)? · \d\d:\d\d$/)).toBeTruthy();
+  await user.click(screen.getByRole('radio', { name: 'Somebody is worn out, cold or hurt' }));
+  expect(screen.queryByRole('group', { name: 'How long she has' })).toBeNull();
+});

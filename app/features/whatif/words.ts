@@ -86,17 +86,6 @@ export const BEST = {
   ask: 'To the float plan',
 } as const;
 
-export const WHEN = {
-  once: 'at once',
-  within: 'within {high:span}',
-  any: 'at any time',
-  after: 'after {low:span}',
-  band: '{low:span} to {high:span}',
-  from: 'from {low:span}',
-  never: 'never',
-  clock: '{at:clock}',
-} as const;
-
 export const ASK = {
   title: 'Before you leave: ask the crew',
   lead: 'Out of the worst moments of this day. Ask aloud, and let somebody answer before you read on.',

@@ -27,6 +27,20 @@ export function plannedPosition(
   return partWay(from, to, part);
 }
 
+/**
+ * The same for who asks where they are now: after the hour home a plan tells no more, because who is late is out there and not at the
+ * launch.
+ */
+export const plannedNow = (
+  schedule: Schedule,
+  launch: string,
+  places: Place[],
+  now: number,
+): LatLon | undefined =>
+  schedule.home !== undefined && now > schedule.home
+    ? undefined
+    : plannedPosition(schedule, launch, places, now);
+
 export interface Landing {
   place: Place;
   metres: number;

@@ -78,6 +78,14 @@ describe('here and now, on a card of trouble', () => {
     const of = told(at, { position: place.position });
     expect(of('landing')).toMatch(/^You are at Gannow ramp, by what is known\. From where this device is\.$/);
   });
+  test('after the hour home no plan tells where one is: who is late is not taken to be at the launch', () => {
+    const input = inputOf(0);
+    const { schedule } = prepare(input).whole();
+    const late = { now: schedule!.home! + 60_000 };
+    expect(told(input, late)('landing')).toMatch(/^The hours of the plan are past/);
+    const { position } = input.shed.places.find((p) => p.id === input.trip.launch)!;
+    expect(told(input, { ...late, position })('landing')).toMatch(/From where this device is\.$/);
+  });
   test('by day the sunset, in the dark the sunrise', () => {
     const of = told(inputOf(0));
     expect(of('light')).toMatch(/^Sunset|^It is dark until/);

@@ -3,7 +3,7 @@ import { FLOODING, holesOf, hullOf, orifice } from '../boat';
 import { isOpen } from '../floatplan';
 import { skyAt, sunAfter, type LatLon } from '../earth';
 import type { Assessment, NowId, Phrase, PlanView } from '../model';
-import { ARRIVED, endsOwn, landingsFrom, plannedPosition } from '../passage';
+import { ARRIVED, endsOwn, landingsFrom, plannedNow } from '../passage';
 import { phrase } from '../say';
 import { MINUTE, MS } from '../units';
 import { heightsAt, leansOnForecast, seriesOf, weatherAt } from '../water';
@@ -42,7 +42,7 @@ export function nowOf(asking: Asking): (id: NowId) => Phrase[] {
   const here =
     asking.position ??
     (schedule && trip.launch
-      ? plannedPosition(schedule, trip.launch, shed.places, asking.now)
+      ? plannedNow(schedule, trip.launch, shed.places, asking.now)
       : context.launch?.position);
   const told: Record<NowId, () => Phrase[]> = {
     right: () => [],
@@ -137,7 +137,7 @@ function landing(
   here: LatLon | undefined,
   { now, position }: Asking,
 ) {
-  if (!here) return [phrase('now.landing.nowhere')];
+  if (!here) return [phrase(trip.launch === undefined ? 'now.landing.nowhere' : 'now.landing.late')];
   const slow = boat?.propulsion[0]?.slow ?? boat?.propulsion[0]?.cruise;
   const [best] = landingsFrom(here, shed.places, {
     now,

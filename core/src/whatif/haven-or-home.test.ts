@@ -160,7 +160,7 @@ describe('a boat at 1 km, a beach at 3, home at 15', () => {
         /a forecast for the hours until there/,
       ],
       [steady({ thunder: true }), /without thunder/],
-      [steady({ wind: 25, gust: 30 }), /no wind over the limits/],
+      [steady({ wind: 25, gust: 30 }), /no wind or waves over the limits/],
     ];
     for (const [forecast, words] of forecasts) {
       const { choose, changes } = decide({ what: 'shut', speed: 32 * KMH }, { forecast: forecast! });

@@ -149,7 +149,7 @@ const EVERY = WHATIF.limit('weather-every');
 
 /** A forecast that says nothing for those hours is no good one. */
 function weatherAgainst(
-  { forecast, blowsOver }: Context,
+  { forecast, blowsOver, trip }: Context,
   { from, to }: { from: LatLon; to: LatLon },
   now: number,
   seconds: number,
@@ -161,8 +161,10 @@ function weatherAgainst(
   });
   if (hours.some((hour) => hour === undefined) || forecast?.invented) return [phrase('haven.would.forecast')];
   const { wind = Infinity, gust = Infinity } = blowsOver;
+  const { waves = Infinity } = trip.limits;
   const bad = hours.some(
-    (hour) => hour?.thunder === true || (hour && (hour.wind > wind || hour.gust > gust)),
+    (hour) =>
+      hour?.thunder === true || (hour && (hour.wind > wind || hour.gust > gust || (hour.waves ?? 0) > waves)),
   );
   return bad ? [phrase('haven.would.weather')] : [];
 }

@@ -23,7 +23,7 @@ export const HAVEN_WORDS = {
   'haven.would.shut': 'the hole shut, and felt that no more water comes',
   'haven.would.clear': 'weather that is seen to be good until there',
   'haven.would.forecast': 'a forecast for the hours until there',
-  'haven.would.weather': 'hours until there without thunder, and no wind over the limits',
+  'haven.would.weather': 'hours until there without thunder, and no wind or waves over the limits',
   'haven.would.time': 'no more than {within:span} to get there (it takes {for:span})',
   'haven.would.fuel.short': 'fuel for twice the way (by the plan there is less)',
   'haven.would.fuel.unknown': 'fuel for twice the way (how much is left is not known)',

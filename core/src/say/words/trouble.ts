@@ -45,6 +45,8 @@ export const TROUBLE_WORDS = {
   'now.landing.device': 'From where this device is.',
   'now.landing.plan': 'From where the plan has you now.',
   'now.landing.none': 'No landing is entered for this water.',
+  'now.landing.late':
+    'The hours of the plan are past: where you are is not known. Use this device’s position.',
   'now.landing.nowhere': 'Without a launch no landing can be told.',
   'now.opening': '{name}: about {litres:litres} a minute under {head:shortLength} of water.',
   'now.opening.guess':
