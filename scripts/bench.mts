@@ -20,6 +20,7 @@ import { windowSteps } from '../core/src/trip/windows';
 import { fetchOf, tideOf } from '../core/src/water';
 import { findStations, stationOf } from '../core/src/water/stations';
 import { holdWork } from './bench-hold.mjs';
+import { whatIfWork } from './bench-whatif.mjs';
 import { conditionsOf } from '../server/src/things/shed';
 import { simulatedWeather } from '../server/src/standins/weather';
 
@@ -134,6 +135,7 @@ bench('sweep of a day, 108 departures', 12, () =>
 );
 
 for (const { name, work } of holdWork(input, assess(input).schedule!)) bench(name, 60, work);
+for (const { name, n, work } of whatIfWork(input)) bench(name, n, work);
 
 const boat = bundle.shed.boats.find((b) => b.id === trip.boat)!;
 const hull = hullOf(boat)!,

@@ -5,9 +5,8 @@ import type { JobName } from '../workers/jobs';
 
 type Remotely = Remote<{ run: typeof run }>;
 
-/** Jobs of the worker that reads files, and of the one that asks what if. */
-const OF_FILES: ReadonlySet<JobName> = new Set<JobName>(['table', 'drawing']),
-  OF_WHAT_IF: ReadonlySet<JobName> = new Set<JobName>(['glance', 'whatif', 'changes', 'replay']);
+/** Jobs of the worker that reads files. */
+const OF_FILES: ReadonlySet<JobName> = new Set<JobName>(['table', 'drawing']);
 
 /** Only the running application has workers: `import.meta` stays out of what Jest reads. */
 export function startWorker(): void {
@@ -16,9 +15,7 @@ export function startWorker(): void {
   let reads: Remotely | undefined;
   const reader = (): Remotely =>
     (reads ??= wrap(new Worker(new URL('../workers/files.worker.ts', import.meta.url))));
-  let asks: Remotely | undefined;
-  const asker = (): Remotely =>
-    (asks ??= wrap(new Worker(new URL('../workers/what-if.worker.ts', import.meta.url))));
-  const whose = (name: JobName) => (OF_FILES.has(name) ? reader() : OF_WHAT_IF.has(name) ? asker() : reckons);
-  runIn((name, input, generation, onPiece) => whose(name).run(name, input, generation, proxy(onPiece)));
+  runIn((name, input, generation, onPiece) =>
+    (OF_FILES.has(name) ? reader() : reckons).run(name, input, generation, proxy(onPiece)),
+  );
 }

@@ -68,7 +68,7 @@ export function useMoment(asked: GlanceJob, { at, here, incident }: Moment) {
 
 /** The whole day, as far as it was looked through. */
 export function useGlance(asked: GlanceJob | undefined) {
-  const { parts, done, of, failed } = useSaid('glance', asked, LATER);
+  const { parts, done, of, failed } = useSaid('glance', asked, REST);
   return useMemo(() => {
     const columns = parts.flatMap((part) => part.columns).sort((a, b) => a.n - b.n);
     const last = parts.at(-1)?.worst;

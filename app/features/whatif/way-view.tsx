@@ -1,6 +1,6 @@
 import { useMemo, useRef } from 'react';
 import { View } from 'react-native';
-import { Circle, G, Line, Path } from 'react-native-svg';
+import { Circle, G, Path } from 'react-native-svg';
 import { distance, type LatLon } from '@escale/core/earth';
 import type { Column } from '@escale/core/whatif';
 import { usePalette } from '../../ui/theme';
@@ -33,6 +33,7 @@ export function WayView({ columns, here, tracks, onPick }: Props) {
     [columns, here, tracks],
   );
   const centre = useMemo(() => middleOf(all), [all]);
+  const stretches = useMemo(() => stretchesOf(columns), [columns]);
   useTap(box, (left, top) => {
     const put = frame.current?.put;
     if (!put) return;
@@ -51,24 +52,17 @@ export function WayView({ columns, here, tracks, onPick }: Props) {
           const spot = here && drawn.put(here);
           return (
             <G>
-              {columns.slice(1).map((column, i) => {
-                const { grade, open } = cellOf(column, undefined);
-                const from = drawn.put(columns[i].here),
-                  to = drawn.put(column.here);
-                return (
-                  <Line
-                    key={column.n}
-                    x1={from.x}
-                    y1={from.y}
-                    x2={to.x}
-                    y2={to.y}
-                    stroke={[p.soft, p.water2, p.water1, p.ink][grade]}
-                    strokeWidth={THICK[grade]}
-                    strokeLinecap="round"
-                    {...(open && grade > 0 ? { strokeDasharray: '1 6' } : {})}
-                  />
-                );
-              })}
+              {stretches.map(({ grade, open, points, n }) => (
+                <Path
+                  key={n}
+                  d={pathOf(points.map(drawn.put))}
+                  fill="none"
+                  stroke={[p.soft, p.water2, p.water1, p.ink][grade]}
+                  strokeWidth={THICK[grade]}
+                  strokeLinecap="round"
+                  {...(open && grade > 0 ? { strokeDasharray: '1 6' } : {})}
+                />
+              ))}
               {tracks.map((track, i) => (
                 <Path
                   key={i}
@@ -91,6 +85,19 @@ export function WayView({ columns, here, tracks, onPick }: Props) {
       </LocalMap>
     </View>
   );
+}
+
+/** The way in stretches that are alike: each goes on to where the next begins. */
+function stretchesOf(columns: readonly Column[]) {
+  const all: (ReturnType<typeof cellOf> & { n: number; points: LatLon[] })[] = [];
+  for (const column of columns) {
+    const cell = cellOf(column, undefined);
+    const last = all.at(-1);
+    last?.points.push(column.here);
+    if (last?.grade !== cell.grade || last.open !== cell.open)
+      all.push({ ...cell, n: column.n, points: [column.here] });
+  }
+  return all;
 }
 
 /** Halfway between the outermost; a trip is short beside the globe, and may lie across the date line. */
