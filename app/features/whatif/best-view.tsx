@@ -14,7 +14,7 @@ import { BEST, GRADE, IF } from './words';
 /** The worst gap in one sentence, and the one change that shrinks it most, one tap away. */
 export function BestView({ answer, changes }: { answer: Answer; changes: Running<{ changes: Tried[] }> }) {
   const p = usePalette();
-  const { reader } = useTrip();
+  const { reader, says } = useTrip();
   const [worst, ...others] = answer.gaps;
   const gap = worst !== undefined && worst.grade > 0;
   return (
@@ -29,7 +29,11 @@ export function BestView({ answer, changes }: { answer: Answer; changes: Running
               {render(worst.says, reader)}
             </T>
             <T as="soft">
-              {[GRADE_SAID[worst.grade], IF.estimate, ...(worst.open ? [IF.open] : [])].join(' ')}
+              {[
+                GRADE_SAID[worst.grade],
+                IF.estimate,
+                ...(worst.leans.length > 0 ? [says(IF.leans, { what: worst.leans })] : []),
+              ].join(' ')}
             </T>
           </>
         ) : (

@@ -42,7 +42,7 @@ export const IF = {
   nowhere: 'Where you are at that hour is not known: it needs a route with hours, or this device’s position.',
   none: 'Nothing of this lasts longer than what helps, by what is known.',
   estimate: 'Estimate, by its cautious end.',
-  open: 'Something that it leans on is not known; the worst is taken for it.',
+  leans: 'It leans on {what:list}; the worst is taken for what is not known.',
   card: 'What to do: {title}',
   told: 'What happens',
   besides: 'Besides',

@@ -58,6 +58,14 @@ export const worstInFull = (standing: Standing, columns: readonly Column[]): Wor
     const answer = ask(standing, { ...cell, incident: { id: cell.incident } });
     const worst = answer?.gaps[0];
     return worst && isGap(worst)
-      ? [{ ...cell, grade: worst.grade, high: worst.gap.high, open: worst.open, says: worst.says }]
+      ? [
+          {
+            ...cell,
+            grade: worst.grade,
+            high: worst.gap.high,
+            open: worst.leans.length > 0,
+            says: worst.says,
+          },
+        ]
       : [];
   });

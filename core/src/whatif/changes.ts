@@ -2,11 +2,11 @@ import './words';
 import data from '../../data/whatif/changes.json';
 import { dressFor, warmEnough } from '../body/cold';
 import { drives } from '../boat';
-import { wallTime, civilDate } from '../earth';
-import { isOpen, STEPS } from '../floatplan';
+import { ageRange, civilDate, wallTime } from '../earth';
+import { isOpen, SOONER, STEPS } from '../floatplan';
 import { stowages, stowPatch } from '../kit';
 import { CLOTHING } from '../model/lists';
-import type { GearItem, Patch, Phrase, Stowage, Trip } from '../model';
+import type { GearItem, Patch, Person, Phrase, Stowage, Trip } from '../model';
 import { phrase } from '../say';
 import { LAYERS } from '../signals';
 import { MS } from '../units';
@@ -208,7 +208,7 @@ function besides({ context }: Standing): Change[] {
     ...trip.crew.map(({ person }) => person),
     ...(trip.company ?? []).flatMap(({ people }) => people),
   ]);
-  const free = shed.people.find(({ id }) => !aboard.has(id));
+  const free = shed.people.find((person) => !aboard.has(person.id) && isGrown(person, trip.leave.date));
   const gone = new Set([trip.boat, ...(trip.company ?? []).map(({ boat }) => boat)]);
   const other = shed.boats.find(({ id }) => !gone.has(id));
   if (!free || !other || trip.boat === undefined) return [];
@@ -218,6 +218,10 @@ function besides({ context }: Standing): Change[] {
     : { op: 'set', pointer: '/company', value: [value] };
   return [change('boat', other.id, phrase('change.boat', { boat: other.name }), [patch])];
 }
+
+/** Nobody sends a child, or somebody of whom no age is known, along in a boat of their own. */
+const isGrown = ({ born }: Person, on: string): boolean =>
+  born !== undefined && ageRange(born, on)[0] >= SOONER.child.under;
 
 /** What the findings of the trip themselves offer to do to it. */
 function mended({ context, assessment }: Standing): Change[] {

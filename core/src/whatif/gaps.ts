@@ -15,8 +15,8 @@ export interface Gap {
   measure: MeasureRow;
   gap: Band;
   grade: Grade;
-  /** Something that it leans on is not known: the cautious end is taken for it. */
-  open: boolean;
+  /** What it leans on and is not known, or made up: the cautious end is taken for it. */
+  leans: Phrase[];
 }
 
 /** A gap with its sentence. */
@@ -99,7 +99,7 @@ export function gapsOf(reckoned: Reckoned): Gap[] {
         limit,
         measure.before.map((remedy) => remedyOf(reckoned, remedy)),
       );
-      return [{ measure, gap, grade: gradeOf(gap, measure), open: isOpen(reckoned, measure) }];
+      return [{ measure, gap, grade: gradeOf(gap, measure), leans: leansOf(reckoned, measure) }];
     })
     .sort(worseFirst);
 }
@@ -111,18 +111,38 @@ export const worseFirst = (a: Ranked, b: Ranked): number =>
 /** The longer first; two without an end are alike. */
 const order = (a: number, b: number): number => (a === b ? 0 : b > a ? 1 : -1);
 
-/** Does a gap lean on something that nobody said? */
-function isOpen(reckoned: Reckoned, { limit, before }: MeasureRow): boolean {
-  const { phases, filling, ends, moment, nearest } = reckoned;
-  const body = limit === 'hands' || limit === 'worn' || limit === 'under';
-  return (
-    (body && (phases?.unknown === true || phases?.unsaid === true)) ||
-    (limit === 'under' && reckoned.bodies[0]?.jacket === 'unknown') ||
-    (limit === 'full' && (filling === undefined || filling.hole.guessed)) ||
-    (limit === 'rocks' && ends?.unsaid === true) ||
-    (before.includes('landed') && (moment.flow === undefined || nearest?.sure !== true))
-  );
+/** What a gap leans on that nobody said, or that is only a stand-in. */
+function leansOf(reckoned: Reckoned, { limit, before }: MeasureRow): Phrase[] {
+  const { phases, filling, ends, moment, nearest, invented, bodies, routes, known } = reckoned;
+  const body = phases !== undefined && (limit === 'hands' || limit === 'worn' || limit === 'under');
+  const told = before.includes('known') && known.high < Infinity;
+  const surest = routes.find(({ after }) => after.high === known.high);
+  const lands = before.includes('landed');
+  const all: [boolean, Lean][] = [
+    [body && phases.unknown && limit !== 'under', 'water'],
+    [body && !phases.unknown && phases.unsaid && limit === 'worn', 'clothes'],
+    [limit === 'under' && bodies[0]?.jacket === 'unknown', 'jacket'],
+    [invented && ((body && limit !== 'under') || limit === 'rocks' || limit === 'full'), 'invented'],
+    [limit === 'full' && filling === undefined, 'hull'],
+    [limit === 'full' && filling?.hole.guessed === true, 'hole'],
+    [limit === 'rocks' && ends?.unsaid === true, 'shore'],
+    [lands && moment.flow === undefined, 'stream'],
+    [lands && nearest?.sure !== true, 'landing'],
+    [told && surest?.simulated === true, 'simulated'],
+  ];
+  return all.flatMap(([holds, lean]) => (holds ? [phrase(`gap.leans.${lean}`)] : []));
 }
+type Lean =
+  | 'water'
+  | 'clothes'
+  | 'jacket'
+  | 'invented'
+  | 'hull'
+  | 'hole'
+  | 'shore'
+  | 'stream'
+  | 'landing'
+  | 'simulated';
 
 /** A gap in one sentence: as a band, an estimate, never a countdown. */
 export function sayGap({ measure, gap: { low, high } }: Gap): Phrase {

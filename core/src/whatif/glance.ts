@@ -75,7 +75,13 @@ export function* glance(standing: Standing): Generator<{ done: number; of: numbe
 
 const cellOf = (incident: IncidentKind, worst: Gap | undefined): Cell =>
   worst
-    ? { incident, grade: worst.grade, open: worst.open, measure: worst.measure.id, high: worst.gap.high }
+    ? {
+        incident,
+        grade: worst.grade,
+        open: worst.leans.length > 0,
+        measure: worst.measure.id,
+        high: worst.gap.high,
+      }
     : { incident, grade: 0, open: false, high: 0 };
 
 type Spot = Pick<Column, 'at' | 'here' | 'off'>;

@@ -30,7 +30,8 @@ const ASKS: Asks = {
   arms: (asked) => asked.boat !== undefined && !powered(asked),
   opening: ({ boat }) => (boat?.openings.length ?? 0) > 0,
   crew: ({ trip }) => trip.crew.length > 1,
-  company: (asked) => together(asked) > 1,
+  // In a boat that a motor drives nobody has to go on by their own strength.
+  company: (asked) => together(asked) > (powered(asked) ? asked.trip.crew.length : 1),
 };
 
 /** The incidents that this boat and crew can meet. */

@@ -15,6 +15,8 @@ export interface Route {
   by: 'aboard' | 'company' | 'beacon' | 'radio' | 'phone' | 'check-in' | 'ashore';
   after: Band;
   says: Phrase;
+  /** By a stand-in, which reaches nobody outside. */
+  simulated?: true;
 }
 
 /** From where one calls. */
@@ -123,17 +125,24 @@ function ashoreRoutes({ context, assessment, refiled }: Standing, at: number): R
     const after = (instant: number) => Math.max(0, (instant - at) / MS.second);
     return { low: after(from), high: sure && sends !== 'nothing' ? after(until) : EVER };
   };
+  const standIn = sends === 'simulated' ? { simulated: true as const } : {};
   const words = sends === 'nothing' ? '.nothing' : sends === 'simulated' ? '.simulated' : '';
-  const next = times?.checkIns?.find((promised) => promised > at);
+  const coming = times?.checkIns?.filter((promised) => promised > at) ?? [];
+  const [next] = coming;
+  // Whoever checked in early has kept the next one already: at the worst the one after it tells.
+  const early = next !== undefined && next - at < ((trip.checkInMinutes ?? 0) * MS.minute) / 2;
+  const sureOf = early ? coming[1] : next;
   const late = next === undefined ? undefined : next + CHECK_IN_GRACE;
+  const latest = sureOf === undefined ? alarm : sureOf + CHECK_IN_GRACE + ACTS;
   return [
     // A check-in that is missed tells at the next one only.
     ...(late !== undefined && late < overdue
       ? [
           {
             by: 'check-in' as const,
-            after: band(late, late + ACTS),
+            after: band(late, latest),
             says: phrase(`know.check-in${words}`, { names, at: late }),
+            ...standIn,
           },
         ]
       : []),
@@ -141,6 +150,7 @@ function ashoreRoutes({ context, assessment, refiled }: Standing, at: number): R
       by: 'ashore',
       after: band(overdue, alarm),
       says: phrase(filed && !sure ? 'know.ashore.waiting' : `know.ashore${words}`, { names, overdue, alarm }),
+      ...standIn,
     },
   ];
 }

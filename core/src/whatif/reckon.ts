@@ -46,6 +46,8 @@ export interface Reckoned {
   shines: boolean;
   /** Way and noise in fog. */
   finds: boolean;
+  /** The weather is made up for show. */
+  invented: boolean;
 }
 
 const NEVER: Band = { low: Infinity, high: Infinity };
@@ -99,6 +101,7 @@ export function reckon(standing: Standing, moment: Moment, incident: Incident): 
     ...(ends ? { ends } : {}),
     ...(ends && isHard(ends) ? { rocks: rocksOf(ends, moment.at) } : {}),
     ...(filling ? { filling } : {}),
+    invented: standing.context.forecast?.invented === true,
     dark: moment.light,
     shines: shines.some(({ id }) => SHINING.has(id)),
     finds:

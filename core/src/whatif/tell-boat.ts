@@ -5,6 +5,7 @@ import { ARRIVED } from '../passage';
 import { phrase } from '../say';
 import { MS } from '../units';
 import { goTo } from '../verdict';
+import { leansOnForecast } from '../water';
 import { WHATIF } from './limits';
 import type { Reckoned } from './reckon';
 import type { Standing } from './standing';
@@ -82,7 +83,7 @@ function anchorTold(anchored: Reckoned['anchored']): Told {
 }
 
 /** Where wind and stream take who or what drifts, and on what it ends. */
-export function driftTold({ row, as, moment }: Reckoned): Told[] {
+export function driftTold({ context: { forecast } }: Standing, { row, as, moment }: Reckoned): Told[] {
   if (row.boat === 'filling' || (row.boat === 'afloat' && row.in === 'nobody') || row.seen) return [];
   const drift = moment.drift(as);
   if (!drift) return [{ id: 'drift', says: [phrase('what.drift.none')], tone: 'open' }];
@@ -95,7 +96,10 @@ export function driftTold({ row, as, moment }: Reckoned): Told[] {
     {
       id: 'drift',
       after: { low: seconds(then.at), high: seconds(then.at) },
-      says: [phrase('what.drift', { metres, bearing: degrees(bearing) }), ...notes],
+      says: [
+        leansOnForecast(forecast, phrase('what.drift', { metres, bearing: degrees(bearing) })),
+        ...notes,
+      ],
       tone: 'fact',
       source: 'leeway',
     },
@@ -111,7 +115,7 @@ export function driftTold({ row, as, moment }: Reckoned): Told[] {
       id: 'ashore',
       after: { low: seconds(ends.earliest.at), high: ends.latest ? seconds(ends.latest.at) : Infinity },
       says: [
-        ...(shores.length > 0 ? [phrase('what.ashore', { shores })] : []),
+        ...(shores.length > 0 ? [leansOnForecast(forecast, phrase('what.ashore', { shores }))] : []),
         ...(ends.unsaid ? [phrase('what.ashore.unsaid')] : []),
       ],
       tone: ends.unsaid ? 'open' : 'fact',
@@ -145,6 +149,7 @@ export function landedTold({ context }: Standing, { row, landed, nearest, speed,
           : phrase('what.landing', { place: place.name, metres, bearing: degrees(bearing) }),
         ...(nearest.sure ? [] : [phrase('what.landing.unsure')]),
         ...(moment.flow ? [] : [phrase('what.landing.still')]),
+        ...(metres < ARRIVED ? [] : [phrase('what.landing.straight')]),
       ],
       tone: nearest.sure && moment.flow ? 'help' : 'open',
     },

@@ -4,6 +4,7 @@ import type { Phrase } from '../model';
 import type { Band } from '../numeric';
 import { phrase } from '../say';
 import { goTo } from '../verdict';
+import { leansOnForecast } from '../water';
 import { WHATIF } from './limits';
 import type { Reckoned } from './reckon';
 import type { Standing } from './standing';
@@ -52,14 +53,16 @@ export function bodyTold({ context }: Standing, { phases, bodies, moment }: Reck
     told.push({
       id: 'hands',
       after: phases.hands,
-      says: [phrase(water <= HANDS.upTo ? 'what.hands' : 'what.hands.above')],
+      says: [
+        leansOnForecast(context.forecast, phrase(water <= HANDS.upTo ? 'what.hands' : 'what.hands.above')),
+      ],
       tone: 'harm',
       source: 'cold-1-10-1',
     });
   told.push({
     id: 'worn',
     after: phases.worn,
-    says: [phrase('what.worn'), ...notes],
+    says: [leansOnForecast(context.forecast, phrase('what.worn')), ...notes],
     tone: 'harm',
     source: 'cold-table',
   });

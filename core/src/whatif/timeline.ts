@@ -22,7 +22,7 @@ export function timelineOf(standing: Standing, reckoned: Reckoned): Told[] {
     ...inTime([
       ...bodyTold(standing, reckoned),
       ...boatTold(standing, reckoned),
-      ...driftTold(reckoned),
+      ...driftTold(standing, reckoned),
       ...outTold(standing, reckoned),
       ...landedTold(standing, reckoned),
       ...reckoned.routes.map(({ by, after, says }): Told => {

@@ -10,6 +10,7 @@ import {
   ask,
   bestChanges,
   changed,
+  changesOf,
   gapsOf,
   glance,
   incidentsFor,
@@ -231,6 +232,22 @@ describe('the best change', () => {
     }
     const kinds = new Set(next.value.map(({ change }) => change.kind));
     for (const kind of ['wear', 'take', 'check-in', 'sooner'] as const) expect(kinds).toContain(kind);
+  });
+  test('no child, and nobody of unknown age, is sent along in a boat of their own', () => {
+    const mate = (born: string | undefined) => {
+      const person = aPerson({ name: 'Mate', ...(born === undefined ? {} : { born }) });
+      const { born: _, ...ageless } = person;
+      const input = scene({ cold: 8 });
+      const shed = {
+        ...input.shed,
+        boats: [...input.shed.boats, aBoat()],
+        people: [...input.shed.people, born === undefined ? ageless : person],
+      };
+      const standing = standingOf({ ...input, shed });
+      const moment = momentAt(standing, standing.assessment.schedule!.leave + 3_600_000)!;
+      return changesOf(standing, moment).some(({ kind }) => kind === 'boat');
+    };
+    expect([mate('1990-01-01'), mate('2015-01-01'), mate(undefined)]).toEqual([true, false, false]);
   });
   test('nothing of it changes the trip that was asked', () => {
     const before = JSON.stringify(input.trip);

@@ -112,6 +112,12 @@ describe('a gap', () => {
     expect(known.high).toBeLessThan(HOUR + 15 * MINUTE);
     expect(told(input, 'capsized', 30 * MINUTE).said('know-check-in')).toMatch(/Ada is told/);
   });
+  test('whoever checked in early has kept the next one: at the worst the one after it tells', () => {
+    const known = (minutes: number) =>
+      happens(scene({ trip: { checkInMinutes: 60 } }), 'capsized', minutes * MINUTE).known.high / MINUTE;
+    // Twenty minutes after leaving nobody has kept the check-in of the first hour; forty minutes after, somebody may have.
+    expect(known(40) + 40 - (known(20) + 20)).toBeCloseTo(60, 6);
+  });
   test('nobody ashore: nothing sure ends it, and that is said', () => {
     const input = scene({ trip: { contacts: [] } });
     const gap = gapOf(input, 'capsized', 'hands')!;
@@ -136,6 +142,9 @@ describe('a gap', () => {
   test('a telephone that is simulated is told as one; where no message leaves nobody is counted on', () => {
     const simulated = scene({ more: { channels: [{ name: 'telephone', simulated: true }] } });
     expect(told(simulated, 'capsized').said('know-ashore')).toMatch(/simulated here and reaches nobody/);
+    expect(gapOf(simulated, 'capsized', 'hands')!.leans.map(({ say }) => say)).toEqual([
+      'gap.leans.simulated',
+    ]);
     const nothing = scene({ more: { channels: [] } });
     expect(gapOf(nothing, 'capsized', 'hands')!.gap.high).toBe(Infinity);
     expect(told(nothing, 'capsized').said('know-ashore')).toMatch(/^No message leaves this machine/);
@@ -228,7 +237,7 @@ describe('what is not known', () => {
     expect(said('drift')).toMatch(/can’t be told/);
     expect(answer.told.map(({ id: about }) => about)).not.toContain('worn');
     expect(all).not.toMatch(/Hands no longer|Worn out/);
-    expect(answer.gaps[0].open).toBe(true);
+    expect(answer.gaps[0].leans.map(({ say }) => say)).toContain('gap.leans.water');
     expect(answer.told.find(({ id: about }) => about === 'cold')?.mend).toBeDefined();
   });
   test('weather that was made up widens what cold does by three degrees either way, and says so', () => {
@@ -274,9 +283,10 @@ describe('which incidents', () => {
         crew: [{}, {}],
       }),
     );
-    expect(two).toEqual(
-      expect.arrayContaining(['engine', 'overboard', 'unseen', 'driver', 'companion', 'flooding']),
-    );
+    expect(two).toEqual(expect.arrayContaining(['engine', 'overboard', 'unseen', 'driver', 'flooding']));
+    // Where a motor drives her nobody has to go on by their own strength; two who paddle may.
+    expect(two).not.toContain('companion');
+    expect(ids(scene({ people: [aPerson(), aPerson()], crew: [{}, {}] }))).toContain('companion');
   });
   test('each is measured by something that there is', () => {
     const known = new Set(MEASURES.map(({ id: each }) => each));

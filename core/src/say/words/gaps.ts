@@ -94,4 +94,14 @@ export const GAP_WORDS = {
   'gap.worn-aboard.from':
     'They may be worn out {from:span} or more before they are out of the water: nothing sure ends it.',
   'gap.worn-aboard.ever': 'They may be worn out, and nothing sure brings them out of the water.',
+  'gap.leans.water': 'how cold the water is, which is not known',
+  'gap.leans.clothes': 'what they wear, which was not said',
+  'gap.leans.jacket': 'whether the jacket is worn, which was not said',
+  'gap.leans.invented': 'weather that is made up for show',
+  'gap.leans.hull': 'her openings and measures, which are not known',
+  'gap.leans.hole': 'an opening or measures that were only guessed',
+  'gap.leans.shore': 'a shore of which nobody said what it is like',
+  'gap.leans.stream': 'the stream, which is not known',
+  'gap.leans.landing': 'a landing of which something is not known',
+  'gap.leans.simulated': 'a telephone that is simulated here and reaches nobody',
 } as const;

@@ -77,6 +77,7 @@ export const WHATIF_WORDS = {
   'what.landing.unsure': 'Not sure: something of that landing is not known.',
   'what.landing.none': 'No landing is known from here.',
   'what.landing.still': 'In still water: the stream is not known.',
+  'what.landing.straight': 'Straight there, without wind and waves.',
   'what.landing.speed': 'How fast she goes was not said: no time to a landing can be told.',
   'what.dark': 'Night falls.',
   'what.dark.now': 'It is dark.',
