@@ -125,14 +125,14 @@ test('a near miss told as times and deeds is run back: what the model says, whic
     await screen.findByRole('list', { name: 'What would have caught it, the most first' }, LONG),
   );
   const remember = await waitFor(
-    () => things.getByRole('button', { name: /^Remember it: Check in every 60 minutes/ }),
+    () => things.getByRole('button', { name: /^Remember it: Tell them after 15 minutes/ }),
     LONG,
   );
   expect(things.getAllByText(/^Somebody would have known at \d\d:\d\d/).length).toBeGreaterThan(0);
   const checks = within(screen.getByRole('list', { name: 'Checks that stood open as you left' }));
   expect(checks.getByText(/A sound signal/)).toBeTruthy();
   await user.click(remember);
-  await waitFor(() => expect(debrief().forgotten).toContain('Check in every 60 minutes'));
+  await waitFor(() => expect(debrief().forgotten).toContain('Tell them after 15 minutes'));
 }, 60_000);
 
 test('haven or home, with water that comes in: how long she has stands beside the time to each way', async () => {
