@@ -60,7 +60,12 @@ await shoot(phone, 'week', `${TRIP}/week`, (page) =>
   page.getByRole('button', { name: 'Read as a list' }).waitFor(),
 );
 await shoot(phone, 'brief', `${FOUR}/brief`);
-await shoot(phone, 'parts', '/shed/parts?boat=01890000-0000-7000-8000-000000000007');
+await shoot(phone, 'what-if', `${TRIP}/whatif`, async (page) => {
+  await page
+    .getByRole('button', { name: /^Do it: / })
+    .first()
+    .waitFor();
+});
 await shoot(phone, 'float-plan', `${TRIP}/pack/float-plan`);
 const plan = await ask('/api/plans', { id: '01990000-0000-7000-8000-000000000001', trip: TRIP.slice(7) });
 await shoot(phone, 'launch', `${TRIP}/run/hand-launch`, async (page) => {

@@ -216,7 +216,7 @@ function besides({ context }: Standing): Change[] {
   const patch: Patch = trip.company
     ? { op: 'append', pointer: '/company', value }
     : { op: 'set', pointer: '/company', value: [value] };
-  return [change('boat', other.id, phrase('change.boat', { boat: other.name }), [patch])];
+  return [change('boat', other.id, phrase('change.boat', { boat: other.name, who: free.name }), [patch])];
 }
 
 /** Nobody sends a child, or somebody of whom no age is known, along in a boat of their own. */

@@ -19,7 +19,7 @@ import { guessed } from '../verdict';
 import { densityOf } from '../water';
 import { WHATIF } from './limits';
 
-/** Somebody of the crew as they would be in the water. */
+/** Somebody of the crew as they would be in the water; the skipper drives, unless nobody is one. */
 export interface Body {
   person: Person;
   /** Do they wear a jacket that counts, from launch to landing? */
@@ -135,7 +135,7 @@ type Kit = ReturnType<ReturnType<typeof prepare>['match']>['kit'];
 function bodiesOf({ trip, people }: Context, kit: Kit): Body[] {
   const { bodies } = onBodies(kit, people);
   const pieceOf = new Map(kit.pieces.map((piece) => [piece.item.id, piece]));
-  const driver = trip.crew.findIndex(({ role }) => role === 'driver');
+  const driver = trip.crew.findIndex(({ role }) => role === 'skipper');
   return people.map((person, i) => {
     const member = saidOf(trip, i);
     const fit = kit.jackets.fits.get(person.id);

@@ -57,7 +57,7 @@ function first({ bodies: all }: Standing, { row, filling, bodies }: Reckoned): T
         : phrase('what.flooding.none');
   const who =
     row.in !== 'nobody' && all.length > 1 && bodies.length > 0
-      ? [phrase('what.who', { who: bodies[0].person.name })]
+      ? [phrase(row.in === 'driver' ? 'what.who.drives' : 'what.who', { who: bodies[0].person.name })]
       : [];
   return { id: 'what', after: AT_ONCE, says: [what, ...who], tone: 'harm' };
 }

@@ -14,6 +14,7 @@ export const WHATIF_WORDS = {
   'what.companion': 'A companion is exhausted.',
   'what.silence': 'Something is wrong, and nobody answers.',
   'what.who': 'Told for {who}, of whom least is known to help.',
+  'what.who.drives': 'Told for {who}, who drives by what was said.',
   'what.gasp': 'The water takes the breath for about a minute: float, hold on, breathe, then act.',
   'what.under': 'Without a jacket that is known to be worn: may go under.',
   'what.hands': 'Hands no longer do what they should.',
@@ -137,7 +138,7 @@ export const WHATIF_WORDS = {
   'change.later': 'Leave an hour later, at {time}',
   'change.earlier': 'Leave an hour earlier, at {time}',
   'change.way': 'Go the other way round',
-  'change.boat': 'Take {boat} along',
+  'change.boat': 'Take {boat} along, with {who} in it',
   'change.accept': '{who} says yes to the plan',
   'change.contact': '{who} is told as well',
   'change.sooner':
