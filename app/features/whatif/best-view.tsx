@@ -9,6 +9,8 @@ import { usePalette } from '../../ui/theme';
 import type { Running } from '../../data/jobs';
 import { useDoMend } from '../trip/mend';
 import { useTrip } from '../trip/use-trip';
+import { whenOf } from './when';
+import { WhyOpens } from './why-opens';
 import { BEST, GRADE, IF } from './words';
 
 /** The worst gap in one sentence, and the one change that shrinks it most, one tap away. */
@@ -39,6 +41,19 @@ export function BestView({ answer, changes }: { answer: Answer; changes: Running
         ) : (
           <T as="strong">{worst ? render(worst.says, reader) : IF.none}</T>
         )}
+        {answer.gaps.length > 0 ? (
+          <WhyOpens of={render(answer.gaps[0].says, reader)} name="gap">
+            {answer.gaps.map(({ says: gap, limit, first }) =>
+              [
+                render(gap, reader),
+                says(IF.limit, {
+                  limit: whenOf(limit, answer.at, says),
+                  first: whenOf(first, answer.at, says),
+                }),
+              ].join(' '),
+            )}
+          </WhyOpens>
+        ) : null}
         {others.length > 0 ? (
           <View style={{ gap: 2 }}>
             {others.map(({ measure, says }) => (

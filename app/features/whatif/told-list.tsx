@@ -1,10 +1,12 @@
 import { View } from 'react-native';
 import type { Mend } from '@escale/core/model';
 import { render } from '@escale/core/say';
+import { sourceOf } from '@escale/core/sources';
 import type { Told } from '@escale/core/whatif';
 import { T } from '../../ui/text';
 import { TextLink } from '../../ui/press';
 import { usePalette } from '../../ui/theme';
+import { WhyOpens } from './why-opens';
 import { mendHref } from '../../data/where';
 import { useTrip } from '../trip/use-trip';
 import { whenOf } from './when';
@@ -39,7 +41,7 @@ function List({ title, told, at }: { title: string; told: readonly Told[]; at: n
 }
 
 /** What harms has a heavy edge, what helps a double one, what is not known a broken one. */
-function Line({ told: { after, says, tone, mend }, at }: { told: Told; at: number }) {
+function Line({ told: { id, after, says, tone, mend, why, source }, at }: { told: Told; at: number }) {
   const p = usePalette();
   const { reader, trip, says: fill } = useTrip();
   const edge = {
@@ -62,6 +64,14 @@ function Line({ told: { after, says, tone, mend }, at }: { told: Told; at: numbe
             {render(phrase, reader)}
           </T>
         ))}
+        {why || source ? (
+          <WhyOpens of={render(says[0], reader)} name={id}>
+            {[
+              ...(why ?? []).map((phrase) => render(phrase, reader)),
+              ...(source ? [sourceOf(source)?.title ?? source] : []),
+            ]}
+          </WhyOpens>
+        ) : null}
         {href ? <TextLink href={href}>{render(mend.label, reader)}</TextLink> : null}
       </View>
     </View>

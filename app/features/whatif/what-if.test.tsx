@@ -48,6 +48,10 @@ test('an incident at an hour of the plan: the worst gap, what happens, who knows
   expect(besides.getByText(/plan on none/)).toBeTruthy();
   const settle = besides.getByRole('link', { name: 'Enter how soon help comes here' });
   expect(settle.getAttribute('href')).toMatch(/^\/shed\/water\/.*\?at=%2Fhelp$/);
+  // Every number opens to what it was reckoned from, and by which source.
+  await user.click(happens.getByRole('button', { name: /^why\? Hands no longer/ }));
+  expect(happens.getByText(/^The water is .* reckoned with/)).toBeTruthy();
+  expect(happens.getByText('1 minute, 10 minutes, 1 hour')).toBeTruthy();
   // Another incident tells of another thing.
   await user.selectOptions(screen.getByRole('combobox', { name: 'What goes wrong' }), 'fog');
   await screen.findByText('Fog comes down.', {}, LONG);

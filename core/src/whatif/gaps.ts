@@ -14,6 +14,9 @@ export type Grade = 0 | 1 | 2 | 3;
 export interface Gap {
   measure: MeasureRow;
   gap: Band;
+  /** When the limit is reached, and when the first of what would help comes, and surely. */
+  limit: Band;
+  first: Band;
   grade: Grade;
   /** What it leans on and is not known, or made up: the cautious end is taken for it. */
   leans: Phrase[];
@@ -78,12 +81,17 @@ function remedyOf(reckoned: Reckoned, remedy: MeasureRow['before'][number]): Ban
  * surest of them.
  */
 export function gapBetween(limit: Band, remedies: readonly Band[]): Band {
-  const first = Math.min(Infinity, ...remedies.map(({ low }) => low)),
-    surest = Math.min(Infinity, ...remedies.map(({ high }) => high));
+  const { low: first, high: surest } = firstOf(remedies);
   const less = (later: number, sooner: number) =>
     sooner === Infinity ? 0 : later === Infinity ? Infinity : Math.max(0, later - sooner);
   return { low: less(first, limit.high), high: less(surest, limit.low) };
 }
+
+/** The soonest of several may come then, the surest of them by then. */
+const firstOf = (remedies: readonly Band[]): Band => ({
+  low: Math.min(Infinity, ...remedies.map(({ low }) => low)),
+  high: Math.min(Infinity, ...remedies.map(({ high }) => high)),
+});
 
 const gradeOf = ({ high }: Band, { long, very }: MeasureRow): Grade =>
   high < LEAST ? 0 : very !== undefined && high > very * MINUTE ? 3 : high > long * MINUTE ? 2 : 1;
@@ -95,11 +103,18 @@ export function gapsOf(reckoned: Reckoned): Gap[] {
       const limit = limitOf(reckoned, measure.limit);
       // Nobody plans on help of which no time was said: that is told beside it, and measures nothing.
       if (!limit || (measure.id === 'late' && !reckoned.help)) return [];
-      const gap = gapBetween(
-        limit,
-        measure.before.map((remedy) => remedyOf(reckoned, remedy)),
-      );
-      return [{ measure, gap, grade: gradeOf(gap, measure), leans: leansOf(reckoned, measure) }];
+      const remedies = measure.before.map((remedy) => remedyOf(reckoned, remedy));
+      const gap = gapBetween(limit, remedies);
+      return [
+        {
+          measure,
+          gap,
+          limit,
+          first: firstOf(remedies),
+          grade: gradeOf(gap, measure),
+          leans: leansOf(reckoned, measure),
+        },
+      ];
     })
     .sort(worseFirst);
 }

@@ -11,13 +11,14 @@ import type { Standing } from './standing';
 import { boatTold, driftTold, landedTold } from './tell-boat';
 import { bodyTold, outTold } from './tell-people';
 import { AT_ONCE, degrees, type Told } from './told';
+import { whyOf } from './why';
 
 /** Night that is further off is no part of this. */
 const SOON = WHATIF.limit('night-within');
 
 /** What happens, one after the other, as it begins at the earliest; what is not known says what would settle it. */
 export function timelineOf(standing: Standing, reckoned: Reckoned): Told[] {
-  return [
+  const told = [
     first(standing, reckoned),
     ...inTime([
       ...bodyTold(standing, reckoned),
@@ -39,6 +40,10 @@ export function timelineOf(standing: Standing, reckoned: Reckoned): Told[] {
       ...skyTold(standing, reckoned),
     ]),
   ];
+  return told.map((each) => {
+    const why = whyOf(each.id, standing, reckoned);
+    return why.length > 0 ? { ...each, why } : each;
+  });
 }
 
 /** By when each begins; what has no time of its own keeps to what it was told with. */

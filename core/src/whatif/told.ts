@@ -9,6 +9,8 @@ export interface Told {
   says: Phrase[];
   /** Does it harm, help, or is it not known? */
   tone: 'harm' | 'help' | 'fact' | 'open';
+  /** From what it was reckoned. */
+  why?: Phrase[];
   source?: SourceId;
   mend?: Mend;
 }

@@ -316,7 +316,9 @@ describe('every kind of boat', () => {
         const swamped = standing.assessment.findings.find(({ id }) => id.startsWith('lie/swamped/'));
         for (const { id } of incidentsFor(standing.context)) {
           const answer = ask(standing, { at, incident: { id } })!;
-          const all = answer.told.flatMap(({ says }) => says).map((phrase) => render(phrase, reader));
+          const all = answer.told
+            .flatMap(({ says, why = [] }) => [...says, ...why])
+            .map((phrase) => render(phrase, reader));
           expect(all.join(' ')).not.toMatch(/undefined|NaN|Infinity/);
           for (const gap of answer.gaps)
             expect(render(sayGap(gap), reader)).not.toMatch(/undefined|NaN|Infinity/);

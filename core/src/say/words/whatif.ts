@@ -89,6 +89,24 @@ export const WHATIF_WORDS = {
   'what.stream': 'The stream runs {speed:speed} towards {to:bearing} true.',
   'what.stream.none': 'The stream is not known.',
 
+  'why.under': 'Swimming fails within {until:span} in cold water, at the worst at once.',
+  'why.gasp': 'Told of water up to {upTo:temperature}.',
+  'why.cold':
+    'The water is {low:temperature} to {high:temperature}; reckoned with {clothing}. The near end goes by the coldest of it, the far end by the warmest.',
+  'why.hole': 'By {hole} {litres} L a minute as it begins, in waves of {sea:height}.',
+  'why.anchor': 'It pulls {low:force} to {high:force}; the anchor holds {from:force} to {until:force}.',
+  'why.drift':
+    'Wind {wind:speed} from {from:bearing}, drifting as: {name}. Five ways: the middle, slow and fast to either side.',
+  'why.turn': 'Turning back takes {from:span} to {until:span}: practice, no source.',
+  'why.landing': '{metres:distance} at {slow:speed} to {fast:speed} through the water.',
+  'why.landing.stream': 'A stream of {stream:speed} helps at the best and holds up at the worst.',
+  'why.call': 'A call counts from {from:span} to {until:span}, where it is heard: practice, no source.',
+  'why.beacon': 'A beacon counts from {from:span} to {until:span}: from memory.',
+  'why.company': 'Missed within {day:span} by day, {night:span} in the dark: our own estimate.',
+  'why.steps':
+    'Home is {home:clock}; told {told#minute|minutes} after, asked to ring {alarm#minute|minutes} after.',
+  'why.help': 'Counted from when somebody knows, {from:span} at the soonest.',
+
   'replay.within': 'That lies within what the model says: {from:span} to {until:span}.',
   'replay.within.from': 'That lies within what the model says: {from:span} or more.',
   'replay.before': 'The model says {from:span} at the soonest: here it went better.',
