@@ -4,6 +4,7 @@ import { CRAFT } from '@escale/core/model/lists';
 import { proceduresFor, stepStates, type Procedure } from '@escale/core/procedure';
 import { render } from '@escale/core/say';
 import { Button } from '../../ui/button';
+import { Row } from '../../ui/button';
 import { Fold } from '../../ui/fold';
 import { TextLink } from '../../ui/press';
 import { T } from '../../ui/text';
@@ -54,10 +55,15 @@ function LaunchNotes() {
   );
 }
 
-/** Before the boat goes in, whoever goes is told. */
+/** Before the boat goes in, whoever goes is told, and asked. */
 function BriefDoor() {
   const { trip } = useTrip();
-  return trip.crew.length > 0 ? <TextLink href={`/trips/${trip.id}/brief`}>{GO.brief}</TextLink> : null;
+  return trip.crew.length > 0 ? (
+    <Row style={{ columnGap: 20 }}>
+      <TextLink href={`/trips/${trip.id}/brief`}>{GO.brief}</TextLink>
+      <TextLink href={`/trips/${trip.id}/whatif`}>{GO.askCrew}</TextLink>
+    </Row>
+  ) : null;
 }
 
 /** Steps of holding her in a place, and of getting away from it. */

@@ -19,6 +19,7 @@ export const GO = {
   steps: '{n#step|steps} for this boat and this hour',
   danger: 'Danger: {what}',
   brief: 'Brief the crew',
+  askCrew: 'Ask the crew what if',
   atLaunch: 'At the launch',
   howOff: 'How did she come off her trailer?',
   howOffKept: 'Kept: it is told at the next launch.',
