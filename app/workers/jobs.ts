@@ -61,6 +61,8 @@ export interface GlanceJob {
   input: Pick<AssessInput, 'trip' | 'shed' | 'conditions' | 'now' | 'plan' | 'channels'>;
   /** In weather a force stronger and two hours earlier. */
   worse: boolean;
+  /** Takes the place of one that runs, and does nothing. */
+  stop?: true;
 }
 export interface WhatIfJob extends GlanceJob {
   at: number;

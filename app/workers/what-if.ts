@@ -32,6 +32,7 @@ export const WHAT_IF: {
   replay: Working<'replay'>;
 } = {
   *glance(job) {
+    if (job.stop) return;
     const standing = standingFor(job);
     const columns: Column[] = [];
     let at = { done: 0, of: 0 };

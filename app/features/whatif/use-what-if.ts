@@ -1,4 +1,4 @@
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
 import type { LatLon } from '@escale/core/earth';
 import { speak } from '@escale/core/say';
 import type { Incident } from '@escale/core/whatif';
@@ -66,12 +66,28 @@ export function useMoment(asked: GlanceJob, { at, here, incident }: Moment) {
   return { answer: useSaid('whatif', job, REST), changes: useSaid('changes', job, LATER) };
 }
 
-/** The whole day, as far as it was looked through. */
+/** The whole day, as far as it was looked through: what was found before it was stopped stays, as long as the same is asked. */
 export function useGlance(asked: GlanceJob | undefined) {
-  const { parts, done, of, failed } = useSaid('glance', asked, REST);
-  return useMemo(() => {
-    const columns = parts.flatMap((part) => part.columns).sort((a, b) => a.n - b.n);
-    const last = parts.at(-1)?.worst;
-    return { columns, worst: last ?? [], whole: last !== undefined, done, of, ...(failed ? { failed } : {}) };
-  }, [parts, done, of, failed]);
+  const [halted, setHalted] = useState<{ asked: GlanceJob; parts: Jobs['glance']['part'][] }>();
+  const stopped = halted !== undefined && halted.asked === asked;
+  const job = useMemo<GlanceJob | undefined>(
+    () => (asked && stopped ? { ...asked, stop: true } : asked),
+    [asked, stopped],
+  );
+  const { parts, done, of, failed } = useSaid('glance', job, REST);
+  const shown = stopped ? halted.parts : parts;
+  const day = useMemo(() => {
+    const columns = shown.flatMap((part) => part.columns).sort((a, b) => a.n - b.n);
+    const worst = shown.at(-1)?.worst;
+    return { columns, worst: worst ?? [], whole: worst !== undefined };
+  }, [shown]);
+  return {
+    ...day,
+    done,
+    of,
+    stopped,
+    ...(failed ? { failed } : {}),
+    stop: () => asked && setHalted({ asked, parts }),
+    go: () => setHalted(undefined),
+  };
 }

@@ -156,8 +156,7 @@ function Told({
 }) {
   const wide = useWide();
   const { answer, changes } = useMoment(asked, moment);
-  const [stopped, setStopped] = useState(false);
-  const day = useGlance(span && !stopped ? asked : undefined);
+  const day = useGlance(span ? asked : undefined);
   const last = answer.parts.at(-1);
   const told = last?.answer;
   const first = (
@@ -187,8 +186,6 @@ function Told({
           moment={moment}
           tracks={told?.tracks ?? []}
           here={told?.here}
-          stopped={stopped}
-          onStop={setStopped}
           onPick={onPick}
         />
       ) : (
@@ -319,8 +316,6 @@ function Day({
   moment,
   tracks,
   here,
-  stopped,
-  onStop,
   onPick,
 }: {
   day: ReturnType<typeof useGlance>;
@@ -329,12 +324,10 @@ function Day({
   moment: Moment;
   tracks: readonly (readonly LatLon[])[];
   here: LatLon | undefined;
-  stopped: boolean;
-  onStop: (stopped: boolean) => void;
   onPick: Pick;
 }) {
   const { says } = useTrip();
-  const { columns, worst, whole, done, of, failed } = day;
+  const { columns, worst, whole, done, of, failed, stopped, stop, go } = day;
   return (
     <>
       <Row style={{ justifyContent: 'space-between' }}>
@@ -342,7 +335,7 @@ function Day({
           {GLANCE.title}
         </T>
         {stopped ? (
-          <Button kind="quiet" onPress={() => onStop(false)}>
+          <Button kind="quiet" onPress={go}>
             {GLANCE.go}
           </Button>
         ) : whole || failed ? null : (
@@ -350,7 +343,7 @@ function Day({
             <T as="small" role="status">
               {says(GLANCE.looking, { done, of })}
             </T>
-            <Button kind="quiet" onPress={() => onStop(true)}>
+            <Button kind="quiet" onPress={stop}>
               {GLANCE.stop}
             </Button>
           </Row>

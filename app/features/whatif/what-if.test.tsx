@@ -85,6 +85,15 @@ test('the whole day: worst moments in words lead there, and the same stands as a
   expect(list.getAllByRole('listitem').length).toBe(7);
 }, 40_000);
 
+test('looking through the day can be stopped: what was found stays, and it goes on when it is asked', async () => {
+  show_();
+  await user.click(await screen.findByRole('button', { name: 'Stop' }, LONG));
+  const go = await screen.findByRole('button', { name: 'Look through the day' });
+  expect(screen.queryByRole('list', { name: 'The worst moments' })).toBeNull();
+  await user.click(go);
+  await screen.findByRole('list', { name: 'The worst moments' }, LONG);
+}, 40_000);
+
 test('three questions: what was lacking is kept with the trip, and what was known is not lacking', async () => {
   show_();
   await user.click(await screen.findByRole('button', { name: 'Ask them' }, LONG));

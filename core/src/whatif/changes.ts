@@ -111,7 +111,9 @@ function stowed({ context }: Standing): Change[] {
     const supplies = kinds.get(item.kind)?.supplies ?? [];
     const matters = supplies.some(({ capability }) => MATTERS.has(capability));
     const hers = item.fittedTo === undefined || item.fittedTo === boat?.id;
-    if (!matters || !hers || GONE.has(item.state) || item.count < 1) return [];
+    // What is fixed to another thing travels where that does.
+    const free = item.on === undefined && item.count > 0;
+    if (!matters || !hers || !free || GONE.has(item.state)) return [];
     const place = places.get(item.id) ?? item.stowage;
     const carried = supplies.some(({ capability }) => CARRIED.has(capability)) && item.fittedTo === undefined;
     return (NEARER[place] ?? [])

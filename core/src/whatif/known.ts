@@ -12,7 +12,7 @@ import type { Standing } from './standing';
 
 /** A way by which somebody comes to know, and seconds after it happened; no end: it may never be. */
 export interface Route {
-  by: 'aboard' | 'company' | 'beacon' | 'radio' | 'phone' | 'check-in' | 'ashore';
+  by: 'company' | 'beacon' | 'radio' | 'phone' | 'check-in' | 'ashore';
   after: Band;
   says: Phrase;
   /** By a stand-in, which reaches nobody outside. */
@@ -23,8 +23,6 @@ export interface Route {
 export interface Calling {
   /** What can still be seen, heard or received. */
   signals: readonly Signal[];
-  /** Those aboard see it and have all that is aboard. */
-  seen: boolean;
   /** Neither radio nor phone is answered. */
   silent: boolean;
   /** Boats in company do not see it happen: who fell in was not noticed. */

@@ -64,7 +64,6 @@ export function reckon(standing: Standing, moment: Moment, incident: Incident): 
   const signals = row.calls === 'boat' ? standing.signals : bodies.flatMap(({ signals: worn }) => worn);
   const routes = routesOf(standing, moment, {
     signals,
-    seen: row.seen ?? false,
     silent: row.silent ?? false,
     unseen: row.boat === 'left',
   });

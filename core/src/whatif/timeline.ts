@@ -1,4 +1,5 @@
 import './words';
+import { isOpen } from '../floatplan';
 import type { Phrase } from '../model';
 import { phrase, phraseOf, type WordKey } from '../say';
 import { CLEAR, EYE, layersLeft, layersOf, leftOf, reachOf, type Layer } from '../signals';
@@ -26,6 +27,9 @@ export function timelineOf(standing: Standing, reckoned: Reckoned): Told[] {
       ...driftTold(standing, reckoned),
       ...outTold(standing, reckoned),
       ...landedTold(standing, reckoned),
+      ...(reckoned.row.seen
+        ? [{ id: 'aboard', after: AT_ONCE, says: [phrase('know.aboard')], tone: 'help' as const }]
+        : []),
       ...reckoned.routes.map(({ by, after, says }): Told => {
         const never = after.low === Infinity;
         return {
@@ -72,7 +76,8 @@ function planTold({ context: { plan } }: Standing, { routes }: Reckoned): Told[]
   const counts = routes.some(
     ({ by, after }) => (by === 'ashore' || by === 'check-in') && after.high < Infinity,
   );
-  return counts && !plan ? [{ id: 'plan', says: [phrase('know.plan')], tone: 'open' }] : [];
+  const filed = plan && isOpen(plan.state);
+  return counts && !filed ? [{ id: 'plan', says: [phrase('know.plan')], tone: 'open' }] : [];
 }
 
 function helpTold({ context: { water } }: Standing, reckoned: Reckoned): Told[] {

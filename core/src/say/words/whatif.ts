@@ -121,6 +121,7 @@ export const WHATIF_WORDS = {
   'replay.later': 'Nobody would have known sooner than they did.',
   'replay.unsure': 'Somebody might have known from {at:clock} on.',
 
+  'know.aboard': 'Those aboard see it.',
   'know.silent': '{names:list}: nobody answers.',
   'know.call': '{names:list}: whether anybody hears is not known for this water.',
   'know.call.heard': '{names:list}: heard on this water, as somebody said.',
