@@ -41,19 +41,6 @@ export function BestView({ answer, changes }: { answer: Answer; changes: Running
         ) : (
           <T as="strong">{worst ? render(worst.says, reader) : IF.none}</T>
         )}
-        {answer.gaps.length > 0 ? (
-          <WhyOpens of={render(answer.gaps[0].says, reader)} name="gap">
-            {answer.gaps.map(({ says: gap, limit, first }) =>
-              [
-                render(gap, reader),
-                says(IF.limit, {
-                  limit: whenOf(limit, answer.at, says),
-                  first: whenOf(first, answer.at, says),
-                }),
-              ].join(' '),
-            )}
-          </WhyOpens>
-        ) : null}
         {others.length > 0 ? (
           <View style={{ gap: 2 }}>
             {others.map(({ measure, says }) => (
@@ -62,6 +49,21 @@ export function BestView({ answer, changes }: { answer: Answer; changes: Running
               </T>
             ))}
           </View>
+        ) : null}
+        {answer.gaps.length > 0 ? (
+          <WhyOpens
+            head={<View />}
+            of={render(answer.gaps[0].says, reader)}
+            lines={answer.gaps.map(({ says: gap, limit, first }) =>
+              [
+                render(gap, reader),
+                says(IF.limit, {
+                  limit: whenOf(limit, answer.at, says),
+                  first: whenOf(first, answer.at, says),
+                }),
+              ].join(' '),
+            )}
+          />
         ) : null}
       </View>
       {gap ? <Changes changes={changes} /> : null}

@@ -41,7 +41,7 @@ function List({ title, told, at }: { title: string; told: readonly Told[]; at: n
 }
 
 /** What harms has a heavy edge, what helps a double one, what is not known a broken one. */
-function Line({ told: { id, after, says, tone, mend, why, source }, at }: { told: Told; at: number }) {
+function Line({ told: { after, says, tone, mend, why, source }, at }: { told: Told; at: number }) {
   const p = usePalette();
   const { reader, trip, says: fill } = useTrip();
   const edge = {
@@ -51,27 +51,45 @@ function Line({ told: { id, after, says, tone, mend, why, source }, at }: { told
     fact: { borderLeftWidth: 8, borderColor: 'transparent' },
   }[tone];
   const href = mend && hrefOf(mend, trip.id);
+  const asked = [
+    ...(why ?? []).map((phrase) => render(phrase, reader)),
+    ...(source ? [sourceOf(source)?.title ?? source] : []),
+  ];
+  const sentences = says.map((phrase, i) => (
+    <T key={i} as={i === 0 ? 'body' : 'soft'}>
+      {render(phrase, reader)}
+    </T>
+  ));
+  const head = after ? (
+    <T as="strong" style={{ flexShrink: 1 }}>
+      {whenOf(after, at, fill)}
+    </T>
+  ) : tone === 'open' ? (
+    <T as="caps">{IF.notKnown}</T>
+  ) : asked.length > 0 ? (
+    <View />
+  ) : null;
   return (
     <View role="listitem" style={{ borderTopWidth: 1, borderTopColor: p.line }}>
-      <View style={{ ...edge, borderTopWidth: 0, paddingLeft: 8, paddingVertical: 8, gap: 2 }}>
-        {after ? (
-          <T as="strong">{whenOf(after, at, fill)}</T>
-        ) : tone === 'open' ? (
-          <T as="caps">{IF.notKnown}</T>
-        ) : null}
-        {says.map((phrase, i) => (
-          <T key={i} as={i === 0 ? 'body' : 'soft'}>
-            {render(phrase, reader)}
-          </T>
-        ))}
-        {why || source ? (
-          <WhyOpens of={render(says[0], reader)} name={id}>
-            {[
-              ...(why ?? []).map((phrase) => render(phrase, reader)),
-              ...(source ? [sourceOf(source)?.title ?? source] : []),
-            ]}
+      <View
+        style={{
+          ...edge,
+          borderTopWidth: 0,
+          paddingLeft: 8,
+          paddingVertical: asked.length > 0 ? 2 : 8,
+          gap: 2,
+        }}
+      >
+        {asked.length > 0 ? (
+          <WhyOpens head={head} of={render(says[0], reader)} lines={asked}>
+            {sentences}
           </WhyOpens>
-        ) : null}
+        ) : (
+          <>
+            {head}
+            {sentences}
+          </>
+        )}
         {href ? <TextLink href={href}>{render(mend.label, reader)}</TextLink> : null}
       </View>
     </View>

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { View } from 'react-native';
 import { Press } from '../../ui/press';
 import { T } from '../../ui/text';
@@ -6,29 +6,44 @@ import { TOUCH } from '../../ui/tokens';
 import { useTrip } from '../trip/use-trip';
 import { IF } from './words';
 
-/** From what a number was reckoned, and by which source: it opens under it. */
-export function WhyOpens({ of, name, children }: { of: string; name: string; children: string[] }) {
+/** A line with, at its end, from what its number was reckoned and by which source: it opens under what it tells. */
+export function WhyOpens({
+  head,
+  of,
+  lines,
+  children,
+}: {
+  head: ReactNode;
+  /** What it is asked of, for who hears it. */
+  of: string;
+  lines: string[];
+  children?: ReactNode;
+}) {
   const { says } = useTrip();
   const [open, setOpen] = useState(false);
   return (
-    <View>
-      <Press
-        label={says(IF.whyOf, { of })}
-        expanded={open}
-        onPress={() => setOpen(!open)}
-        style={{ minHeight: TOUCH, justifyContent: 'center', alignSelf: 'flex-start' }}
-      >
-        <T as="small" style={{ textDecorationLine: 'underline' }}>
-          {IF.why}
-        </T>
-      </Press>
+    <>
+      <View style={{ flexDirection: 'row', alignItems: 'center', justifyContent: 'space-between', gap: 8 }}>
+        {head}
+        <Press
+          label={says(IF.whyOf, { of })}
+          expanded={open}
+          onPress={() => setOpen(!open)}
+          style={{ minHeight: TOUCH, paddingHorizontal: 8, justifyContent: 'center' }}
+        >
+          <T as="small" style={{ textDecorationLine: 'underline' }}>
+            {IF.why}
+          </T>
+        </Press>
+      </View>
+      {children}
       {open
-        ? children.map((line, i) => (
-            <T key={`${name}-${String(i)}`} as="small">
+        ? lines.map((line) => (
+            <T key={line} as="small">
               {line}
             </T>
           ))
         : null}
-    </View>
+    </>
   );
 }
