@@ -19,7 +19,7 @@ export function Fills({ at, here: { lat, lon } }: { at: number; here: LatLon }) 
   );
   const { parts, failed } = useSaid('whatif', job, 0);
   const told = parts.at(-1)?.answer?.told.filter(({ id }) => id === 'third' || id === 'full');
-  if (failed) return null;
+  if (failed) return <T role="alert">{HAVEN.fillsFailed}</T>;
   return (
     <View style={{ gap: 2 }} role="group" aria-label={HAVEN.fills}>
       <T as="caps" heading={2}>

@@ -13,6 +13,7 @@ export const HAVEN = {
   off: '{metres:distance} off',
   alongside: 'With us: {boats:list}',
   fills: 'How long she has',
+  fillsFailed: 'How long she has could not be reckoned.',
   filling: 'Reckoning how long she has …',
   askWhat: 'Say what happened: until then nothing is recommended.',
   ways: 'All ways, the soonest first',

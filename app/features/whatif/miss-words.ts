@@ -1,7 +1,7 @@
 /** A near miss, told and run back. */
 export const MISS = {
   title: 'A near miss',
-  lead: 'What nearly went wrong, told as times and deeds. It is run back through the model: which check, which minute, which thing would have caught it.',
+  lead: 'What nearly went wrong, as times and deeds: run back through the model, which check, minute or thing would have caught it.',
   begin: 'Tell a near miss',
   what: 'What it was',
   at: 'When it began',

@@ -8,6 +8,7 @@ import type { Column, Worst } from '@escale/core/whatif';
 import { incidentsFor } from '@escale/core/whatif/incidents';
 import { Button, Row } from '../../ui/button';
 import { Fold } from '../../ui/fold';
+import { Check } from '../../ui/mark';
 import { Empty, Page, useWide } from '../../ui/page';
 import { TextLink } from '../../ui/press';
 import { Select } from '../../ui/select';
@@ -286,15 +287,9 @@ function Asking({
       ) : null}
       <Row style={{ justifyContent: 'space-between' }}>
         <T as="soft">{live && read !== undefined ? says(IF.device, { at: read }) : says(IF.where, { at })}</T>
-        <label style={{ display: 'flex', alignItems: 'center', gap: 8, minHeight: 48 }}>
-          <input
-            type="checkbox"
-            checked={worse}
-            onChange={(event) => onWorse(event.currentTarget.checked)}
-            style={{ width: 22, height: 22 }}
-          />
+        <Check label={IF.worse} on={worse} onChange={onWorse}>
           <T>{IF.worse}</T>
-        </label>
+        </Check>
       </Row>
       {worse ? <T as="small">{IF.worseWhy}</T> : null}
     </View>

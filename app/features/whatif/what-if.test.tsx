@@ -75,13 +75,13 @@ test('the whole day: worst moments in words lead there, and the same stands as a
   const moments = within(await screen.findByRole('list', { name: 'The worst moments' }, LONG));
   expect(moments.getAllByRole('listitem')).toHaveLength(3);
   const [, second] = moments.getAllByRole('button');
-  const [, hour, what] = /^(\d\d:\d\d) · (.*)$/.exec(second.textContent ?? '')!;
+  const [, hour, what] = /(\d\d:\d\d) · (.*)$/.exec(second.textContent ?? '')!;
   await user.click(second);
   await waitFor(() => expect(chosen()).toBe(what));
   expect(screen.getByRole('slider', { name: 'When' }).getAttribute('aria-valuetext')).toContain(hour);
   await user.click(screen.getByRole('button', { name: /^As a list/ }));
   const list = within(screen.getByRole('list', { name: 'The day at a glance' }));
-  expect(list.getByText(/^Capsized: very long at worst, \d\d:\d\d/)).toBeTruthy();
+  expect(list.getByText(/^Capsized: very long at worst, .*\d\d:\d\d/)).toBeTruthy();
   expect(list.getAllByRole('listitem').length).toBe(7);
 }, 40_000);
 
@@ -123,7 +123,7 @@ test('without a boat, and without a day, it says what it needs', async () => {
   await screen.findByRole('link', { name: 'Choose a boat first: what goes wrong hangs on her.' });
 });
 
-test('a near miss told as times and deeds is run back: what the model says, which checks stood open, what would have caught it', async () => {
+test('a near miss is run back: what the model says, which checks stood open, what would have caught it', async () => {
   show(<DebriefSection />, { trip: TRIP });
   await user.click(await screen.findByRole('button', { name: 'Begin' }));
   await user.click(await screen.findByRole('button', { name: 'Tell a near miss' }, LONG));

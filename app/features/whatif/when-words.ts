@@ -8,4 +8,6 @@ export const WHEN = {
   from: 'from {low:span}',
   never: 'never',
   clock: '{at:clock}',
+  day: '{at:day}',
+  other: '{at:day} {at:clock}',
 } as const;

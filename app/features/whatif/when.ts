@@ -14,7 +14,9 @@ export function whenOf(
 ): string {
   if (low === Infinity) return WHEN.never;
   if (low < NONE) return high < NONE ? WHEN.once : high === Infinity ? WHEN.any : says(WHEN.within, { high });
-  const clock = says(WHEN.clock, { at: at + low * MS.second });
+  const then = at + low * MS.second;
+  const sameDay = says(WHEN.day, { at }) === says(WHEN.day, { at: then });
+  const clock = says(sameDay ? WHEN.clock : WHEN.other, { at: then });
   const span =
     high === Infinity
       ? says(WHEN.from, { low })

@@ -96,6 +96,8 @@ export const ChangeData = z.strictObject({
   ...From,
   costs: z.record(z.string().max(20), z.number().int().positive()),
   most: z.number().int().positive(),
+  matters: z.array(z.enum(CAPABILITIES)),
+  contacts: z.number().int().positive(),
 });
 
 const clothes = Object.keys(CLOTHING) as [ClothingKind, ...ClothingKind[]];

@@ -1,7 +1,8 @@
 import type { Trip } from '../model';
 
 /**
- * The same trip on another day. What somebody said of that one day is left out (how they felt, what they wore, the forecast, what they answered):
+ * The same trip on another day. What somebody said of that one day is left out (how they felt, what they wore, the forecast, what
+ * they answered):
  * it holds for no other, and asking again is how it becomes known.
  * @param date civil date, `YYYY-MM-DD`
  */

@@ -19,7 +19,7 @@ export interface Tried {
 
 const LOOKS = WHATIF.limit('glance-points');
 
-/** The trip as it would be: a plan that was filed would be filed anew, with its hours, and who accepted it is asked again. */
+/** The trip as it would be. A plan that was filed is taken to be filed anew, and accepted by whom it was. */
 export function changed(
   input: AssessInput,
   { patch, accepted }: Pick<Change, 'patch' | 'accepted'>,
@@ -99,7 +99,7 @@ export interface Asked {
 
 /**
  * Every change tried, one by one, and those that shrink the worst gap, the most first; of those that gain alike the cheapest.
- * @yields how many were tried, with what is best so far
+ * @yields how many were tried
  */
 export function* bestChanges(asked: Asked): Generator<{ done: number; of: number }, Tried[]> {
   const { standing, moment, incident } = asked;

@@ -84,18 +84,10 @@ function worn({ context, bodies }: Standing, { water }: Moment): Change[] {
   ]);
 }
 
-/** Capabilities that decide a gap: all that can be noticed, and what one comes aboard, holds on or finds home by. */
-const MATTERS: ReadonlySet<string> = new Set<string>([
-  ...LAYERS.flatMap(({ capabilities }) => capabilities),
-  're-entry',
-  're-board',
-  'anchor',
-  'spare-drive',
-  'direction',
-  'find-way',
-]);
-/** What is carried on a body at all. */
+/** What is carried on a body at all: signals. */
 const CARRIED: ReadonlySet<string> = new Set<string>(LAYERS.flatMap(({ capabilities }) => capabilities));
+/** Capabilities that decide a gap: signals, and what one comes aboard, holds on or finds home by. */
+const MATTERS: ReadonlySet<string> = new Set<string>([...CARRIED, ...data.matters]);
 const NEARER: Partial<Record<Stowage, Stowage[]>> = {
   'in-reach': ['on-body'],
   hatch: ['on-body', 'in-reach'],
@@ -165,7 +157,7 @@ function ashore({ context }: Standing): Change[] {
         ]
       : []),
     ...others
-      .slice(0, 2)
+      .slice(0, data.contacts)
       .map(({ id, name }) =>
         change('contact', id, phrase('change.contact', { who: name }), [
           { op: 'append', pointer: '/contacts', value: id },

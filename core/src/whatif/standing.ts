@@ -44,6 +44,8 @@ export interface Standing {
   signals: Signal[];
   /** Is something that does this on a body or in reach of the seat? */
   has: (capability: Capability) => Truth;
+  /** Names of what surely is, by any of these. */
+  named: (capabilities: readonly Capability[]) => string[];
   righting?: Righting;
   hold: OnHold;
   lying: () => Lying | undefined;
@@ -86,6 +88,13 @@ export function standingOf(input: AssessInput, refiled = false): Standing {
     bodies: bodiesOf(context, kit),
     signals: toSignal(kit.pieces),
     has: (capability) => has(kit.pieces, capability),
+    named: (capabilities) => [
+      ...new Set(
+        capabilities.flatMap((each) =>
+          nearOf(kit.pieces, each).flatMap(({ item, faults }) => (faults.length === 0 ? [item.name] : [])),
+        ),
+      ),
+    ],
     ...(turned ? { righting: turned } : {}),
     hold,
     lying: once(() => lyingOn(hold)),
@@ -119,13 +128,17 @@ export function once<T>(reckon: () => T): () => T {
   return () => (held ??= { value: reckon() }).value;
 }
 
-function has(pieces: readonly Piece[], capability: Capability): Truth {
-  const near = pieces.filter(
+/** Things that do this, on a body or in reach of the seat, against which nothing known stands. */
+const nearOf = (pieces: readonly Piece[], capability: Capability): Piece[] =>
+  pieces.filter(
     ({ kind, place, faults }) =>
       NEAR.has(place) &&
       faults.every(({ unknown }) => unknown) &&
       kind.supplies.some((supply) => supply.capability === capability),
   );
+
+function has(pieces: readonly Piece[], capability: Capability): Truth {
+  const near = nearOf(pieces, capability);
   if (near.some(({ faults }) => faults.length === 0)) return 'yes';
   return near.length > 0 ? 'unknown' : 'no';
 }

@@ -128,17 +128,6 @@ export function outTold(standing: Standing, { row, out }: Reckoned): Told[] {
 
 /** What to climb in by, as far as it is in reach. */
 function aidsOf(standing: Standing): Phrase {
-  const { hold } = standing;
-  const has = (['re-entry', 're-board'] as const).some((each) => standing.has(each) === 'yes');
-  const names = hold.gear.filter(({ kind }) => AIDS.has(kind)).map(({ name }) => name);
-  return has && names.length > 0 ? phrase('what.aids', { names }) : phrase('what.aids.none');
+  const names = standing.named(['re-entry', 're-board']);
+  return names.length > 0 ? phrase('what.aids', { names }) : phrase('what.aids.none');
 }
-const AIDS: ReadonlySet<string> = new Set([
-  're-entry-strap',
-  'boarding-ladder',
-  'boarding-strap',
-  'drag-strap',
-  'righting-line',
-  'righting-bag',
-  'paddle-float',
-]);

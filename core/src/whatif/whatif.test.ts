@@ -260,6 +260,24 @@ describe('what is not known', () => {
     const [body] = standingOf({ ...input, trip: { ...input.trip, basis } }).bodies;
     expect([body.jacket, body.clothing]).toEqual(['unknown', undefined]);
   });
+  test('what one climbs in by is named only where it is aboard, and in reach', () => {
+    const boat = aBoat({
+      kind: 'sit-on-top',
+      length: 3.8,
+      beam: 0.8,
+      mass: 32,
+      propulsion: [{ kind: 'paddle', cruise: 1.4 }],
+    });
+    const gear = [
+      anItem('re-entry-strap', { name: 'Strap' }),
+      anItem('paddle-float', { name: 'Float at home', stowage: 'home' }),
+      anItem('righting-line', { name: 'Line of another', fittedTo: id() }),
+    ];
+    expect(told(scene({ boat, gear }), 'capsized').said('out')).toMatch(/To climb in by: Strap\./);
+    expect(told(scene({ boat, gear: gear.slice(1) }), 'capsized').said('out')).toMatch(
+      /Nothing to climb in by/,
+    );
+  });
   test('no anchor, no depth, no landing: each is said, none is filled in', () => {
     const { said } = told(scene(), 'drive');
     expect(said('anchor')).toBe('No anchor is aboard.');

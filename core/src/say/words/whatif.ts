@@ -131,18 +131,19 @@ export const WHATIF_WORDS = {
   'know.company.open': '{names:list} may miss them.',
   'know.beacon': '{names:list}: those ashore know of it.',
   'know.beacon.open': '{names:list}: something of it is not known.',
-  'know.check-in': '{names:list} is told that a check-in did not come, at {at:clock}.',
+  'know.check-in': '{names:list} is told that a check-in did not come, at {at:day} {at:clock}.',
   'know.check-in.simulated':
-    '{names:list} would be told at {at:clock} that a check-in did not come, by a telephone that is simulated here and reaches nobody.',
+    '{names:list} would be told at {at:day} {at:clock} that a check-in did not come, by a telephone that is simulated here and reaches nobody.',
   'know.check-in.nothing':
-    'No message leaves this machine: nobody hears at {at:clock} that a check-in did not come. {names:list} would.',
-  'know.ashore': '{names:list} is told at {overdue:clock}, and asked to ring at {alarm:clock}.',
+    'No message leaves this machine: nobody hears at {at:day} {at:clock} that a check-in did not come. {names:list} would.',
+  'know.ashore':
+    '{names:list} is told at {overdue:day} {overdue:clock}, and asked to ring at {alarm:day} {alarm:clock}.',
   'know.ashore.simulated':
-    '{names:list} would be told at {overdue:clock} and asked to ring at {alarm:clock}, by a telephone that is simulated here and reaches nobody.',
+    '{names:list} would be told at {overdue:day} {overdue:clock} and asked to ring at {alarm:day} {alarm:clock}, by a telephone that is simulated here and reaches nobody.',
   'know.ashore.nothing':
-    'No message leaves this machine: {names:list} hears nothing at {overdue:clock}, and nothing at {alarm:clock}.',
+    'No message leaves this machine: {names:list} hears nothing at {overdue:day} {overdue:clock}, and nothing at {alarm:day} {alarm:clock}.',
   'know.ashore.waiting':
-    '{names:list} has not said yes: told at {overdue:clock}, asked to ring at {alarm:clock}, and nobody may act.',
+    '{names:list} has not said yes: told at {overdue:day} {overdue:clock}, asked to ring at {alarm:day} {alarm:clock}, and nobody may act.',
   'know.ashore.nobody': 'Nobody ashore is told.',
   'know.ashore.hours': 'When they come home is not known, so nobody ashore is told at any hour.',
   'know.plan': 'Taken: the float plan is filed and accepted before you leave.',
