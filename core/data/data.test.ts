@@ -9,6 +9,7 @@ import { STARTING_SETS } from '../src/kit/starting-sets';
 import { Bundle, Catalogue, RulePack } from '../src/model';
 import { LimitsFile } from '../src/model/limits';
 import { ProcedureRow as Procedure } from '../src/model/procedure';
+import * as practice from '../src/model/shipped-practice';
 import * as shipped from '../src/model/shipped';
 import {
   AnchorData,
@@ -96,6 +97,7 @@ const SCHEMAS: [RegExp, z.ZodType][] = [
   [/^whatif\/checks/, CheckData],
   [/^whatif\/questions/, QuestionData],
   [/^recover\/catamaran/, shipped.RigTable],
+  [/^ramp\/driving/, practice.DrivingData],
 ];
 
 /** The demo is dated when it is opened; until then its dates are signs. */

@@ -6,3 +6,4 @@ export * from './clip';
 export * from './integrate';
 export * from './linear';
 export * from './roots';
+export * from './tape';

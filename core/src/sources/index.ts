@@ -74,6 +74,14 @@ export const SOURCES = {
     undefined,
     'M',
   ),
+  'hitch-kinematics': {
+    title: 'A car and a trailer whose wheels roll without slipping: the rate of the hitch angle',
+    publisher: 'Textbooks of vehicle kinematics',
+    how: 'closed-form',
+    confidence: 'H',
+    verified: true,
+    noted: '2026-11-28',
+  },
   'cfr-33-175-b': recalled(
     '33 CFR part 175, subpart B: personal flotation devices',
     'US Coast Guard',

@@ -1,0 +1,59 @@
+import * as z from 'zod';
+import { CONFIDENCE } from './rules';
+
+// What ships for practising, held against its schemas by a test alone.
+
+const From = { source: z.string().max(60), confidence: z.enum(CONFIDENCE), note: z.string().max(700) };
+const at = { x: z.number(), y: z.number() };
+const metres = z.number().positive();
+
+/** Cars, hands and courses for backing a trailer (`ramp/driving.json`): metres, degrees, seconds. */
+export const DrivingData = z.strictObject({
+  ...From,
+  car: z.strictObject({
+    wheelbase: metres,
+    overhang: metres,
+    drawbar: metres,
+    circle: metres,
+    track: metres,
+    touches: z.number().min(45).max(120),
+    nose: metres,
+    tail: metres,
+    half: metres,
+    eye: z.strictObject({ ahead: metres, side: metres, up: metres }),
+  }),
+  trailer: z.strictObject({ bow: metres, half: metres, behind: metres, up: metres, low: metres }),
+  pace: z.strictObject({ arms: metres, gains: metres, back: metres, ahead: metres }),
+  score: z.strictObject({
+    lane: metres,
+    correction: metres,
+    pull: metres,
+    slow: metres,
+    touch: metres,
+    jack: metres,
+    counts: z.number().positive().max(1),
+    moved: metres,
+    straight: z.number().positive().max(30),
+  }),
+  courses: z
+    .array(
+      z.strictObject({
+        id: z.string().max(20),
+        title: z.string().max(60),
+        lead: z.string().max(200),
+        lane: z.strictObject({ half: metres, from: z.number(), until: z.number() }),
+        goal: z.number(),
+        water: z.number().optional(),
+        crest: z.strictObject({ y: z.number(), slope: z.number().positive().max(0.3) }).optional(),
+        start: z.strictObject({ ...at, heading: z.number().min(0).max(360) }),
+        cones: z.array(z.strictObject(at)),
+        solids: z.array(z.strictObject({ what: z.enum(['rig', 'dock']), ...at, wide: metres, long: metres })),
+        par: z.strictObject({
+          corrections: z.number().int().min(0),
+          pulls: z.number().int().min(0),
+          seconds: z.number().positive(),
+        }),
+      }),
+    )
+    .min(1),
+});
