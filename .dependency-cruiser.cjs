@@ -102,6 +102,7 @@ const APP = [
   'features/whatif/',
   'features/trouble/',
   'features/practice/',
+  'features/simulators/',
   'features/home/',
   'features/pack/',
   'features/paper/',

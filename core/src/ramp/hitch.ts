@@ -1,5 +1,6 @@
 import { rk4 } from '../numeric';
 import type { Boat } from '../model';
+import { guessed } from '../verdict';
 import file from '../../data/ramp/driving.json';
 
 // A car and her trailer on level ground, slow enough that no wheel slips: each axle rolls along itself. Metres, seconds, radians,
@@ -53,20 +54,31 @@ export function lockOf(circle: number, wheelbase: number): number {
 export type TakenLength = 'wheelbase' | 'overhang' | 'drawbar' | 'circle';
 type Lengths = Pick<NonNullable<Boat['trailer']>, TakenLength>;
 
+const LENGTHS: readonly TakenLength[] = ['drawbar', 'wheelbase', 'overhang', 'circle'];
+
 /**
- * One’s own car and trailer; a length that nobody measured is a usual one, and is named as taken.
+ * One’s own car and trailer; a length that nobody measured is a usual one or a guess, and is named as taken.
+ * @param tried lengths that go before what is known of the boat
  * @returns no rig where a turning circle and a wheelbase can’t belong together
  */
-export function rigFrom(trailer: Lengths = {}): { rig?: Rig; taken: TakenLength[] } {
-  const names: readonly TakenLength[] = ['drawbar', 'wheelbase', 'overhang', 'circle'];
-  const taken = names.filter((name) => trailer[name] === undefined);
-  const of = (name: TakenLength) => trailer[name] ?? CAR[name];
-  const [wheelbase, circle] = [of('wheelbase'), of('circle')];
-  if (!(circle > 2 * wheelbase + CAR.track)) return { taken };
-  return {
-    rig: { wheelbase, overhang: of('overhang'), drawbar: of('drawbar'), lock: lockOf(circle, wheelbase) },
-    taken,
+export function rigFrom(
+  boat: Pick<Boat, 'trailer' | 'basis'> = {},
+  tried: Lengths = {},
+): { rig?: Rig; taken: TakenLength[]; lengths: Record<TakenLength, number> } {
+  const own = (name: TakenLength) => boat.trailer?.[name];
+  const taken = LENGTHS.filter(
+    (name) => tried[name] === undefined && (own(name) === undefined || guessed(boat, `/trailer/${name}`)),
+  );
+  const of = (name: TakenLength) => tried[name] ?? own(name) ?? CAR[name];
+  const lengths = {
+    drawbar: of('drawbar'),
+    wheelbase: of('wheelbase'),
+    overhang: of('overhang'),
+    circle: of('circle'),
   };
+  const { wheelbase, circle, overhang, drawbar } = lengths;
+  if (!(circle > 2 * wheelbase + CAR.track)) return { taken, lengths };
+  return { rig: { wheelbase, overhang, drawbar, lock: lockOf(circle, wheelbase) }, taken, lengths };
 }
 
 /** By how much the car turns for each metre it rolls, 1/m. */

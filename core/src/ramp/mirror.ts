@@ -18,7 +18,7 @@ export interface Shown {
 
 const { eye: EYE } = file.car;
 /** Half of what a mirror shows across and up, as tangents, and how far out of the car’s line it looks. */
-export const GLASS = { across: 0.42, up: 0.26, out: 0.16, down: 0.14 } as const;
+export const GLASS = { across: 0.42, up: 0.26, out: 0.26, down: 0.14 } as const;
 /** Nothing nearer than this is drawn, m. */
 const NEAR = 0.3;
 

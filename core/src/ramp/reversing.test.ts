@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { check } from '../../test/check';
 import { runs } from '../../test/runs';
-import { recorded, replayed, type Tape } from '../numeric';
+import { heldAt, record, replayed, ticksOf, type Tape } from '../numeric';
 import {
   attempt,
   begun,
@@ -199,9 +199,16 @@ describe('one’s own lengths', () => {
     () => expect(deg(lockOf(10.8, 2.7))).toBeCloseTo(34.5, 0),
   );
   test('what nobody measured is named; a circle in which no such car turns gives no rig, and says which', () => {
-    expect(rigFrom({ drawbar: 3.9 }).taken).toEqual(['wheelbase', 'overhang', 'circle']);
-    expect(rigFrom({ drawbar: 3.9 }).rig?.drawbar).toBe(3.9);
-    expect(rigFrom({ drawbar: 3.9, wheelbase: 5, circle: 9 }).rig).toBeUndefined();
+    expect(rigFrom({ trailer: { drawbar: 3.9 } }).taken).toEqual(['wheelbase', 'overhang', 'circle']);
+    expect(rigFrom({ trailer: { drawbar: 3.9 } }).rig?.drawbar).toBe(3.9);
+    expect(rigFrom({ trailer: { drawbar: 3.9, wheelbase: 5, circle: 9 } }).rig).toBeUndefined();
+    // What is tried goes before what is known of the boat; a guess is used, and named.
+    const boat = {
+      trailer: { drawbar: 3.9, overhang: 1 },
+      basis: { '/trailer/overhang': 'guessed' as const },
+    };
+    expect(rigFrom(boat, { drawbar: 5 }).rig).toMatchObject({ drawbar: 5, overhang: 1 });
+    expect(rigFrom(boat).taken).toEqual(['wheelbase', 'overhang', 'circle']);
     expect(() => lockOf(5, 2.7)).toThrow(RangeError);
   });
 });
@@ -229,17 +236,17 @@ function driven(course: Course, rig: Rig): { run: Attempt; tape: Tape<Hands> } {
   const at = driver(course, rig);
   const outline = outlineOf(rig);
   let run = begun(course);
-  let tape: Tape<Hands> = [];
+  const tape: Tape<Hands> = [];
   for (let i = 0; i < 60 * 240 && run.state !== 'in'; i += 1) {
     const hands = at(run);
-    tape = recorded(tape, hands);
+    record(tape, hands);
     run = attempt(course, rig, outline, run, hands, DT);
   }
   return { run, tape };
 }
 
 describe('courses', () => {
-  const rig = rigFrom({}).rig!;
+  const rig = rigFrom().rig!;
   test.each(COURSES.map((course) => [course.id, course] as const))(
     '%s can be done by somebody who looks, with a usual trailer and a short one',
     (_id, course) => {
@@ -258,16 +265,18 @@ describe('courses', () => {
       fc.property(fc.constantFrom(...COURSES), tapes, (course, held) => {
         const outline = outlineOf(rig);
         let live = begun(course);
-        let tape: Tape<Hands> = [];
+        const tape: Tape<Hands> = [];
         for (const [ticks, hands] of held)
           for (let i = 0; i < ticks; i += 1) {
-            tape = recorded(tape, { ...hands });
+            record(tape, { ...hands });
             live = attempt(course, rig, outline, live, hands, DT);
           }
         const again = replayed(tape, begun(course), (run, hands: Hands) =>
           attempt(course, rig, outline, run, hands, DT),
         );
         expect(again).toEqual(live);
+        expect(heldAt(tape, ticksOf(tape))).toBeUndefined();
+        if (tape.length > 0) expect(heldAt(tape, ticksOf(tape) - 1)).toEqual(tape.at(-1)![1]);
         expect(scoreOf(course, outline, again)).toEqual(scoreOf(course, outline, live));
         // Nothing is ever driven into, and no car folds further than it can.
         const { car, trailer } = bodies(rig, outline, live.stand);

@@ -1,0 +1,2 @@
+/** The simulators, fetched together with the first of them. */
+export { DrivePage } from './drive-page';
