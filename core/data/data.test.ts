@@ -98,6 +98,7 @@ const SCHEMAS: [RegExp, z.ZodType][] = [
   [/^whatif\/questions/, QuestionData],
   [/^recover\/catamaran/, shipped.RigTable],
   [/^ramp\/driving/, practice.DrivingData],
+  [/^recover\/turning/, practice.TurningData],
 ];
 
 /** The demo is dated when it is opened; until then its dates are signs. */

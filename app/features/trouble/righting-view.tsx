@@ -1,41 +1,33 @@
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import Svg, { Rect } from 'react-native-svg';
-import type { Person } from '@escale/core/model';
 import {
   aboardToRight,
   changes,
   lifeRaft,
-  LINE_MORE,
   righting,
   rigOf,
   wayOf,
   type Given,
   type Helper,
   type Righting,
-  type WindSide,
 } from '@escale/core/recover';
 import { sortForecast, weatherAt } from '@escale/core/water';
 import { MS } from '@escale/core/units';
 import { useNow } from '../../data/hooks';
-import { Choice, optionsOf } from '../../ui/choice';
-import { Check } from '../../ui/mark';
-import { Stepper } from '../../ui/stepper';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
 import { useTrip } from '../trip/use-trip';
 import { FreeBody } from './free-body';
-import { CAN, CHANGE, CHANGE_TO, RIGHT, SIDES } from './words';
+import { Better, Controls } from './righting-controls';
+import { CAN, RIGHT } from './words';
 
 /** Too heavy to be turned in the water by who is in it. */
 const NOT_RIGHTED: Readonly<Record<string, true>> = { 'trailer-boat': true };
 
-/** By how much a line and the water in a sail are stepped, m and kg. */
-const STEP = { line: 0.25, water: 10, mostWater: 60, mostLine: 6, first: 2 } as const;
-
 /** Can we right her? What she asks for against what each gives, drawn; what one changes is reckoned at once. */
 export function RightingView() {
-  const { trip, shed, input } = useTrip();
+  const { trip, shed, input, says } = useTrip();
   const now = useNow(MS.minute);
   const boat = shed.boats.find((b) => b.id === trip.boat);
   const people = useMemo(
@@ -71,13 +63,14 @@ export function RightingView() {
       <FreeBody boat={boat} found={found} given={given} rig={rigOf(boat)} />
       <Bars found={found} />
       <Controls
+        says={says}
         people={people}
         way={found.way}
         byHand={wayOf(boat.kind, false) === 'hand'}
         given={given}
         change={(next) => setChanged((before) => ({ ...before, ...next }))}
       />
-      <Better found={found} tried={changes(boat, people, given, found)} />
+      <Better says={says} found={found} tried={changes(boat, people, given, found)} />
       <Notes found={found} {...(wind === undefined ? {} : { wind })} />
     </View>
   );
@@ -163,95 +156,6 @@ function Bar({ need, gives, most }: { need: Righting['need']; gives?: Righting['
         </>
       ) : null}
     </Svg>
-  );
-}
-
-function Controls({
-  people,
-  way,
-  byHand,
-  given,
-  change,
-}: {
-  people: Person[];
-  way: Righting['way'];
-  /** Righted by hand where there is no strap. */
-  byHand: boolean;
-  given: Given;
-  change: (next: Partial<Given>) => void;
-}) {
-  const { says } = useTrip();
-  const on = given.on ?? people.map((who) => who.id);
-  const line = given.line ?? STEP.first;
-  return (
-    <View style={{ gap: 10 }}>
-      {people.length > 1 ? (
-        <View role="group" aria-label={RIGHT.onLine}>
-          <T as="caps">{RIGHT.onLine}</T>
-          {people.map((who) => (
-            <Check
-              key={who.id}
-              label={who.name}
-              on={on.includes(who.id)}
-              onChange={(is) => change({ on: is ? [...on, who.id] : on.filter((id) => id !== who.id) })}
-            >
-              <T>{who.name}</T>
-            </Check>
-          ))}
-        </View>
-      ) : null}
-      {way === 'mast' ? (
-        <>
-          <Choice
-            label={RIGHT.side}
-            options={optionsOf(SIDES)}
-            value={given.side}
-            onChange={(side) => side && change({ side: side as WindSide })}
-          />
-          <Stepper
-            what={RIGHT.line}
-            said={given.line === undefined ? RIGHT.lineUnknown : says(RIGHT.lineSaid, { line: given.line })}
-            less="Shorter line"
-            more="Longer line"
-            onLess={() => change({ line: Math.max(STEP.line, line - STEP.line) })}
-            onMore={() => change({ line: Math.min(STEP.mostLine, line + STEP.line) })}
-          />
-          <Stepper
-            what={RIGHT.water}
-            said={says(RIGHT.waterSaid, { water: given.water })}
-            less="Less water in the sail"
-            more="More water in the sail"
-            onLess={() => change({ water: Math.max(0, given.water - STEP.water) })}
-            onMore={() => change({ water: Math.min(STEP.mostWater, given.water + STEP.water) })}
-          />
-          <Check label={RIGHT.bag} on={given.bag} onChange={(bag) => change({ bag })}>
-            <T>{RIGHT.bag}</T>
-          </Check>
-        </>
-      ) : null}
-      {byHand ? (
-        <Check label={RIGHT.strap} on={given.strap} onChange={(strap) => change({ strap })}>
-          <T>{RIGHT.strap}</T>
-        </Check>
-      ) : null}
-    </View>
-  );
-}
-
-function Better({ found, tried }: { found: Righting; tried: ReturnType<typeof changes> }) {
-  const { says } = useTrip();
-  if (tried.length === 0 || found.together?.can === 'yes') return null;
-  return (
-    <View style={{ gap: 4 }}>
-      <T as="strong">{RIGHT.changes}</T>
-      {tried.map(({ id, then }) => (
-        <T key={id}>
-          {says(CHANGE_TO[then.together?.can ?? 'no'], {
-            what: id === 'line' ? says(CHANGE.line, { more: LINE_MORE }) : CHANGE[id],
-          })}
-        </T>
-      ))}
-    </View>
   );
 }
 

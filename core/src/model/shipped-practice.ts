@@ -57,3 +57,16 @@ export const DrivingData = z.strictObject({
     )
     .min(1),
 });
+
+/** How a boat moves while she is turned upright (`recover/turning.json`): seconds, degrees, shares. */
+export const TurningData = z.strictObject({
+  ...From,
+  waterSlows: metres,
+  runsOut: metres,
+  lifted: metres,
+  turtle: z.strictObject({ after: metres, rate: metres, at: metres }),
+  up: metres,
+  overEdge: metres,
+  lull: z.number().min(0).max(1),
+  still: metres,
+});
