@@ -98,6 +98,7 @@ const SCHEMAS: [RegExp, z.ZodType][] = [
   [/^whatif\/questions/, QuestionData],
   [/^recover\/catamaran/, shipped.RigTable],
   [/^ramp\/driving/, practice.DrivingData],
+  [/^hold\/anchoring/, practice.AnchoringData],
   [/^recover\/turning/, practice.TurningData],
 ];
 

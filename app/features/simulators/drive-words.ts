@@ -34,7 +34,6 @@ export const DRIVE = {
   best: 'Best here: {points}, on {on:date}',
   offLane: 'On average {off:height} off the middle',
   noLane: 'Nobody backed in the lane',
-  price: '−{lost}',
   lengths: 'Lengths',
   turns: 'She folds beyond help at {limit}°; 5° become {five}° within 3 m of backing straight.',
   neverPast:

@@ -24,6 +24,7 @@ import { paintMirrors } from './drive-mirrors';
 import { DRIVE, LOST, PEDALS, TILT, VIEWS, type Pedal, type View as Looks } from './drive-words';
 import { Picture, useEasel } from './easel';
 import { STEP, useLoop } from './loop';
+import { Lost } from './lost';
 import { useTilt } from './tilt';
 import { keepBest, useBest } from './use-best';
 import { useSaying } from './use-saying';
@@ -249,17 +250,11 @@ function Told({ told, replaying }: { told: Now; replaying: boolean }) {
 function Ended({ course, end, again }: { course: Course; end: Score; again: (replay: boolean) => void }) {
   const says = useSaying();
   const best = useBest(bestOf(course));
-  const lost = (Object.keys(LOST) as (keyof Score['lost'])[]).filter((name) => end.lost[name] >= 0.5);
   return (
     <View style={{ gap: 8 }}>
       <T as="figure">{says(DRIVE.points, { points: end.points })}</T>
       <T>{end.off === undefined ? DRIVE.noLane : says(DRIVE.offLane, { off: end.off })}</T>
-      {lost.map((name) => (
-        <View key={name} style={{ flexDirection: 'row', justifyContent: 'space-between', gap: 8 }}>
-          <T>{LOST[name]}</T>
-          <T as="strong">{says(DRIVE.price, { lost: Math.round(end.lost[name]) })}</T>
-        </View>
-      ))}
+      <Lost lost={end.lost} words={LOST} />
       {best ? <T as="soft">{says(DRIVE.best, best)}</T> : null}
       <Row>
         <Button kind="main" onPress={() => again(false)}>

@@ -1,3 +1,4 @@
 /** The simulators, fetched together with the first of them. */
+export { AnchorPage } from './anchor-page';
 export { DrivePage } from './drive-page';
 export { RightPage } from './right-page';

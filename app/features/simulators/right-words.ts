@@ -15,7 +15,7 @@ export const TURN = {
   float: 'A float at the mast head',
   picture:
     'Her from the end: what holds her down and what the crew gives, with their levers about the edge on which she turns',
-  told: 'You give {gives:moment} (dark), she asks for {needs:moment} (light). {seconds} s.',
+  told: 'You give {gives:moment}, the upper bar; she asks for {needs:moment}, the lower one. {seconds} s.',
   down: 'Lean out.',
   rising: 'She comes. Keep the lean.',
   stuck: 'Nothing moves: it is not enough.',

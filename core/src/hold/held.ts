@@ -28,7 +28,7 @@ export interface Lying {
 /** How she lies with who and what is in her; undefined while length or beam are missing, or she does not float upright. */
 export function lyingOf(
   boat: Boat,
-  trip: Trip,
+  trip: Pick<Trip, 'crew' | 'load' | 'comingHome'>,
   people: readonly Person[],
   density: number,
 ): Lying | undefined {
@@ -40,7 +40,7 @@ export function lyingOf(
   if (!exposed) return undefined;
   const unsure =
     hull.guessed.length > 0 || boat.mass === undefined || people.some(({ mass }) => mass === undefined);
-  const draught = draughtOf(boat, trip, [...people], density).value;
+  const draught = draughtOf(boat, trip, people, density).value;
   return { boat, hull, weight, exposed, density, draught, guessed: unsure };
 }
 

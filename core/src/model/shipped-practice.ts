@@ -70,3 +70,48 @@ export const TurningData = z.strictObject({
   lull: z.number().min(0).max(1),
   still: metres,
 });
+
+const Blows = z.strictObject({
+  minute: z.number().min(0),
+  speed: z.number().min(0),
+  gust: z.number().min(0),
+  from: z.number().min(0).max(360),
+});
+/** Places to practise anchoring at (`hold/anchoring.json`): metres, seconds, knots, degrees true, newtons. */
+export const AnchoringData = z.strictObject({
+  ...From,
+  pays: metres,
+  settles: metres,
+  astern: metres,
+  dug: z.strictObject({
+    first: z.number().min(0).max(1),
+    within: metres,
+    level: metres,
+    lifts: metres,
+    turns: metres,
+    load: z.number().min(0).max(1),
+  }),
+  gusts: z.strictObject({ periods: z.array(metres).min(1) }),
+  looks: metres,
+  score: z.strictObject({ dragged: metres, out: metres, near: metres, close: metres, ended: metres }),
+  scenes: z
+    .array(
+      z.strictObject({
+        id: z.string().max(20),
+        title: z.string().max(60),
+        lead: z.string().max(200),
+        depth: metres,
+        seabed: z.enum(['sand', 'mud', 'rock', 'weed', 'mixed']),
+        wave: z.number().min(0),
+        minutes: metres,
+        wind: z.array(Blows).min(2),
+        stream: z.strictObject({
+          sets: z.number().min(0).max(360),
+          speed: z.number().min(0),
+          minutes: metres,
+        }),
+        near: z.array(z.strictObject({ what: z.enum(['rocks', 'boat']), ...at, radius: metres })).min(1),
+      }),
+    )
+    .min(1),
+});

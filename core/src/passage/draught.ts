@@ -13,8 +13,11 @@ export interface Draught {
 /** What hangs below her hull where nobody said it. */
 const DOWN = { drive: PASSAGE.limit('drive-down'), paddle: PASSAGE.limit('paddle-down') };
 
+/** Who and what a trip puts into her. */
+type Laden = Pick<Trip, 'crew' | 'load' | 'comingHome'>;
+
 /** Her draught, laden and with what she has let down. @param density of the water, kg/m³ */
-export function draughtOf(boat: Boat, trip: Trip, people: Person[], density: number): Draught {
+export function draughtOf(boat: Boat, trip: Laden, people: readonly Person[], density: number): Draught {
   if (boat.draught !== undefined && !guessed(boat, '/draught')) return { value: boat.draught, known: 'said' };
   const moves = drives(boat);
   const below = moves.motor || moves.sail ? DOWN.drive : DOWN.paddle;
