@@ -99,6 +99,7 @@ const SCHEMAS: [RegExp, z.ZodType][] = [
   [/^recover\/catamaran/, shipped.RigTable],
   [/^ramp\/driving/, practice.DrivingData],
   [/^hold\/anchoring/, practice.AnchoringData],
+  [/^signals\/spending/, practice.SpendingData],
   [/^recover\/turning/, practice.TurningData],
 ];
 

@@ -29,6 +29,8 @@ export function paintSection(p: Palette, scene: () => Scene): Paint {
     const scale = Math.min((width - 2 * MARGIN) / far, (height - GROUND - MARGIN) / (depth + over));
     const at = (x: number, y: number): [number, number] => [MARGIN + x * scale, height - GROUND - y * scale];
     const { line, dot } = penOf(g, at);
+    g.fillStyle = p.raised;
+    g.fillRect(0, 0, width, height);
     g.fillStyle = p.water3;
     g.fillRect(0, at(0, depth)[1], width, depth * scale);
     g.fillStyle = p.land;

@@ -28,7 +28,9 @@ const TOLD_EVERY = 15,
   TRAIL_MOST = 400;
 const PAY: Readonly<Record<Pays, LineHands['pay']>> = { out: 1, hold: 0, haul: -1 };
 const HELD: LineHands = { pay: 0, back: false, from: 'bow', pace: 1 };
-const TALL = { section: 190, plan: 230, wide: 340 };
+const TALL = { section: 140, plan: 230, wide: 320 };
+/** A line that bears less hangs slack, N. */
+const SLACK = 1;
 const DEGREES = 180 / Math.PI;
 
 /** One stay at anchor, played: the line from the side, all from above, and what the hands do. */
@@ -109,6 +111,7 @@ function tellOf(task: Anchoring, now: Anchored, from: From) {
     load: now.load,
     hold: now.hold,
     dragged: now.dragged,
+    dug: now.dug,
     drags: now.drags,
     steep: (lead?.anchor ?? 0) > STEEP,
     heel: now.heel === undefined ? undefined : Math.abs(Math.round(now.heel * DEGREES)),
@@ -173,7 +176,9 @@ function Told({ told }: { told: Tells }) {
               ? steep
                 ? ANCHOR.steep
                 : ANCHOR.drags
-              : ANCHOR.ok;
+              : told.load < SLACK
+                ? ANCHOR.slack
+                : ANCHOR.ok;
   return (
     <View style={{ gap: 2 }}>
       <T as="strong" role="status">

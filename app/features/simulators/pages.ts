@@ -2,3 +2,4 @@
 export { AnchorPage } from './anchor-page';
 export { DrivePage } from './drive-page';
 export { RightPage } from './right-page';
+export { SpendPage } from './spend-page';

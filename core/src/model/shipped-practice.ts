@@ -115,3 +115,43 @@ export const AnchoringData = z.strictObject({
     )
     .min(1),
 });
+
+const share = z.number().min(0).max(1);
+const degrees = z.number().min(0).max(360);
+/** When to spend flares (`signals/spending.json`): miles, knots, minutes, metres, candela, lux, shares a second. */
+export const SpendingData = z.strictObject({
+  ...From,
+  flare: z.strictObject({ candela: metres, seconds: metres, height: metres }),
+  lux: z.strictObject({ day: metres, night: metres }),
+  notices: z.strictObject({ ahead: share, abeam: share, astern: share, within: metres, behind: metres }),
+  heard: metres,
+  scenes: z
+    .array(
+      z.strictObject({
+        id: z.string().max(20),
+        title: z.string().max(60),
+        lead: z.string().max(200),
+        flares: z.number().int().min(1).max(6),
+        minutes: metres,
+        sunset: z.number(),
+        dark: z.number(),
+        visibility: metres,
+        swell: z.number().min(0),
+        who: z
+          .array(
+            z.strictObject({
+              what: z.enum(['boat', 'helicopter']),
+              eye: metres,
+              shows: metres,
+              closest: metres,
+              bearing: degrees,
+              course: degrees,
+              speed: metres,
+              at: z.number().min(0),
+            }),
+          )
+          .min(1),
+      }),
+    )
+    .min(1),
+});

@@ -27,10 +27,11 @@ const FARTHEST = 60 * NAUTICAL_MILE,
  * How far a light is seen at night through air of some visibility, metres (Allard’s law, E = I/D²·0.05^(D/V), source `light-range`).
  * @param candela intensity, over 0
  * @param visibility meteorological, metres, over 0
+ * @param threshold light at the eye from which it is noticed, lux; left out: by night
  * @example luminousRange(4.3, 13 * NAUTICAL_MILE) // two miles
  */
-export function luminousRange(candela: number, visibility: number): number {
+export function luminousRange(candela: number, visibility: number, threshold = THRESHOLD): number {
   if (!(candela > 0) || !(visibility > 0)) return 0;
-  const seen = (metres: number) => (candela / metres ** 2) * LEFT ** (metres / visibility) >= THRESHOLD;
+  const seen = (metres: number) => (candela / metres ** 2) * LEFT ** (metres / visibility) >= threshold;
   return bisect(seen, 1, FARTHEST, HALVINGS)[0];
 }
