@@ -155,3 +155,23 @@ export const SpendingData = z.strictObject({
     )
     .min(1),
 });
+
+const stepId = z.string().regex(/^[a-z0-9-]{2,60}$/);
+/** What must not be turned round in a procedure, and what it costs (`practice/orders.json`). */
+export const OrderData = z.strictObject({
+  ...From,
+  par: metres,
+  most: z.number().int().min(3),
+  score: z.strictObject({ wrong: metres, slow: metres }),
+  facts: z.record(z.string(), z.union([z.string(), z.boolean()])),
+  rows: z
+    .array(
+      z.strictObject({
+        of: z.array(stepId).min(1).optional(),
+        first: z.array(stepId).min(1),
+        then: z.array(stepId).min(1),
+        price: z.string().regex(/^[A-Z].*[.?!]$/),
+      }),
+    )
+    .min(1),
+});

@@ -5,6 +5,7 @@ import { CRAFT, JETTIES, LAUNCHES, LETS_GO, RESTS, SURFACES, WATERS, WINCHES } f
 import type { ProcedureRow, StepRow } from '../model';
 import { ASKED_ABOARD, evaluate, type Facts } from '../rules';
 import { procedureOf, stepStates } from '.';
+import { lawsOf } from './order';
 import { PROCEDURES } from './library';
 
 const world = (facts: Facts) => ({ facts, crew: [] });
@@ -123,49 +124,14 @@ describe('over the crossings of facts', () => {
     expect(steps.map(([id, step]) => `${id} ${step}`).filter((each) => !reached.has(each))).toEqual([]));
 });
 
-/** What must not be turned round, whatever the facts. */
+/** What must not be turned round, whatever the facts (`practice/orders.json`). */
 function inOrder(id: string, made: string[]): void {
-  const before = (a: string, b: string) => {
-    if (made.includes(a) && made.includes(b))
-      expect([id, a, b, made.indexOf(a) < made.indexOf(b)]).toEqual([id, a, b, true]);
-  };
-  if (id === 'ramp-launch' || id === 'beach-launch') {
-    // A line is fast before anything is unhooked; the chain comes off last of all.
+  for (const { first, then } of lawsOf(id))
+    if (made.includes(first) && made.includes(then))
+      expect([id, first, then, made.indexOf(first) < made.indexOf(then)]).toEqual([id, first, then, true]);
+  // A line is fast before anything is unhooked.
+  if (id === 'ramp-launch' || id === 'beach-launch')
     expect([id, made.includes('line-held') || made.includes('line-fast')]).toEqual([id, true]);
-    for (const line of ['line-held', 'line-fast', 'brake']) before(line, 'strap-off');
-    before('strap-off', 'afloat');
-    before('motor-up', 'back');
-    before('blower', 'start');
-    before('people', 'back');
-    before('jackets', 'afloat');
-    before('rolls', 'strap-off');
-  }
-  if (id.endsWith('-retrieve')) {
-    before('brake', 'clip');
-    before('motor-up', 'up');
-    before('close', 'strap');
-    before('motor-up', 'out');
-  }
-  if (id === 'jetty-leave') for (const sure of ['jackets', 'plug', 'cord', 'start']) before(sure, 'afloat');
-  if (id === 'catamaran-launch') for (const next of ['pins', 'head', 'afloat']) before('wires', next);
-  if (id === 'catamaran-land') before('out', 'wires');
-  if (id === 'raft-launch') for (const next of ['seats', 'afloat']) before('jackets', next);
-  // Nobody is touched before the engine is off; people come before gear; wires are looked for before a mast is raised.
-  if (made.includes('engine-off'))
-    for (const touched of ['line', 'low', 'ladder', 'no-ladder', 'flat', 'stern', 'carry', 'lift'])
-      if (touched !== 'line' || id === 'overboard') before('engine-off', touched);
-  for (const rest of ['gear', 'paddles']) before('count', rest);
-  if (id === 'capsize-catamaran') for (const next of ['line', 'lean', 'rise']) before('wires', next);
-  if (id === 'capsize-catamaran') before('sheets', 'lean');
-  if (id === 'engine-dead') before('smell', 'start');
-  // Fast before it goes over, the release before the pull, the ring never amidships under load.
-  if (id === 'anchor-set') for (const next of ['lower', 'bite']) before('fast', next);
-  if (id === 'anchor-set-small') for (const next of ['out', 'ring']) before('ashore', next);
-  if (id === 'anchor-set-small') before('out', 'ring');
-  if (id === 'anchor-weigh') before('up', 'ring');
-  if (id === 'sea-anchor') for (const next of ['trip', 'out']) before('fast', next);
-  if (id === 'anchor-back') before('clip', 'decide');
-  if (id === 'capsize-watercraft') before('engine-off', 'stern');
 }
 /** What stands above a step takes no longer than hands work in cold water, minutes. */
 const HANDS = 10;
