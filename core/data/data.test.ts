@@ -100,6 +100,7 @@ const SCHEMAS: [RegExp, z.ZodType][] = [
   [/^ramp\/driving/, practice.DrivingData],
   [/^hold\/anchoring/, practice.AnchoringData],
   [/^signals\/spending/, practice.SpendingData],
+  [/^practice\/signs/, practice.SignData],
   [/^practice\/orders/, practice.OrderData],
   [/^recover\/turning/, practice.TurningData],
 ];

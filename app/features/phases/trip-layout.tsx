@@ -19,7 +19,7 @@ import { VerdictBar } from './verdict-bar';
 import { TRIP } from '../trip/words';
 
 /** Alone on the screen: no strip, no verdict, no tabs. */
-const ALONE = /\/(run\/|trouble\/|under-way$|paper$|havens$|rig$|brief$)/;
+const ALONE = /\/(run\/|trouble\/|under-way$|paper$|havens$|rig$|brief$|read$)/;
 
 /** Pages of a phone at whose head the strip stands; elsewhere its hours stand in the header alone. */
 const WITH_STRIP = /^\/trips\/[^/]+(\/findings|\/plan(\/(water|day))?)?$/;

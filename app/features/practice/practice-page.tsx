@@ -16,6 +16,7 @@ import { useReader, plainly } from '../../data/settings';
 import { Runner } from '../go/runner';
 import { useRun } from '../go/use-run';
 import { CardLink } from '../../ui/press';
+import { Tries } from './tries';
 import { PRACTICE } from './words';
 import { procedures } from '../../data/procedures';
 
@@ -35,13 +36,20 @@ export function PracticePage() {
   return (
     <Page
       title="Practice"
-      lead="Skills go stale. Walk each one through at home, then once for real in warm shallow water."
+      lead="Skills go stale. Try them here, walk them through at home, then do them once for real."
     >
+      <Tries />
+      <View>
+        <T as="section" heading={2}>
+          {PRACTICE.walks}
+        </T>
+        <T as="soft">{PRACTICE.walksWhat}</T>
+      </View>
       {HEADS.map(({ title, groups }) => {
         const rows = drills().filter((row) => groups.includes(row.group));
         return (
           <View key={title} style={{ gap: 8 }}>
-            <T as="section" heading={2}>
+            <T as="strong" heading={3}>
               {title}
             </T>
             {rows.filter(ours).map((row) => (
@@ -85,7 +93,7 @@ function DrillRow({ row, done }: { row: ProcedureRow; done: { at: number; drill:
       href={`/practice/run/${row.id}`}
       style={{ borderWidth: 1, borderColor: p.ink, backgroundColor: p.raised, padding: 12, minHeight: 64 }}
     >
-      <T as="section" heading={3}>
+      <T as="strong" heading={3}>
         {row.title}
       </T>
       <T as="soft">

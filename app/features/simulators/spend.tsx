@@ -14,7 +14,7 @@ import { Button } from '../../ui/button';
 import { Choice, optionsOf } from '../../ui/choice';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
-import type { Palette } from '../../ui/tokens';
+import { FONT, SIZE, type Palette } from '../../ui/tokens';
 import { Picture, useEasel, type Paint } from './easel';
 import { STEP, useLoop } from './loop';
 import { FAR, LIGHTS, PACES, SKY, SPEND, WHAT } from './spend-words';
@@ -82,6 +82,8 @@ export function SpendRun({ scene, again }: { scene: SpendScene; again: () => voi
   );
 }
 const PACE = 20;
+const POINTS = ['S', 'W', 'N', 'E'];
+const LETTERS = [`${SIZE.small}px`, FONT.narrow].join(' ');
 const clockOf = (seconds: number) =>
   `${Math.floor(seconds / 60)}:${String(Math.floor(seconds) % 60).padStart(2, '0')}`;
 
@@ -180,7 +182,7 @@ function paintHorizon(p: Palette, scene: SpendScene, moment: () => Spending): Pa
     for (const who of scene.who) {
       const seen = seesOf(who, seconds);
       if (!seen.sees) continue;
-      const x = (((seen.where.bearing + 180) % 360) / 360) * width;
+      const x = (((seen.where.bearing + 180 + 45) % 360) / 360) * width;
       const flies = who.what === 'helicopter';
       if (low && !flies && scene.swell > 2 * who.eye) continue;
       const radius = Math.min(14, 3 + 3 / Math.max(0.2, seen.miles));
@@ -192,14 +194,11 @@ function paintHorizon(p: Palette, scene: SpendScene, moment: () => Spending): Pa
       g.fill();
       g.stroke();
     }
-    g.strokeStyle = p.ink;
-    g.lineWidth = 1;
-    for (let i = 0; i < 4; i += 1) {
-      g.beginPath();
-      g.moveTo(((i + 0.5) / 4) * width, height - 8);
-      g.lineTo(((i + 0.5) / 4) * width, height);
-      g.stroke();
-    }
+    g.fillStyle = p.ink;
+    g.font = LETTERS;
+    g.textAlign = 'center';
+    // All round from south over west, north and east to south again.
+    POINTS.forEach((point, i) => g.fillText(point, ((i + 0.5) / POINTS.length) * width, height - 8));
     if (burns <= 0) return;
     g.fillStyle = p.ink;
     g.beginPath();

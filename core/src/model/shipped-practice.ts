@@ -175,3 +175,17 @@ export const OrderData = z.strictObject({
     )
     .min(1),
 });
+
+/** What somebody may name who reads a day’s strip (`practice/signs.json`). */
+export const SignData = z.strictObject({
+  ...From,
+  rows: z
+    .array(
+      z.strictObject({
+        id: z.string().max(20),
+        word: z.string().max(60),
+        kinds: z.array(z.string().regex(/^[a-z]+\/[a-z-]+$/)).min(1),
+      }),
+    )
+    .min(1),
+});

@@ -1,0 +1,25 @@
+// What the page of putting steps into their order says.
+export const ORDER = {
+  title: 'In which order?',
+  lead: 'Steps of one procedure, dealt out of order. Take them one by one, against the clock. What is taken too soon tells its price.',
+  procedure: 'Which procedure',
+  boat: 'For which boat',
+  alone: 'Alone',
+  together: 'With others',
+  who: 'With whom',
+  next: 'Which comes next?',
+  done: 'Taken',
+  none: 'None yet.',
+  wrong: 'Too soon: {step}',
+  first: 'First: {missing}',
+  told: '{seconds} s · {wrong} too soon · {left} left',
+  over: 'All in order, after {seconds} s.',
+  elsewhere: '{n#step stands|steps stand} elsewhere than in the list; nothing hangs on that.',
+  points: '{points} of 100',
+  again: 'Deal again',
+  begin: 'Begin',
+  list: 'As it stands in the list',
+  usual: 'For a usual day at a ramp with a jetty on the left, by daylight, with the usual kit aboard.',
+  practice: 'What must not be turned round is practice, no published source.',
+} as const;
+export const LOST = { wrong: 'Taken too soon', slow: 'Slower than who knows it' } as const;
