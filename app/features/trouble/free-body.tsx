@@ -7,7 +7,7 @@ import { SvgLabel } from '../../ui/svg-label';
 import { usePalette } from '../../ui/theme';
 import type { Palette } from '../../ui/tokens';
 import { useTrip } from '../trip/use-trip';
-import { RIGHT } from './words';
+import { RIGHT } from './righting-words';
 
 /** Drawn only, never told, m: a body, her hulls, and how far people stand over the water. */
 const TALL = 1.75,

@@ -6,7 +6,7 @@ import { Choice, optionsOf } from '../../ui/choice';
 import { Check } from '../../ui/mark';
 import { Stepper } from '../../ui/stepper';
 import { T } from '../../ui/text';
-import { CHANGE, CHANGE_TO, RIGHT, SIDES } from './words';
+import { CHANGE, CHANGE_TO, RIGHT, SIDES } from './righting-words';
 
 /** By how much a line and the water in a sail are stepped, m and kg. */
 const STEP = { line: 0.25, water: 10, mostWater: 60, mostLine: 6, first: 2 } as const;

@@ -20,7 +20,7 @@ import { usePalette } from '../../ui/theme';
 import { useTrip } from '../trip/use-trip';
 import { FreeBody } from './free-body';
 import { Better, Controls } from './righting-controls';
-import { CAN, RIGHT } from './words';
+import { CAN, RIGHT } from './righting-words';
 
 /** Too heavy to be turned in the water by who is in it. */
 const NOT_RIGHTED: Readonly<Record<string, true>> = { 'trailer-boat': true };
