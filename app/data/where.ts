@@ -44,7 +44,7 @@ const SECTION_OF: Record<string, SectionId> = {
   status: 'home/close',
 };
 
-export type ShedType = Exclude<ThingType, 'trip' | 'debrief' | 'run' | 'pack'>;
+export type ShedType = Exclude<ThingType, 'trip' | 'debrief' | 'run' | 'drill' | 'pack'>;
 export const SHED_TYPES = [
   'boat',
   'person',
@@ -59,6 +59,9 @@ export const sectionHref = (trip: string, section: SectionId) => `/trips/${trip}
 const PARTS = /^\/parts(\/|$)/;
 export const partsHref = (boat: string, part?: string) =>
   `/shed/parts?boat=${boat}${part === undefined ? '' : `&part=${part}`}`;
+/** Where drills are noted; of one kind, if it is named. */
+export const drillsHref = (kind?: string) =>
+  kind === undefined ? '/practice/drills' : `/practice/drills?kind=${kind}`;
 export const thingHref = (type: string, id: string) => `/shed/${type}/${id}`;
 
 /** Where a field is edited. Undefined when nothing edits it, which a test makes sure never happens for what core emits. */
@@ -70,6 +73,7 @@ export function fieldHref({ type, id, pointer }: FieldRef): string | undefined {
     const section = SECTION_OF[field];
     return id !== undefined && section ? `${sectionHref(id, section)}${at}` : undefined;
   }
+  if (type === 'drill') return drillsHref(pointer.split('/')[2]);
   if (!(SHED_TYPES as readonly string[]).includes(type)) return undefined;
   if (id === undefined) return '/shed';
   if (type === 'boat' && PARTS.test(pointer)) return partsHref(id, pointer.split('/')[2]);

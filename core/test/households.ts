@@ -87,6 +87,7 @@ export function household(n: number, more: { guessed?: boolean } = {}): AssessIn
     contacts: [],
     debriefs: [],
     runs: [],
+    drills: [],
     packs: [],
   };
   const forecast = steady({ thunder: false });

@@ -16,6 +16,7 @@ import { useReader, plainly } from '../../data/settings';
 import { Runner } from '../go/runner';
 import { useRun } from '../go/use-run';
 import { CardLink } from '../../ui/press';
+import { ForReal } from './for-real';
 import { Tries } from './tries';
 import { PRACTICE } from './words';
 import { procedures } from '../../data/procedures';
@@ -39,6 +40,7 @@ export function PracticePage() {
       lead="Skills go stale. Try them here, walk them through at home, then do them once for real."
     >
       <Tries />
+      <ForReal />
       <View>
         <T as="section" heading={2}>
           {PRACTICE.walks}

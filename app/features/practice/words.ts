@@ -30,6 +30,11 @@ export const PRACTICE = {
   readWhat: 'Say go or not before Escale does.',
   readNone: 'The strip of a trip of your own at another hour. There is none to read yet.',
   readBegin: 'Plan a trip',
+  real: 'For real',
+  realGo: 'Drills: who can what, and note one',
+  realNever:
+    'Nothing was noted yet. Capsize on purpose on a warm calm day, with others near, before you have to.',
+  realLast: 'Last noted: {what}, {on:date}.',
   walks: 'Walk it through',
   walksWhat: 'Step by step at home, then once for real in warm shallow water.',
   steps: '{n#step|steps}.',

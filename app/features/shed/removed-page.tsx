@@ -24,6 +24,7 @@ const KIND: Record<ThingType, string> = {
   trip: 'Trip',
   debrief: 'Debrief',
   run: 'Run of a procedure',
+  drill: 'Drill',
   pack: 'Rule pack',
 };
 

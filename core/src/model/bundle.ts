@@ -7,6 +7,7 @@ import { OwnPack } from './rules';
 import { Place, Water } from './places';
 import { GearItem } from './gear';
 import { Boat, Contact, Person } from './shed';
+import { Drill } from './drill';
 import { Conditions, Debrief, Run, Trip } from './trip';
 
 /** The schema behind each type of thing: the one table that form, wire, row and file look in. */
@@ -20,6 +21,7 @@ export const THINGS = {
   trip: Trip,
   debrief: Debrief,
   run: Run,
+  drill: Drill,
   pack: OwnPack,
 } as const satisfies Record<ThingType, z.ZodType>;
 export type ThingOf<T extends ThingType> = z.infer<(typeof THINGS)[T]>;
@@ -34,6 +36,7 @@ export const Shed = z.strictObject({
   debriefs: z.array(Debrief).max(MOST_OF_A_KIND),
   runs: z.array(Run).max(MOST_OF_A_KIND),
   /** Absent in files of before. */
+  drills: z.array(Drill).max(MOST_OF_A_KIND).default([]),
   packs: z.array(OwnPack).max(100).default([]),
 });
 export type Shed = z.infer<typeof Shed>;
@@ -47,6 +50,7 @@ export const emptyShed = (): Shed => ({
   contacts: [],
   debriefs: [],
   runs: [],
+  drills: [],
   packs: [],
 });
 

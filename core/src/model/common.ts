@@ -39,6 +39,7 @@ export const THING_TYPES = [
   'trip',
   'debrief',
   'run',
+  'drill',
   'pack',
 ] as const;
 export type ThingType = (typeof THING_TYPES)[number];

@@ -10,6 +10,7 @@ export * from './own-limits';
 export * from './places';
 export * from './shed';
 export * from './gear';
+export * from './drill';
 export * from './trip';
 export * from './rules';
 // What ships is held against its schemas by a test alone; the application carries only their types.
@@ -19,6 +20,7 @@ export type * from './shipped';
 export type * from './shipped-hold';
 export type * from './shipped-signals';
 export type * from './shipped-parts';
+export type * from './shipped-practice';
 export type * from './shipped-way';
 export type * from './shipped-whatif';
 export type { AirReading, AirTest } from './air-test';

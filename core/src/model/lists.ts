@@ -302,3 +302,25 @@ export const MOST_PHOTO_BYTES = 200_000;
 export const MOST_PHOTO_CHARACTERS = 4 * Math.ceil(MOST_PHOTO_BYTES / 3);
 /** So many things of one kind a shed holds. */
 export const MOST_OF_A_KIND = 5000;
+
+/** What is practised in the real world. */
+export const DRILLS = {
+  float: 'Floating in the jacket',
+  reenter: 'Back aboard from deep water',
+  right: 'Turning her upright',
+  restart: 'The driver overboard: stop, start, come back',
+  lift: 'Somebody lifted back aboard',
+  tow: 'Towing and being towed',
+  call: 'The call for help, with the radio off',
+  throw: 'Throwing a line to a swimmer',
+  fire: 'An inflatable jacket fired in the water',
+  posture: 'Keeping still and close in cold water',
+  anchor: 'The anchor down, set, and let go',
+  reverse: 'Backing the trailer on an empty lot',
+} as const;
+export type DrillKind = keyof typeof DRILLS;
+export const DRILL_WENT = {
+  well: 'It worked',
+  tries: 'It worked after some tries',
+  failed: 'It did not work',
+} as const;

@@ -8,5 +8,6 @@ export const SHELF = {
   contact: 'contacts',
   debrief: 'debriefs',
   run: 'runs',
+  drill: 'drills',
   pack: 'packs',
 } as const;

@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { CRAFT, DRILLS, type Craft, type DrillKind } from './lists';
 import { CONFIDENCE } from './rules';
 
 // What ships for practising, held against its schemas by a test alone.
@@ -188,4 +189,29 @@ export const SignData = z.strictObject({
       }),
     )
     .min(1),
+});
+
+const crafts = Object.keys(CRAFT) as [Craft, ...Craft[]];
+const drillKinds = Object.keys(DRILLS) as [DrillKind, ...DrillKind[]];
+/** Something that is practised in the real world, and how it ages. */
+export const DrillRow = z.strictObject({
+  id: z.enum(drillKinds),
+  months: z.number().int().min(1).max(120),
+  craft: z.array(z.enum(crafts)).min(1).optional(),
+  of: z.enum(['each', 'any']),
+  inHer: z.boolean().optional(),
+  afloat: z.boolean().optional(),
+  asks: z.boolean().optional(),
+  others: z.boolean().optional(),
+  can: z.string().max(40).optional(),
+  how: z.string().max(300),
+});
+export type DrillRow = z.infer<typeof DrillRow>;
+/** Drills (`logbook/drills.json`): m, °C, m/s. */
+export const DrillData = z.strictObject({
+  ...From,
+  deep: metres,
+  warm: metres,
+  calm: metres,
+  rows: z.array(DrillRow).min(1),
 });

@@ -58,6 +58,7 @@ import {
 } from '../water';
 import { contextOf, type AssessInput, type Context } from './context';
 import { aboardFacts, asksWhoStands, placeFacts } from './facts';
+import { drillFindings } from '../logbook';
 import { askedFindings } from './find-asked';
 import { ownFindings } from './find-own';
 import { missingFindings } from './findings';
@@ -237,6 +238,14 @@ function standing(context: Context): { findings: Finding[]; figures: Figures } {
     ...rightingFindings({ trip, people, gear: shed.gear, ...(boat ? { boat } : {}) }),
     ...forgottenFindings(trip, shed.debriefs, ticks),
     ...askedFindings(trip),
+    ...drillFindings({
+      trip,
+      people,
+      on: trip.leave.date,
+      drills: shed.drills,
+      boats: shed.boats,
+      ...(boat ? { boat } : {}),
+    }),
   ];
   return { findings, figures };
 }

@@ -3,6 +3,7 @@ import { CRAFT, TIDAL, UNPOWERED } from '../model/lists';
 import { drives, hullOf, isMotor, onHatchOf, placed } from '../boat';
 import type { Boat, Schedule } from '../model';
 import { ASKED_ABOARD, QUESTION, type Facts, type Person as RulePerson, type World } from '../rules';
+import { lastRecovery } from '../logbook';
 import { onTrailer } from '../ramp';
 import type { Piece } from '../kit';
 import { guessed, sure } from '../verdict';
@@ -173,6 +174,7 @@ export function crewFacts(context: Context, on: string): RulePerson[] {
     const age = p.born === undefined ? undefined : ageRange(p.born, on);
     const member = trip.crew.find((c) => c.person === p.id);
     const skill = p.skills?.find((s) => s.craft === boat?.kind);
+    const recovered = lastRecovery(skill?.practised, p.id, boat?.kind, on, context.shed);
     return {
       id: p.id,
       name: p.name,
@@ -184,7 +186,7 @@ export function crewFacts(context: Context, on: string): RulePerson[] {
         'person.today': member?.today,
         'person.role': member?.role,
         'person.skill': skill?.level,
-        'person.sincePractice': skill?.practised && daysBetween(skill.practised, on),
+        'person.sincePractice': recovered === undefined ? undefined : daysBetween(recovered, on),
         'person.watched':
           trip.crew.some((c) => c.buddy === p.id && c.person !== p.id) || nearLeader.has(p.id),
       },

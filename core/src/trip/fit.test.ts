@@ -52,6 +52,8 @@ function world({
     trip: { ...input.trip, halts: [{ place: HALT, minutes: 10 }], ...trip },
     shed: {
       ...input.shed,
+      // What was practised is only what each said of themselves here.
+      drills: [],
       places: [
         { ...launch, shore: 'beach' },
         out(off),

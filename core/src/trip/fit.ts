@@ -3,6 +3,7 @@ import { shoreOf, type Shore } from '../chart';
 import { civilDate, daysBetween, partWay, type LatLon } from '../earth';
 import { slowOf } from '../boat';
 import type { FitData, FitRow, Schedule, Truth } from '../model';
+import { lastRecovery } from '../logbook';
 import type { FarOff } from '../passage';
 import { evaluate, type FactValue, type Facts, type World } from '../rules';
 import { asPrinted, limitInSI } from '../units';
@@ -126,13 +127,14 @@ function dryEnds({ boat }: Context): boolean | undefined {
 
 /** Days since whoever practised longest ago last did, in this craft; known only where all of them said when. */
 function sincePractice(
-  { boat, people, trip, zone }: Context,
+  { boat, people, trip, zone, shed }: Context,
   schedule: Schedule | undefined,
 ): FactValue | undefined {
   const on = schedule && zone !== undefined ? civilDate(schedule.leave, zone) : trip.leave.date;
   const since = people.map((person) => {
     const at = person.skills?.findIndex(({ craft }) => craft === boat?.kind) ?? -1;
-    const day = guessed(person, `/skills/${at}/practised`) ? undefined : person.skills?.[at]?.practised;
+    const said = guessed(person, `/skills/${at}/practised`) ? undefined : person.skills?.[at]?.practised;
+    const day = lastRecovery(said, person.id, boat?.kind, on, shed);
     return day === undefined ? undefined : daysBetween(day, on);
   });
   const known = since.filter((days) => days !== undefined);

@@ -22,6 +22,10 @@ export function frozenShed(trip: Trip, shed: Shed): Shed {
     places: shed.places.filter((p) => named.has(p.id) || (water && p.water === water.id)),
     debriefs: shed.debriefs.map(({ note: _note, ...debrief }) => debrief),
     runs: shed.runs.filter((run) => run.trip === trip.id),
+    drills: shed.drills.flatMap(({ wrong: _wrong, ...drill }) => {
+      const who = drill.who.filter((person) => aboard.has(person));
+      return who.length > 0 ? [{ ...drill, who }] : [];
+    }),
   };
 }
 /** In the place of the name of somebody who is not aboard. */

@@ -2,5 +2,5 @@ import { withProcedures } from '../../../data/procedures';
 import { later } from '../../../ui/later';
 
 export default later(() =>
-  withProcedures(import('../../../features/practice/practice-page')).then((m) => m.DrillPage),
+  withProcedures(import('../../../features/practice/pages')).then((m) => m.DrillPage),
 );

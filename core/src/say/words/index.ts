@@ -3,6 +3,7 @@ import { BOAT_WORDS } from './boat';
 import { DAY_WORDS } from './day';
 import { HOLD_WORDS } from './hold';
 import { KIT_WORDS } from './kit';
+import { LOGBOOK_WORDS } from './logbook';
 import { PLAN_WORDS } from './plan';
 import { RULE_WORDS } from './rules';
 import { STORE_WORDS } from './stores';
@@ -19,6 +20,7 @@ export const WORDS = {
   ...DAY_WORDS,
   ...HOLD_WORDS,
   ...KIT_WORDS,
+  ...LOGBOOK_WORDS,
   ...PLAN_WORDS,
   ...RULE_WORDS,
   ...STORE_WORDS,

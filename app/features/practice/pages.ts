@@ -1,0 +1,3 @@
+/** The pages of practice, fetched together. */
+export { DrillsPage } from './drills-page';
+export { DrillPage, PracticePage } from './practice-page';

@@ -1,0 +1,66 @@
+import type { Boat, DrillKind, Finding, Person, Phrase } from '../model';
+import { DRILLS } from '../model/lists';
+import { phrase } from '../say';
+import { askedOf, practised, type Noted, type Practised } from './drills';
+import { LOGBOOK } from './limits';
+
+/** What a trip says of drills. */
+export interface OnDrills extends Noted {
+  trip: { id: string };
+  boat?: Boat;
+  people: readonly Pick<Person, 'id' | 'name'>[];
+  /** The day of the trip. */
+  on: string;
+}
+
+/** One drill that the trip asks for: what is wrong with it, and of whom. */
+interface Lack {
+  kind: DrillKind;
+  state: Practised['state'];
+  why: Phrase;
+}
+const ORDER: readonly Practised['state'][] = ['failed', 'never', 'stale', 'fresh'];
+const worst = (states: readonly Practised['state'][]) =>
+  ORDER.find((state) => states.includes(state)) ?? 'fresh';
+
+/** What the trip asks for and nobody has practised, or long ago; one finding for all of it. */
+export function drillFindings({ trip, boat, people, on, drills, boats }: OnDrills): Finding[] {
+  if (!boat || people.length === 0) return [];
+  const lacks = askedOf(boat.kind, people.length).flatMap((row): Lack[] => {
+    const each = people.map((person) => ({
+      person,
+      at: practised(row, person.id, on, { drills, boats }, boat.kind),
+    }));
+    // Where one is enough, the best of them counts.
+    if (row.of === 'any' && each.some(({ at }) => at.state === 'fresh')) return [];
+    const state = worst(each.map(({ at }) => at.state));
+    if (state === 'fresh') return [];
+    const open = each.filter(({ at }) => at.state === state);
+    const who = open.map(({ person }) => person.name);
+    const what = DRILLS[row.id];
+    const last = open.map(({ at }) => at.last?.on ?? '').reduce((a, b) => (a > b ? a : b));
+    const why =
+      state === 'never'
+        ? phrase('drill.never', { what, who })
+        : state === 'failed'
+          ? phrase('drill.failed', { what, who, on: last })
+          : phrase('drill.stale', { what, who, on: last, months: row.months });
+    return [{ kind: row.id, state, why }];
+  });
+  const as = worst(lacks.map(({ state }) => state));
+  const [first] = [...lacks].sort((a, b) => ORDER.indexOf(a.state) - ORDER.indexOf(b.state));
+  return [
+    LOGBOOK.finding('drill/stale', as, trip.id, {
+      title: phrase(`drill.${as}.title`),
+      because: first ? lacks.map(({ why }) => why) : [phrase('drill.fresh')],
+      ...(first
+        ? {
+            mend: {
+              label: phrase('drill.mend'),
+              go: { type: 'drill' as const, pointer: `/kind/${first.kind}` },
+            },
+          }
+        : {}),
+    }),
+  ];
+}

@@ -1,0 +1,5 @@
+/**
+ * logbook: what trips and drills leave behind: who has practised what and how it ages, what was met, what is learnt of it.
+ */
+export * from './drills';
+export { drillFindings, type OnDrills } from './find-drills';
