@@ -48,6 +48,7 @@ export const ROUTES = [
   '/practice/righting',
   '/practice/anchoring',
   '/practice/order',
+  '/practice/drills',
   '/practice/flares',
   `${TRIP}/read`,
   '/watch',

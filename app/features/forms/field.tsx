@@ -337,7 +337,12 @@ function Words({ name, shape, label, onLeft }: Inner) {
   };
   if (type) {
     const options = things.map((h): [string, string] => [h.id, nameOf(h.doc)]);
-    return <Marks name={name} label={label} options={options} value={value} put={put} />;
+    return (
+      <>
+        <Marks name={name} label={label} options={options} value={value} put={put} />
+        <Fault name={name} label={label} />
+      </>
+    );
   }
   return (
     <>

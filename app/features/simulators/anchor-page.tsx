@@ -10,6 +10,7 @@ import { Choice } from '../../ui/choice';
 import { Page } from '../../ui/page';
 import { T } from '../../ui/text';
 import { useKind } from '../../data/hooks';
+import { OnceHere } from './once-here';
 import { AnchorRun } from './anchor';
 import { ANCHOR } from './anchor-words';
 import { useSaying } from './use-saying';
@@ -30,6 +31,10 @@ const SEA = 1025;
 
 /** Practising with the anchor, with one’s own boat, anchor and line. */
 export function AnchorPage() {
+  return <OnceHere>{() => <AnchorHere />}</OnceHere>;
+}
+
+function AnchorHere() {
   const says = useSaying();
   const own = useKind('boat').flatMap(({ doc }) => (hullOf(doc) ? [doc] : []));
   const people = useKind('person').flatMap(({ doc }) => (doc.mass === undefined ? [] : [doc]));

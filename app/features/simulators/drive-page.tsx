@@ -19,6 +19,7 @@ import { Slider } from '../../ui/slider';
 import { T } from '../../ui/text';
 import { useKind } from '../../data/hooks';
 import { change } from '../../data/outbox';
+import { OnceHere } from './once-here';
 import { useSaying } from './use-saying';
 import { Drive } from './drive';
 import { DRIVE, LENGTHS } from './drive-words';
@@ -34,6 +35,10 @@ const REACH: Readonly<Record<TakenLength, { from: number; until: number; step: n
 
 /** Backing a trailer, with one’s own car and trailer. */
 export function DrivePage() {
+  return <OnceHere>{() => <DriveHere />}</OnceHere>;
+}
+
+function DriveHere() {
   const boats = useKind('boat').filter(({ doc }) => doc.trailer !== undefined);
   const [id, setId] = useState<string>();
   const [tried, setTried] = useState<Lengths>({});

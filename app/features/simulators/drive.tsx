@@ -216,8 +216,10 @@ function useDriven({ course, rig, outline }: Props) {
     }
     if (!over) return;
     const score = scoreOf(course, outline, run.current);
-    setEnd(score);
-    void keepBest(bestOf(course), { points: score.points, on: civilDate(Date.now(), here()) });
+    // Its end is told once it is kept, so that the best is read with it; a device that keeps nothing ends it all the same.
+    keepBest(bestOf(course), { points: score.points, on: civilDate(Date.now(), here()) })
+      .catch((error: unknown) => console.warn('the best run could not be kept:', error))
+      .finally(() => setEnd(score));
   }, [course, rig, outline]);
   const turned = useCallback(() => -run.current.stand.steer / rig.lock, [rig]);
   return { run, hand, told, end, pedal, press, again, replaying, step, turned };

@@ -11,6 +11,7 @@ import { Page } from '../../ui/page';
 import { T } from '../../ui/text';
 import { useKind } from '../../data/hooks';
 import { procedures } from '../../data/procedures';
+import { OnceHere } from './once-here';
 import { OrderRun } from './order';
 import { ORDER } from './order-words';
 
@@ -37,6 +38,10 @@ const WHO = { together: ORDER.together, alone: ORDER.alone } as const;
 
 /** The steps of a re-entry, an overboard, a launch, to be put into their order. */
 export function OrderPage() {
+  return <OnceHere>{() => <OrderHere />}</OnceHere>;
+}
+
+function OrderHere() {
   const boats = useKind('boat').map(({ doc }) => doc);
   const [picked, setKind] = useState<Craft>();
   const [who, setWho] = useState<keyof typeof WHO>('together');

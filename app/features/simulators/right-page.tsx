@@ -14,6 +14,7 @@ import { Slider } from '../../ui/slider';
 import { T } from '../../ui/text';
 import { useKind } from '../../data/hooks';
 import { Better, Controls } from '../trouble/righting-controls';
+import { OnceHere } from './once-here';
 import { Righting } from './right';
 import { TURN } from './right-words';
 import { useSaying } from './use-saying';
@@ -31,6 +32,10 @@ const USUAL: readonly Boat[] = STARTING_POINTS.filter(({ kind }) => wayOf(kind, 
 
 /** Turning her upright, with one’s own boat and crew. */
 export function RightPage() {
+  return <OnceHere>{() => <RightHere />}</OnceHere>;
+}
+
+function RightHere() {
   const says = useSaying();
   const own = useKind('boat').flatMap(({ doc }) => (wayOf(doc.kind, false) ? [doc] : []));
   const weighed = useKind('person').flatMap(({ doc }) => (doc.mass === undefined ? [] : [doc]));
