@@ -22,6 +22,7 @@ export const ROUTES = [
   `${TRIP}/go/trouble`,
   `${TRIP}/home/close`,
   `${TRIP}/home/debrief`,
+  `${TRIP}/home/after`,
   TRIP,
   `${TRIP}/run/hand-launch`,
   `${TRIP}/brief`,

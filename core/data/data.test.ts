@@ -101,6 +101,7 @@ const SCHEMAS: [RegExp, z.ZodType][] = [
   [/^hold\/anchoring/, practice.AnchoringData],
   [/^signals\/spending/, practice.SpendingData],
   [/^practice\/signs/, practice.SignData],
+  [/^logbook\/after/, practice.AfterData],
   [/^logbook\/drills/, practice.DrillData],
   [/^practice\/orders/, practice.OrderData],
   [/^recover\/turning/, practice.TurningData],

@@ -21,6 +21,7 @@ const TroubleSection = later(() =>
   withProcedures(import('../trouble/trouble-section')).then((m) => m.TroubleSection),
 );
 const HoldSection = later(() => withProcedures(import('../hold/pages')).then((m) => m.HoldSection));
+const AfterSection = later(() => import('../home/after-section').then((m) => m.AfterSection));
 const LoadSection = later(() => import('../load/load-section').then((m) => m.LoadSection));
 
 const BODY: Partial<Record<SectionId, ComponentType>> = {
@@ -38,6 +39,7 @@ const BODY: Partial<Record<SectionId, ComponentType>> = {
   'home/retrieve': RetrieveSection,
   'home/close': CloseSection,
   'home/debrief': DebriefSection,
+  'home/after': AfterSection,
 };
 
 /** What can be read and changed in a section. */

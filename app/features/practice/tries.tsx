@@ -6,7 +6,32 @@ import { CardLink, TextLink } from '../../ui/press';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
 import { useKind } from '../../data/hooks';
-import { PRACTICE, TRIES } from './words';
+import { PRACTICE } from './words';
+
+/** What can be tried at a screen, with one’s own numbers. */
+const TRIES = [
+  {
+    href: '/practice/reversing',
+    title: 'Backing the trailer',
+    what: 'From above or by the mirrors, your own lengths.',
+  },
+  { href: '/practice/righting', title: 'Righting her', what: 'Lean out: does she come up, and why not?' },
+  {
+    href: '/practice/anchoring',
+    title: 'Anchoring',
+    what: 'Let out line: bite, drag, gusts, a stream that turns.',
+  },
+  {
+    href: '/practice/order',
+    title: 'In which order?',
+    what: 'Steps against the clock, and what a wrong one costs.',
+  },
+  {
+    href: '/practice/flares',
+    title: 'When to light a flare',
+    what: 'Three flares, an hour, people who pass.',
+  },
+] as const;
 
 /** Trips that are still to come are read first; no more of them than these. */
 const MOST = 4;

@@ -1,29 +1,4 @@
 // What the practice page says with figures in it.
-/** What can be tried at a screen, with one’s own numbers. */
-export const TRIES = [
-  {
-    href: '/practice/reversing',
-    title: 'Backing the trailer',
-    what: 'From above or by the mirrors, your own lengths.',
-  },
-  { href: '/practice/righting', title: 'Righting her', what: 'Lean out: does she come up, and why not?' },
-  {
-    href: '/practice/anchoring',
-    title: 'Anchoring',
-    what: 'Let out line: bite, drag, gusts, a stream that turns.',
-  },
-  {
-    href: '/practice/order',
-    title: 'In which order?',
-    what: 'Steps against the clock, and what a wrong one costs.',
-  },
-  {
-    href: '/practice/flares',
-    title: 'When to light a flare',
-    what: 'Three flares, an hour, people who pass.',
-  },
-] as const;
-
 export const PRACTICE = {
   tries: 'Try it here',
   read: 'Read the water',

@@ -21,6 +21,7 @@ export const SECTIONS: readonly { id: SectionId; title: string; lead: string }[]
   { id: 'home/retrieve', title: 'Retrieve', lead: 'Landing and out of the water.' },
   { id: 'home/close', title: 'Close the plan', lead: 'Say that you are home.' },
   { id: 'home/debrief', title: 'Debrief', lead: 'What was forgotten comes back on the next list.' },
+  { id: 'home/after', title: 'After the trip', lead: 'Rinse, drain, flush, charge, replace.' },
 ];
 
 export const phaseOf = (section: SectionId) => section.split('/')[0] as Phase;

@@ -22,6 +22,7 @@ import { InstallHint } from '../device/install';
 import { OPENS } from './opens';
 import { TRIPS } from './words';
 
+const AfterLine = later(() => import('./after-line').then((m) => m.AfterLine));
 const NextTrip = later(() => import('./next-trip').then((m) => m.NextTrip));
 
 const GROUPS: { status: Trip['status']; title: string }[] = [
@@ -92,6 +93,7 @@ export function TripsPage() {
           )}
         </Empty>
       ) : null}
+      {trips.some(({ status }) => status === 'done') ? <AfterLine /> : null}
       <View style={wide ? { flexDirection: 'row', gap: 24, alignItems: 'flex-start' } : { gap: 12 }}>
         {wide ? list : null}
         {next ? (

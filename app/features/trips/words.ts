@@ -4,6 +4,7 @@ export const TRIPS = {
   what: 'Say which boat, who goes, where and when. Escale holds it against what is asked for and what is known, says what stands against going, and keeps the hours in which somebody ashore acts.',
   begin: 'Begin with four questions',
   when: '{day:day}, {time}',
+  after: 'After {trip}: see what is still to do',
   alone: 'alone',
   aboard: '{n} aboard',
   nobody: 'nobody yet',

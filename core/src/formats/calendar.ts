@@ -92,3 +92,31 @@ export function readyCalendar(
   }
   return calendar.toString();
 }
+
+/**
+ * What is to be done after a trip as an iCalendar file, each at the hour until which it should be done, with an alarm. A task keeps
+ * its entry’s id.
+ * @param now epoch ms, the stamp of the file
+ */
+export function afterCalendar(
+  trip: Pick<Trip, 'id' | 'title'>,
+  tasks: readonly { key: string; what: string; why?: string; due: number }[],
+  now: number,
+): string {
+  const calendar = ical({
+    name: trip.title,
+    prodId: { company: 'Escale', product: 'after the trip', language: 'EN' },
+  });
+  for (const { key, what, why, due } of tasks)
+    calendar
+      .createEvent({
+        id: `${trip.id}-${key}@escale`,
+        start: new Date(due),
+        end: new Date(due),
+        stamp: new Date(now),
+        summary: what,
+        ...(why ? { description: why } : {}),
+      })
+      .createAlarm({ type: ICalAlarmType.display, trigger: 0, description: what });
+  return calendar.toString();
+}

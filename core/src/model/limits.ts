@@ -18,6 +18,7 @@ export const SECTION_IDS = [
   'home/retrieve',
   'home/close',
   'home/debrief',
+  'home/after',
 ] as const;
 export type SectionId = (typeof SECTION_IDS)[number];
 

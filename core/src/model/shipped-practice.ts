@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import { CRAFT, DRILLS, type Craft, type DrillKind } from './lists';
-import { CONFIDENCE } from './rules';
+import { Condition, CONFIDENCE } from './rules';
 
 // What ships for practising, held against its schemas by a test alone.
 
@@ -214,4 +214,22 @@ export const DrillData = z.strictObject({
   warm: metres,
   calm: metres,
   rows: z.array(DrillRow).min(1),
+});
+
+/** Something to do after a trip. */
+export const AfterRow = z.strictObject({
+  id: z.string().regex(/^[a-z-]{2,20}$/),
+  group: z.enum(['now', 'day', 'week']),
+  what: z.string().max(200),
+  /** The same where its condition can’t be told. */
+  unsettled: z.string().max(200).optional(),
+  why: z.string().max(200),
+  when: Condition.optional(),
+});
+export type AfterRow = z.infer<typeof AfterRow>;
+/** What is done after a trip (`logbook/after.json`), within so many hours. */
+export const AfterData = z.strictObject({
+  ...From,
+  within: z.strictObject({ now: metres, day: metres, week: metres }),
+  rows: z.array(AfterRow).min(1),
 });

@@ -1,0 +1,100 @@
+import { useEffect, useMemo } from 'react';
+import { View } from 'react-native';
+import { AFTER_GROUPS, afterTrip, type AfterTask } from '@escale/core/logbook/after';
+import { afterListOf, ALL_DONE } from '@escale/core/logbook/after-list';
+import { MS } from '@escale/core/units';
+import { Button } from '../../ui/button';
+import { Check } from '../../ui/mark';
+import { save } from '../../ui/save';
+import { T } from '../../ui/text';
+import { useKind, useNow, useTicks } from '../../data/hooks';
+import { tick } from '../../data/outbox';
+import { useTrip } from '../trip/use-trip';
+import { AFTER, GROUPS } from './after-words';
+
+/** What is to be done once she is out of the water, ticked, with the hour until which. */
+export function AfterSection() {
+  const { trip, prepared, assessment, plan, says } = useTrip();
+  const now = useNow(MS.minute);
+  const debrief = useKind('debrief').find(({ doc }) => doc.trip === trip.id)?.doc;
+  const list = afterListOf(trip.id);
+  const ticks = useTicks(list);
+  const closed = plan?.events.findLast(({ kind }) => kind === 'closed')?.at;
+  const planned = assessment.schedule?.home;
+  // Only a page that has neither counts from now; such a list has no hour that could pass.
+  const home = closed ?? planned ?? now;
+  const tasks = useMemo(
+    () => afterTrip(prepared.match(assessment.leave).home, debrief, home),
+    [prepared, assessment.leave, debrief, home],
+  );
+  const open = tasks.filter(({ key }) => !ticks.has(key));
+  const put = (key: string, on: boolean) => void tick(list, key, on, now);
+  // That all of it is done is a tick of its own, which other pages read; a line that the debrief adds later takes it back.
+  const [done, said] = [tasks.length > 0 && open.length === 0, ticks.has(ALL_DONE)];
+  useEffect(() => {
+    if (done !== said) void tick(list, ALL_DONE, done, Date.now());
+  }, [list, done, said]);
+  return (
+    <View style={{ gap: 12 }}>
+      <T as="soft">{AFTER.lead}</T>
+      <T as="strong" role="status">
+        {open.length === 0 ? AFTER.done : says(AFTER.left, { n: open.length })}
+      </T>
+      {closed === undefined ? (
+        <T as="small">{planned === undefined ? AFTER.noHome : AFTER.homeGuess}</T>
+      ) : null}
+      {AFTER_GROUPS.map((group) => (
+        <Group
+          key={group}
+          group={group}
+          tasks={tasks.filter((task) => task.group === group)}
+          ticks={ticks}
+          now={now}
+          put={put}
+        />
+      ))}
+      {open.length > 0 ? (
+        <Button onPress={() => void intoCalendar(trip, open, now)}>{AFTER.calendar}</Button>
+      ) : null}
+    </View>
+  );
+}
+
+async function intoCalendar(trip: { id: string; title: string }, tasks: AfterTask[], now: number) {
+  const { afterCalendar } = await import('@escale/core/formats/calendar');
+  save('escale-after.ics', 'text/calendar', afterCalendar(trip, tasks, now));
+}
+
+function Group({
+  group,
+  tasks,
+  ticks,
+  now,
+  put,
+}: {
+  group: AfterTask['group'];
+  tasks: AfterTask[];
+  ticks: ReadonlyMap<string, number>;
+  now: number;
+  put: (key: string, on: boolean) => void;
+}) {
+  const { says } = useTrip();
+  if (tasks.length === 0) return null;
+  const late = tasks.some(({ key, due }) => !ticks.has(key) && due < now);
+  return (
+    <View role="group" aria-label={GROUPS[group]} style={{ gap: 2 }}>
+      <T as="section" heading={2}>
+        {GROUPS[group]}
+      </T>
+      <T as={late ? 'strong' : 'small'}>{says(late ? AFTER.late : AFTER.until, { due: tasks[0].due })}</T>
+      {tasks.map(({ key, what, why }) => (
+        <Check key={key} label={what} on={ticks.has(key)} onChange={(on) => put(key, on)}>
+          <View style={{ flex: 1 }}>
+            <T as="strong">{what}</T>
+            <T as="soft">{why ?? AFTER.broken}</T>
+          </View>
+        </Check>
+      ))}
+    </View>
+  );
+}

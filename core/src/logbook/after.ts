@@ -1,0 +1,54 @@
+import file from '../../data/logbook/after.json';
+import type { AfterRow, Debrief } from '../model';
+import { evaluate, type World } from '../rules';
+import { HOUR, MS } from '../units';
+
+const ROWS = file.rows as unknown as AfterRow[];
+
+/** Something to do after a trip; its key is that of its tick. */
+export interface AfterTask {
+  key: string;
+  group: AfterRow['group'];
+  what: string;
+  why?: string;
+  /** Until when, epoch ms. */
+  due: number;
+}
+
+export const AFTER_GROUPS = ['now', 'day', 'week'] as const satisfies readonly AfterRow['group'][];
+
+const slug = (text: string) =>
+  text
+    .toLowerCase()
+    .normalize('NFKD')
+    .replace(/[^\p{L}\p{N}]+/gu, '-')
+    .replace(/^-|-$/g, '')
+    .slice(0, 48);
+
+const dueIn = (group: AfterRow['group'], home: number) => home + file.within[group] * HOUR * MS.second;
+
+/**
+ * What is to be done once a trip is over: made from boat and water, and a line for each thing that broke, was used up or was
+ * forgotten. What can’t be told whether it is needed stands with the word for when.
+ * @param home when they came home, epoch ms
+ */
+export function afterTrip(
+  world: World,
+  debrief: Pick<Debrief, 'broken'> | undefined,
+  home: number,
+): AfterTask[] {
+  const rows = ROWS.flatMap(({ id, group, what, unsettled, why, when }): AfterTask[] => {
+    const truth = when ? evaluate(when, world).truth : 'yes';
+    if (truth === 'no') return [];
+    const said = truth === 'unknown' ? (unsettled ?? what) : what;
+    return [{ key: id, group, what: said, why, due: dueIn(group, home) }];
+  });
+  const seen = new Set<string>();
+  const broken = (debrief?.broken ?? []).flatMap((what): AfterTask[] => {
+    const key = `broken:${slug(what)}`;
+    if (seen.has(key)) return [];
+    seen.add(key);
+    return [{ key, group: 'week', what, due: dueIn('week', home) }];
+  });
+  return [...rows, ...broken].sort((a, b) => AFTER_GROUPS.indexOf(a.group) - AFTER_GROUPS.indexOf(b.group));
+}
