@@ -71,6 +71,8 @@ export interface Anchored {
   /** When it was last looked at how she lies across it, s. */
   looked: number;
   heel?: number;
+  /** What pulled on her when it was last reckoned, and when: gusts do not change from one step to the next. */
+  pulled?: { at: number; from: From; pull: Pull };
   state: 'lying' | 'over' | 'ashore' | 'stayed';
 }
 
@@ -144,12 +146,18 @@ export function anchoring(task: Anchoring, now: Anchored, hands: LineHands, dt: 
   const height = heightOver(lying, fast, scene.depth);
   const all = tackle.rode.line + tackle.rode.chain;
   const out = Math.min(all, Math.max(0, now.out + hands.pay * file.pays * time));
-  const pull = pullOn(lying.exposed, fast, comes, lying.density);
+  const before = now.pulled;
+  const pulled =
+    before && before.from === hands.from && seconds - before.at < file.pulls
+      ? before
+      : { at: seconds, from: hands.from, pull: pullOn(lying.exposed, fast, comes, lying.density) };
+  const { pull } = pulled;
   const free = drifts(task, comes);
   const drifted = { x: now.boat.x + free.x * time, y: now.boat.y + free.y * time };
   const lies = {
     seconds,
     out,
+    pulled,
     heading: pull.lies.heading ?? now.heading,
   };
   if (out <= height) {

@@ -82,6 +82,7 @@ const Blows = z.strictObject({
 export const AnchoringData = z.strictObject({
   ...From,
   pays: metres,
+  pulls: metres,
   settles: metres,
   astern: metres,
   dug: z.strictObject({
