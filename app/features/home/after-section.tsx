@@ -82,7 +82,7 @@ function Group({
   if (tasks.length === 0) return null;
   const late = tasks.some(({ key, due }) => !ticks.has(key) && due < now);
   return (
-    <View role="group" aria-label={GROUPS[group]} style={{ gap: 2 }}>
+    <View role="group" aria-label={GROUPS[group]} style={{ gap: 10 }}>
       <T as="section" heading={2}>
         {GROUPS[group]}
       </T>

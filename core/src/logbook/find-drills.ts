@@ -48,11 +48,12 @@ export function drillFindings({ trip, boat, people, on, drills, boats }: OnDrill
     return [{ kind: row.id, state, why }];
   });
   const as = worst(lacks.map(({ state }) => state));
-  const [first] = [...lacks].sort((a, b) => ORDER.indexOf(a.state) - ORDER.indexOf(b.state));
+  const told = [...lacks].sort((a, b) => ORDER.indexOf(a.state) - ORDER.indexOf(b.state));
+  const first = told.at(0);
   return [
     LOGBOOK.finding('drill/stale', as, trip.id, {
       title: phrase(`drill.${as}.title`),
-      because: first ? lacks.map(({ why }) => why) : [phrase('drill.fresh')],
+      because: first ? told.map(({ why }) => why) : [phrase('drill.fresh')],
       ...(first
         ? {
             mend: {
