@@ -40,10 +40,13 @@ await shoot(phone, 'kit', `${TRIP}/pack/kit`);
 await shoot(phone, 'load', `${FOUR}/pack/load`, toPlan);
 await shoot(phone, 'ready', `${TRIP}/pack/ready`);
 await shoot(phone, 'shed', '/shed');
-await shoot(phone, 'begin', '/begin', async (page) => {
-  await page.getByRole('radio', { name: 'Another boat' }).click();
-  await page.getByRole('radio', { name: 'Inflatable', exact: true }).click();
-  await page.getByRole('radio', { name: /3.4 m/ }).click();
+await shoot(phone, 'practice', '/practice/reversing', async (page) => {
+  await page.getByRole('radio', { name: 'Two lanes' }).click();
+  await page.getByRole('radio', { name: 'Both' }).click();
+  await page.getByRole('slider', { name: 'Hand at the bottom of the wheel' }).fill('0.1');
+  await page.getByRole('radio', { name: 'Back' }).click();
+  await page.waitForTimeout(7000);
+  await page.getByRole('heading', { level: 1 }).evaluate((title) => title.scrollIntoView());
 });
 await shoot(phone, 'hold', `${FOUR}/go/hold`, async (page) => {
   await page.getByRole('radio', { name: /^Lamp Rock/ }).click();

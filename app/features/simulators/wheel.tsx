@@ -2,7 +2,7 @@ import { useId, useMemo, useRef, type KeyboardEvent, type PointerEvent, type Ref
 import { View } from 'react-native';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
-import { TOUCH_WET, type Palette } from '../../ui/tokens';
+import { TOUCH, type Palette } from '../../ui/tokens';
 import { plainly } from '../../data/settings';
 import { DRIVE } from './drive-words';
 import { Picture, type Easel, type Paint } from './easel';
@@ -96,7 +96,7 @@ export function Wheel({
         <T as="label">{DRIVE.wheel}</T>
       </label>
       <div {...drag} style={{ touchAction: 'none', cursor: 'grab' }}>
-        <Picture easel={easel} label={DRIVE.wheel} height={150} />
+        <Picture easel={easel} label={DRIVE.wheel} height={126} />
       </div>
       <input
         ref={input}
@@ -113,7 +113,7 @@ export function Wheel({
           put(hand, event.currentTarget, Number(event.currentTarget.value));
           easel.draw();
         }}
-        style={{ width: '100%', height: TOUCH_WET, margin: 0, accentColor: p.ink, touchAction: 'none' }}
+        style={{ width: '100%', height: TOUCH, margin: 0, accentColor: p.ink, touchAction: 'none' }}
       />
     </View>
   );

@@ -34,6 +34,15 @@ describe('what a filing freezes', () => {
     expect(bytes).toContain(stranger);
     expect(bytes).toContain('Rowan Pike');
   });
+  test('of drills those of who is aboard, by them alone, without what went wrong', () => {
+    const { trips, shed } = demoBundle(NOW);
+    const skipper = trips[0].crew[0].person;
+    const { drills } = frozenShed(trips[0], shed);
+    const theirs = shed.drills.filter(({ who }) => who.includes(skipper));
+    expect(drills.map(({ id }) => id)).toEqual(theirs.map(({ id }) => id));
+    expect(theirs.some(({ who, wrong }) => who.length > 1 && wrong !== undefined)).toBe(true);
+    for (const drill of drills) expect([drill.who, drill.wrong]).toEqual([[skipper], undefined]);
+  });
   test.each(demoBundle(NOW).trips.map((trip) => [trip.title, trip] as const))(
     '%s: reckoned again from it, the same is found',
     (_, trip) => {
