@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { useLocalSearchParams, useRouter } from 'expo-router';
-import { DRILL_ROWS, whoCan } from '@escale/core/logbook';
+import { doneBy, DRILL_ROWS, whoCan } from '@escale/core/logbook';
 import type { Drill, DrillKind } from '@escale/core/model';
 import { CRAFT, DRILLS, type Craft } from '@escale/core/model/lists';
 import { saysTo } from '@escale/core/say';
@@ -101,7 +101,12 @@ function WhoCan() {
   const kinds = useMemo(() => [...new Set(shed.boats.map((boat) => boat.kind))], [shed.boats]);
   const [chosen, setChosen] = useState<Craft>();
   const craft = chosen ?? kinds.at(0);
-  const { columns, rows, gap } = whoCan(shed.people, today, shed, craft);
+  const { columns, rows, gap } = whoCan(
+    shed.people,
+    today,
+    { drills: doneBy(shed.drills, today), boats: shed.boats },
+    craft,
+  );
   const reader = useReader('UTC');
   const says = saysTo(reader);
   return (

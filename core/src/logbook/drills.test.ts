@@ -9,7 +9,7 @@ import { DRILLS } from '../model/lists';
 import { render } from '../say';
 import { assess } from '../trip';
 import { sortForecast } from '../water';
-import { askedOf, DRILL_ROWS, drillFindings, lastRecovery, practised, rowOf, whoCan } from '.';
+import { askedOf, doneBy, DRILL_ROWS, drillFindings, lastRecovery, practised, rowOf, whoCan } from '.';
 import { proposals } from './propose';
 
 const READER = { units: 'metric', zone: 'UTC', locale: 'en-GB' } as const;
@@ -94,6 +94,35 @@ describe('how it ages', () => {
     expect(at('float', '2026-05-02', drills).state).toBe('fresh');
     const { boat: _, ...none } = drill('reenter', '2026-05-01');
     expect(at('reenter', '2026-05-02', [none]).state).toBe('never');
+  });
+});
+
+describe('what is really done', () => {
+  test('neither what is dated after today nor what is a guess counts', () => {
+    const kept = drill('float', '2026-05-11');
+    const all = [
+      kept,
+      drill('float', '2026-05-12'),
+      { ...drill('float', '2026-05-01'), basis: { '/on': 'guessed' as const } },
+    ];
+    expect(doneBy(all, '2026-05-11')).toEqual([kept]);
+    // Asked of a trip in June, what is noted for tomorrow is not done yet.
+    const base = inputOf(0);
+    const who = base.trip.crew[0].person;
+    const of = (on: string, more = {}) =>
+      assess({
+        ...base,
+        shed: {
+          ...base.shed,
+          drills: (['float', 'reenter', 'right'] as const).map((kind) => ({
+            ...drill(kind, on, { who: [who], boat: base.trip.boat }),
+            ...more,
+          })),
+        },
+      }).findings.find(({ id }) => id.startsWith('drill/'));
+    expect(of('2026-05-01')?.level).toBe('ready');
+    expect(of('2026-05-12')).toMatchObject({ level: 'know', open: true });
+    expect(of('2026-05-01', { basis: { '/went': 'guessed' } })).toMatchObject({ level: 'know', open: true });
   });
 });
 

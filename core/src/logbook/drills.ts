@@ -1,5 +1,6 @@
 import file from '../../data/logbook/drills.json';
 import { plusMonths } from '../earth';
+import { guessed } from '../verdict';
 import type { Boat, Craft, Drill, DrillKind, DrillRow, Person } from '../model';
 
 // Drills in the real world, and how they age. A drill counts for who did it; where the boat matters, for her kind alone. One that did
@@ -23,6 +24,16 @@ export interface Practised {
   /** From this day on it is stale. */
   until?: string;
 }
+
+/** What a drill counts by: a guess at any of it settles nothing. */
+const COUNTS_BY = ['/kind', '/on', '/who', '/boat', '/went'];
+
+/**
+ * The drills that were really done: up to a day, and with nothing guessed of what they count by.
+ * @param today civil date; what is dated after it was not done yet
+ */
+export const doneBy = (drills: readonly Drill[], today: string): Drill[] =>
+  drills.filter((drill) => drill.on <= today && !COUNTS_BY.some((pointer) => guessed(drill, pointer)));
 
 const isFor = (row: DrillRow, drill: Drill, craft: Craft | undefined, boats: Noted['boats']): boolean =>
   drill.kind === row.id &&

@@ -56,7 +56,7 @@ import {
   worstWithin,
   type Worst,
 } from '../water';
-import { contextOf, type AssessInput, type Context } from './context';
+import { contextOf, notedOf, type AssessInput, type Context } from './context';
 import { aboardFacts, asksWhoStands, placeFacts } from './facts';
 import { drillFindings } from '../logbook';
 import { askedFindings } from './find-asked';
@@ -242,8 +242,7 @@ function standing(context: Context): { findings: Finding[]; figures: Figures } {
       trip,
       people,
       on: trip.leave.date,
-      drills: shed.drills,
-      boats: shed.boats,
+      ...notedOf(context),
       ...(boat ? { boat } : {}),
     }),
   ];

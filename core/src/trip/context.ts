@@ -12,9 +12,11 @@ import type {
   Trip,
   Water,
 } from '../model';
+import { civilDate } from '../earth';
 import { drives, fellows } from '../boat';
 import type { FiledPlan } from '../floatplan';
 import { indexCatalogue } from '../kit';
+import { doneBy, type Noted } from '../logbook';
 import { armsOf, routeOf, REST_FACTOR, type Route } from '../passage';
 import { guessed, type Pace } from '../verdict';
 import { blowsOver, strictest, type Crewed, type Whose } from './own-limits';
@@ -116,6 +118,12 @@ export function contextOf(input: AssessInput): Context {
     ...withRoute(trip, all, launch, back, halts, speed?.value),
   };
 }
+
+/** What of drills is done by now, with the boats that they name. */
+export const notedOf = ({ shed, now, zone = 'UTC' }: Pick<Context, 'shed' | 'now' | 'zone'>): Noted => ({
+  drills: doneBy(shed.drills, civilDate(now, zone)),
+  boats: shed.boats,
+});
 
 /** The boats that go together, as far as they are in the shed. */
 function crewedOf(trip: Trip, boat: Boat | undefined, { boats, people }: Shed): Crewed[] {

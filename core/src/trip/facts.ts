@@ -8,7 +8,7 @@ import { onTrailer } from '../ramp';
 import type { Piece } from '../kit';
 import { guessed, sure } from '../verdict';
 import { isPoor, worstWithin } from '../water';
-import type { Context } from './context';
+import { notedOf, type Context } from './context';
 import { TRIP } from './limits';
 
 /** A hull that can't fill: by its kind, or because its owner said so. Nobody's word leaves it open, and so does a guess. */
@@ -170,11 +170,12 @@ export function standingFacts(context: Context): Facts {
 export function crewFacts(context: Context, on: string): RulePerson[] {
   const { people, trip, boat } = context;
   const nearLeader = inReachOfLeader(context);
+  const noted = notedOf(context);
   return people.map(sure).map((p) => {
     const age = p.born === undefined ? undefined : ageRange(p.born, on);
     const member = trip.crew.find((c) => c.person === p.id);
     const skill = p.skills?.find((s) => s.craft === boat?.kind);
-    const recovered = lastRecovery(skill?.practised, p.id, boat?.kind, on, context.shed);
+    const recovered = lastRecovery(skill?.practised, p.id, boat?.kind, on, noted);
     return {
       id: p.id,
       name: p.name,

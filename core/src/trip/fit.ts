@@ -8,7 +8,7 @@ import type { FarOff } from '../passage';
 import { evaluate, type FactValue, type Facts, type World } from '../rules';
 import { asPrinted, limitInSI } from '../units';
 import { guessed } from '../verdict';
-import type { Context } from './context';
+import { notedOf, type Context } from './context';
 import { TRIP } from './limits';
 
 const DATA = fit as unknown as FitData;
@@ -126,15 +126,14 @@ function dryEnds({ boat }: Context): boolean | undefined {
 }
 
 /** Days since whoever practised longest ago last did, in this craft; known only where all of them said when. */
-function sincePractice(
-  { boat, people, trip, zone, shed }: Context,
-  schedule: Schedule | undefined,
-): FactValue | undefined {
+function sincePractice(context: Context, schedule: Schedule | undefined): FactValue | undefined {
+  const { boat, people, trip, zone } = context;
   const on = schedule && zone !== undefined ? civilDate(schedule.leave, zone) : trip.leave.date;
+  const noted = notedOf(context);
   const since = people.map((person) => {
     const at = person.skills?.findIndex(({ craft }) => craft === boat?.kind) ?? -1;
     const said = guessed(person, `/skills/${at}/practised`) ? undefined : person.skills?.[at]?.practised;
-    const day = lastRecovery(said, person.id, boat?.kind, on, shed);
+    const day = lastRecovery(said, person.id, boat?.kind, on, noted);
     return day === undefined ? undefined : daysBetween(day, on);
   });
   const known = since.filter((days) => days !== undefined);
