@@ -125,7 +125,7 @@ describe('every mend leads somewhere', () => {
     for (const mend of all) {
       if ('do' in mend) continue;
       const href = mendHref(mend, TRIP, 'pack/kit');
-      expect({ mend, href }).toMatchObject({ href: expect.stringMatching(/^\/(trips|shed)/) });
+      expect({ mend, href }).toMatchObject({ href: expect.stringMatching(/^\/(trips|shed|practice)/) });
       const section = /^\/trips\/[^/]+\/([a-z-]+\/[a-z-]+)/.exec(href!)?.[1];
       if (section) expect(sections).toContain(section);
       if ('go' in mend && mend.go.type !== 'trip') {
