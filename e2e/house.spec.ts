@@ -10,7 +10,7 @@ test.beforeAll(async ({ server }) => server.renew());
 
 for (const theme of ['Day', 'Night', 'Sun']) {
   test(`every route can be used by everyone: axe, ${theme}`, async ({ go, page, server }) => {
-    test.setTimeout(300_000);
+    test.setTimeout(480_000);
     await go('/shed');
     await page.getByRole('radio', { name: theme, exact: true }).click();
     const wrong: string[] = [];
