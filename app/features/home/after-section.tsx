@@ -1,5 +1,6 @@
 import { useEffect, useMemo } from 'react';
 import { View } from 'react-native';
+import { isOpen } from '@escale/core/floatplan';
 import { AFTER_GROUPS, afterTrip, type AfterTask } from '@escale/core/logbook/after';
 import { afterListOf, ALL_DONE } from '@escale/core/logbook/after-list';
 import { MS } from '@escale/core/units';
@@ -19,7 +20,8 @@ export function AfterSection() {
   const debrief = useKind('debrief').find(({ doc }) => doc.trip === trip.id)?.doc;
   const list = afterListOf(trip.id);
   const ticks = useTicks(list);
-  const closed = plan?.events.findLast(({ kind }) => kind === 'closed')?.at;
+  const over = plan && !isOpen(plan.state) ? plan : undefined;
+  const closed = over?.events.findLast(({ kind }) => kind === 'closed')?.at;
   const planned = assessment.schedule?.home;
   // Only a page that has neither counts from now; such a list has no hour that could pass.
   const home = closed ?? planned ?? now;

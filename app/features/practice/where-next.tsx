@@ -27,7 +27,8 @@ export function WhereNext() {
     return proposals(
       shed.places,
       shed.waters,
-      (water) => (told && water.id === next?.water ? sortForecast(told) : undefined),
+      // Weather that was made up for show settles nothing.
+      (water) => (told && !told.invented && water.id === next?.water ? sortForecast(told) : undefined),
       now,
     );
   }, [shed.places, shed.waters, next, conditions, now]);

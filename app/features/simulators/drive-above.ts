@@ -18,7 +18,8 @@ const AXLE = 0.75,
   WHEEL = { long: 0.65, wide: 0.24 },
   CONE = 0.22;
 
-interface Scene {
+/** What is painted of a run. */
+export interface Scene {
   course: Course;
   rig: Rig;
   outline: Outline;

@@ -7,23 +7,14 @@ import {
   shown,
   solidsOf,
   trailerOf,
-  type Attempt,
-  type Course,
-  type Outline,
   type Point,
-  type Rig,
   type Side,
   type Spot,
 } from '@escale/core/ramp/reversing';
 import type { Palette } from '../../ui/tokens';
+import type { Scene } from './drive-above';
 import type { Paint } from './easel';
 
-interface Scene {
-  course: Course;
-  rig: Rig;
-  outline: Outline;
-  run: Attempt;
-}
 /** Fills outlines in the picture of one mirror, which hangs at a spot. */
 interface Glass {
   fill: (spots: readonly Spot[], colour: string, edge?: string) => void;

@@ -57,6 +57,7 @@ export function Drive({ course, rig, outline }: Props) {
     rig,
     outline,
   });
+  const slider = useRef<HTMLInputElement>(null);
   const [look, setLook] = useState<Looks>('above');
   const scene = useCallback(() => ({ course, rig, outline, run: run.current }), [course, rig, outline, run]);
   const above = useEasel(useMemo(() => paintAbove(p, scene), [p, scene]));
@@ -65,12 +66,7 @@ export function Drive({ course, rig, outline }: Props) {
   useLoop(end === undefined && (pedal !== undefined || replaying), step, () => {
     for (const easel of [above, mirrors, wheel]) easel.draw();
   });
-  const { tilt, ask, stop } = useTilt(
-    useCallback(
-      (to: number) => put(hand, document.querySelector<HTMLInputElement>('input[data-hand]'), to),
-      [hand],
-    ),
-  );
+  const { tilt, ask, stop } = useTilt(useCallback((to: number) => put(hand, slider.current, to), [hand]));
   const onKey = (event: KeyboardEvent) => {
     const to = ({ ArrowDown: 'back', ArrowUp: 'forward', ' ': 'stand' } as Record<string, Pedal>)[event.key];
     if (!to) return;
@@ -103,7 +99,7 @@ export function Drive({ course, rig, outline }: Props) {
           <Ended course={course} end={end} again={again} />
         ) : (
           <>
-            <Wheel hand={hand} easel={wheel} onKey={onKey} />
+            <Wheel hand={hand} input={slider} easel={wheel} onKey={onKey} />
             <Choice
               label={DRIVE.pedal}
               options={optionsOf(PEDALS)}
@@ -189,6 +185,7 @@ function useDriven({ course, rig, outline }: Props) {
   const again = useCallback(
     (replay: boolean) => {
       run.current = begun(course);
+      hand.current = 0;
       if (!replay) tape.current = [];
       played.current = replay ? 0 : undefined;
       rolls.current = 0;

@@ -124,7 +124,7 @@ function Beside({ read: { go, agree, open, both, missed, only }, again }: { read
     <View style={{ gap: 12 }}>
       <T as="section" heading={2}>
         {agree
-          ? says(READ.both, { answer: go ? READ.answers.go : READ.answers.not })
+          ? says(READ.both, { answer: go ? (open ? READ.answers.known : READ.answers.go) : READ.answers.not })
           : go
             ? READ.differNot
             : READ.differGo}

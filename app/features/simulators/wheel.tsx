@@ -62,17 +62,19 @@ export const handSaid = (hand: number): string =>
 /** The wheel to drag, and the same hand as a slider that arrows move. Its keys drive as well. */
 export function Wheel({
   hand,
+  input,
   easel,
   onKey,
 }: {
   hand: Hand;
+  /** The slider itself: whatever else moves the hand moves it too. */
+  input: RefObject<HTMLInputElement | null>;
   easel: Easel;
   /** Up, down and space: they are the car’s. */
   onKey: (event: KeyboardEvent) => void;
 }) {
   const p = usePalette();
   const id = useId();
-  const input = useRef<HTMLInputElement>(null);
   const begun = useRef<{ x: number; hand: number } | undefined>(undefined);
   const drag = useMemo(() => {
     const end = () => (begun.current = undefined);
@@ -89,7 +91,7 @@ export function Wheel({
       onPointerUp: end,
       onPointerCancel: end,
     };
-  }, [hand, easel]);
+  }, [hand, input, easel]);
   return (
     <View style={{ gap: 2 }}>
       <label htmlFor={id}>
@@ -101,7 +103,6 @@ export function Wheel({
       <input
         ref={input}
         id={id}
-        data-hand
         type="range"
         min={-1}
         max={1}

@@ -166,15 +166,15 @@ export function anchoring(task: Anchoring, now: Anchored, hands: LineHands, dt: 
   }
   const anchor = now.anchor ?? now.boat;
   const rode = outOf(tackle.rode, out);
-  const astern = hands.back ? file.astern : 0;
+  const astern = hands.back ? file.astern.force : 0;
   const force = within(pull.load, drawn.pull) + astern;
   const way = pull.lies.towards ?? bearing(anchor, now.boat);
   const lead = leadOf(rode, height, force);
   const lain = ahead(anchor, way, lead?.reach ?? Math.sqrt(Math.max(0, out * out - height * height)));
-  const speed = Math.hypot(free.x, free.y) + (hands.back ? 0.5 : 0);
+  const speed = Math.hypot(free.x, free.y) + (hands.back ? file.astern.speed : 0);
   const boat = moved(now.boat, lain, Math.min(speed * time, (apart(now.boat, lain) * time) / file.settles));
-  // The line takes up its load over the last quarter of the way.
-  const slack = apart(boat, lain) / Math.max(2, (lead?.reach ?? 0) / 4);
+  // The line takes up its load over the last part of the way.
+  const slack = apart(boat, lain) / Math.max(file.takesUp.least, (lead?.reach ?? 0) * file.takesUp.share);
   const load = force * Math.max(0, 1 - slack);
   const { ground, hold, drags } = bitten(task, { ...now, anchor }, boat, rode, height, load, speed * time);
   return ended(

@@ -20,5 +20,6 @@ export {
   forgottenKey,
   WHEN,
   type PackEntry,
+  slug,
 } from './pack-list';
 export { dueBy, dueOn, lookPatch, testPatch, toLookAt, type Due, type Reminder } from './inspect';

@@ -24,7 +24,8 @@ export interface PackEntry {
   forgottenOn?: string;
 }
 
-const slug = (text: string) =>
+/** A text as part of a key: its letters and figures, apart by dashes. */
+export const slug = (text: string) =>
   text
     .toLowerCase()
     .normalize('NFKD')

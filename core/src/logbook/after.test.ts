@@ -1,10 +1,12 @@
 import { describe, expect, test } from '@jest/globals';
 import ICAL from 'ical.js';
+import after from '../../data/logbook/after.json';
 import { afterCalendar } from '../formats/calendar';
 import { CRAFT } from '../model/lists';
 import type { Facts } from '../rules';
 import { AFTER_GROUPS, afterTrip } from './after';
 
+const rows = after.rows as { id: string; when?: object; unsettled?: string }[];
 const HOME = Date.UTC(2026, 4, 12, 14, 30);
 const HOURS = 3_600_000;
 const made = (facts: Facts, broken: string[] = []) => afterTrip({ facts, crew: [] }, { broken }, HOME);
@@ -36,6 +38,13 @@ describe('after the trip', () => {
   test('water of which nobody said the kind: what salt asks for stands with its “after salt water”', () => {
     const flush = made({ 'boat.kind': 'skiff', 'boat.combustion': true }).find(({ key }) => key === 'flush');
     expect(flush?.what).toMatch(/^After salt water: flush/);
+  });
+  test('a boat of which nobody said anything: whatever hangs on something says for whom it is', () => {
+    const hangs = rows.filter(({ when }) => when !== undefined);
+    expect(hangs.length).toBeGreaterThan(5);
+    const all = made({});
+    for (const { id, unsettled } of hangs)
+      expect([id, all.find(({ key }) => key === id)?.what]).toEqual([id, unsettled]);
   });
   test('what broke has a line of its own, once, within the week', () => {
     const lines = made({ 'boat.kind': 'canoe' }, ['Rod tip', 'rod tip', 'Flare used']).filter(({ key }) =>

@@ -1,4 +1,5 @@
 import file from '../../data/logbook/after.json';
+import { slug } from '../kit';
 import type { AfterRow, Debrief } from '../model';
 import { evaluate, type World } from '../rules';
 import { HOUR, MS } from '../units';
@@ -17,19 +18,10 @@ export interface AfterTask {
 
 export const AFTER_GROUPS = ['now', 'day', 'week'] as const satisfies readonly AfterRow['group'][];
 
-const slug = (text: string) =>
-  text
-    .toLowerCase()
-    .normalize('NFKD')
-    .replace(/[^\p{L}\p{N}]+/gu, '-')
-    .replace(/^-|-$/g, '')
-    .slice(0, 48);
-
 const dueIn = (group: AfterRow['group'], home: number) => home + file.within[group] * HOUR * MS.second;
 
 /**
- * What is to be done once a trip is over: made from boat and water, and a line for each thing that broke, was used up or was
- * forgotten. What can’t be told whether it is needed stands with the word for when.
+ * What is to be done once a trip is over: made from boat and water, and a line for each thing that broke or was used up. What can’t be told whether it is needed stands with the word for when.
  * @param home when they came home, epoch ms
  */
 export function afterTrip(

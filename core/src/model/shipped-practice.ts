@@ -84,7 +84,8 @@ export const AnchoringData = z.strictObject({
   pays: metres,
   pulls: metres,
   settles: metres,
-  astern: metres,
+  astern: z.strictObject({ force: metres, speed: metres }),
+  takesUp: z.strictObject({ share: z.number().positive().max(1), least: metres }),
   dug: z.strictObject({
     first: z.number().min(0).max(1),
     within: metres,
