@@ -104,6 +104,8 @@ const APP = [
   'features/practice/',
   'features/simulators/',
   'features/home/',
+  'features/debrief/',
+  'features/logbook/',
   'features/pack/',
   'features/paper/',
   'features/brief/',

@@ -157,12 +157,12 @@ test('the first load stays within its budget of 780 kB compressed', async () => 
   expect(sum).toBeLessThan(780_000);
   // Whoever has a trip planned is given its answer with the list: the engine comes after the list is drawn. The names of what can go
   // wrong, and the small map that two pages draw, took five more than before; drills that a trip asks for, and what practising shares
-  // with the cards of trouble and with holding, ten.
+  // with the cards of trouble and with holding, ten; what one’s own trips teach, and how far beyond them a plan goes, eight.
   const engine = files(dist).filter((f) => /\/(__common|next-trip)-[0-9a-f]+\.js$/.test(f));
   expect(engine.length).toBe(2);
   const whole = engine.reduce((total, file) => total + zipped(file), sum);
   console.warn(`with the next trip: ${Math.round(whole / 1000)} kB`);
-  expect(whole).toBeLessThan(1_045_000);
+  expect(whole).toBeLessThan(1_053_000);
 });
 
 test.describe('with the service worker', () => {

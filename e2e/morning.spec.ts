@@ -191,6 +191,7 @@ test('home: closed, and what was forgotten stands first on the next list', async
   await expect(page.getByText(/The plan ended/)).toBeVisible();
   await page.getByRole('link', { name: 'Debrief' }).click();
   await page.getByRole('button', { name: 'Begin' }).click();
+  await page.getByRole('button', { name: /^Forgotten/ }).click();
   await page.getByLabel('Forgotten, one a line').fill('Thermos');
   await page.getByLabel('Forgotten, one a line').blur();
   await expect.poll(async () => (await server.calls())[0].text).toContain('is home');

@@ -59,10 +59,9 @@ await shoot(wide, 'wide-water', `${TRIP}/plan/water`);
 await shoot(phone, 'chart', `${TRIP}/chart`, (page) =>
   page.getByRole('button', { name: 'Heron Reach', exact: true }).click(),
 );
-await shoot(phone, 'week', `${TRIP}/week`, (page) =>
-  page.getByRole('button', { name: 'Read as a list' }).waitFor(),
+await shoot(phone, 'logbook', '/practice/logbook', (page) =>
+  page.getByRole('img', { name: /speed against wind/ }).waitFor(),
 );
-await shoot(phone, 'brief', `${FOUR}/brief`);
 await shoot(phone, 'what-if', `${TRIP}/whatif`, async (page) => {
   await page
     .getByRole('button', { name: /^Do it: / })
@@ -70,6 +69,12 @@ await shoot(phone, 'what-if', `${TRIP}/whatif`, async (page) => {
     .waitFor();
 });
 await shoot(phone, 'float-plan', `${TRIP}/pack/float-plan`);
+await shoot(phone, 'debrief', `${FOUR}/home/debrief`, async (page) => {
+  await page.getByRole('button', { name: 'Begin', exact: true }).click();
+  await page.getByRole('button', { name: 'It was so: Left' }).click();
+  await page.getByRole('button', { name: 'It was so: Ashore' }).click();
+  await page.getByRole('button', { name: /^Used up/ }).waitFor();
+});
 const plan = await ask('/api/plans', { id: '01990000-0000-7000-8000-000000000001', trip: TRIP.slice(7) });
 await shoot(phone, 'launch', `${TRIP}/run/hand-launch`, async (page) => {
   await page.getByRole('button', { name: 'Begin' }).click();

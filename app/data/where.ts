@@ -62,6 +62,9 @@ export const partsHref = (boat: string, part?: string) =>
 /** Where drills are noted; of one kind, if it is named. */
 export const drillsHref = (kind?: string) =>
   kind === undefined ? '/practice/drills' : `/practice/drills?kind=${kind}`;
+/** How far each has been; with a trip, how that goes beyond it. */
+export const envelopeHref = (trip?: string) =>
+  trip === undefined ? '/practice/envelope' : `/practice/envelope?trip=${trip}`;
 export const thingHref = (type: string, id: string) => `/shed/${type}/${id}`;
 
 /** Where a field is edited. Undefined when nothing edits it, which a test makes sure never happens for what core emits. */
@@ -73,6 +76,7 @@ export function fieldHref({ type, id, pointer }: FieldRef): string | undefined {
     const section = SECTION_OF[field];
     return id !== undefined && section ? `${sectionHref(id, section)}${at}` : undefined;
   }
+  if (type === 'debrief') return envelopeHref(id);
   if (type === 'drill') return drillsHref(pointer.split('/')[2]);
   if (!(SHED_TYPES as readonly string[]).includes(type)) return undefined;
   if (id === undefined) return '/shed';

@@ -6,7 +6,7 @@ import type { JobName } from '../workers/jobs';
 type Remotely = Remote<{ run: typeof run }>;
 
 /** Jobs of the worker that reads files. */
-const OF_FILES: ReadonlySet<JobName> = new Set<JobName>(['table', 'drawing']);
+const OF_FILES: ReadonlySet<JobName> = new Set<JobName>(['table', 'drawing', 'track']);
 
 /** Only the running application has workers: `import.meta` stays out of what Jest reads. */
 export function startWorker(): void {

@@ -13,6 +13,7 @@ export function Slider({
   until,
   step,
   onChange,
+  onLeave,
 }: {
   label: string;
   /** What it says now, in the reader's units. */
@@ -22,6 +23,8 @@ export function Slider({
   until: number;
   step: number;
   onChange: (value: number) => void;
+  /** The finger was lifted, the key let go: what it says now is meant. */
+  onLeave?: () => void;
 }) {
   const p = usePalette();
   const id = useId();
@@ -42,6 +45,7 @@ export function Slider({
         value={value}
         aria-valuetext={said}
         onChange={(event) => onChange(Number(event.currentTarget.value))}
+        {...(onLeave ? { onPointerUp: onLeave, onKeyUp: onLeave, onBlur: onLeave } : {})}
         style={{ width: '100%', height: TOUCH, margin: 0, accentColor: p.ink, touchAction: 'pan-y' }}
       />
     </View>

@@ -16,6 +16,8 @@ const SHELVES = {
   places: 'place',
   waters: 'water',
   contacts: 'contact',
+  debriefs: 'debrief',
+  drills: 'drill',
 } as const;
 
 /**
@@ -77,6 +79,8 @@ export function takeAway(input: AssessInput, gone: readonly Field[]): AssessInpu
       places: shed.places.map(strip),
       waters: shed.waters.map(strip),
       contacts: shed.contacts.map(strip),
+      debriefs: shed.debriefs.map(strip),
+      drills: shed.drills.map(strip),
     },
   };
 }

@@ -192,6 +192,7 @@ const GROUPS: Partial<Record<ThingType, (doc: Doc) => Group[]>> = {
         ...(kind === 'river' ? ['rapids', ...(rapids === true ? ['grade'] : []), 'stage'] : []),
       ],
     },
+    { title: 'Fishing', fields: ['catchLimits'] },
   ],
 };
 

@@ -11,6 +11,7 @@ import { Button, Row } from '../../ui/button';
 import { later } from '../../ui/later';
 import { Logo } from '../../ui/logo';
 import { Alone } from '../../ui/page';
+import { TextLink } from '../../ui/press';
 import { T } from '../../ui/text';
 import { useHere, type Here } from '../../data/here';
 import { useNow, useOutbox, useThings } from '../../data/hooks';
@@ -18,6 +19,7 @@ import { deed, newId } from '../../data/outbox';
 import { byWhom } from '../trip/by-whom';
 import { ChangePlan } from '../trip/change-plan';
 import { useTrip } from '../trip/use-trip';
+import { TRIP } from '../trip/words';
 import { FineButton } from '../deeds/fine-button';
 import { LeftButton } from '../deeds/left-button';
 import { Unsent } from '../deeds/unsent';
@@ -115,6 +117,7 @@ function Screen() {
       {left || !open ? <HeardForecast /> : null}
       <T as="soft">{byWhom(input.conditions.forecast, says)}</T>
       <SeenShut />
+      {trip.fishing === false ? null : <TextLink href={`/trips/${trip.id}/catch`}>{TRIP.catch}</TextLink>}
 
       <View style={{ flex: 1, minHeight: 8 }} />
       <Row>

@@ -1,21 +1,25 @@
 import { useEffect, useMemo } from 'react';
 import { View } from 'react-native';
+import { partsOf } from '@escale/core/boat/parts';
 import { isOpen } from '@escale/core/floatplan';
 import { AFTER_GROUPS, afterTrip, type AfterTask } from '@escale/core/logbook/after';
 import { afterListOf, ALL_DONE } from '@escale/core/logbook/after-list';
+import type { Says } from '@escale/core/say';
 import { MS } from '@escale/core/units';
 import { Button } from '../../ui/button';
 import { Check } from '../../ui/mark';
+import { TextLink } from '../../ui/press';
 import { save } from '../../ui/save';
 import { T } from '../../ui/text';
 import { useKind, useNow, useTicks } from '../../data/hooks';
 import { tick } from '../../data/outbox';
+import { partsHref, thingHref } from '../../data/where';
 import { useTrip } from '../trip/use-trip';
 import { AFTER, GROUPS } from './after-words';
 
 /** What is to be done once she is out of the water, ticked, with the hour until which. */
 export function AfterSection() {
-  const { trip, prepared, assessment, plan, says } = useTrip();
+  const { trip, shed, prepared, assessment, plan, says } = useTrip();
   const now = useNow(MS.minute);
   const debrief = useKind('debrief').find(({ doc }) => doc.trip === trip.id)?.doc;
   const list = afterListOf(trip.id);
@@ -25,10 +29,14 @@ export function AfterSection() {
   const planned = assessment.schedule?.home;
   // Only a page that has neither counts from now; such a list has no hour that could pass.
   const home = closed ?? planned ?? now;
-  const tasks = useMemo(
-    () => afterTrip(prepared.match(assessment.leave).home, debrief, home),
-    [prepared, assessment.leave, debrief, home],
-  );
+  const tasks = useMemo(() => {
+    const boat = shed.boats.find(({ id }) => id === debrief?.boat);
+    const parts = new Map(boat ? partsOf(boat).map(({ key, title }) => [key, title]) : []);
+    return afterTrip(prepared.match(assessment.leave).home, debrief, home, {
+      item: (id) => shed.gear.find((item) => item.id === id)?.name,
+      part: (key) => parts.get(key),
+    });
+  }, [prepared, assessment.leave, debrief, home, shed]);
   const open = tasks.filter(({ key }) => !ticks.has(key));
   const put = (key: string, on: boolean) => void tick(list, key, on, now);
   // That all of it is done is a tick of its own, which other pages read; a line that the debrief adds later takes it back.
@@ -50,6 +58,7 @@ export function AfterSection() {
           key={group}
           group={group}
           tasks={tasks.filter((task) => task.group === group)}
+          boat={debrief?.boat}
           ticks={ticks}
           now={now}
           put={put}
@@ -67,13 +76,18 @@ async function intoCalendar(trip: { id: string; title: string }, tasks: AfterTas
   save('escale-after.ics', 'text/calendar', afterCalendar(trip, tasks, now));
 }
 
+const whyOf = ({ why, became, of = 1 }: AfterTask, says: Says) =>
+  why ?? (became === undefined ? AFTER.broken : says(AFTER.became[became], { of }));
+
 function Group({
   group,
   tasks,
   ticks,
   now,
   put,
+  boat,
 }: {
+  boat: string | undefined;
   group: AfterTask['group'];
   tasks: AfterTask[];
   ticks: ReadonlyMap<string, number>;
@@ -89,13 +103,21 @@ function Group({
         {GROUPS[group]}
       </T>
       <T as={late ? 'strong' : 'small'}>{says(late ? AFTER.late : AFTER.until, { due: tasks[0].due })}</T>
-      {tasks.map(({ key, what, why }) => (
-        <Check key={key} label={what} on={ticks.has(key)} onChange={(on) => put(key, on)}>
-          <View style={{ flex: 1 }}>
-            <T as="strong">{what}</T>
-            <T as="soft">{why ?? AFTER.broken}</T>
-          </View>
-        </Check>
+      {tasks.map((task) => (
+        <View key={task.key}>
+          <Check label={task.what} on={ticks.has(task.key)} onChange={(on) => put(task.key, on)}>
+            <View style={{ flex: 1 }}>
+              <T as="strong">{task.what}</T>
+              <T as="soft">{whyOf(task, says)}</T>
+            </View>
+          </Check>
+          {task.item === undefined ? null : (
+            <TextLink href={thingHref('gear', task.item)}>{says(AFTER.look, { what: task.what })}</TextLink>
+          )}
+          {task.part === undefined || boat === undefined ? null : (
+            <TextLink href={partsHref(boat, task.part)}>{says(AFTER.look, { what: task.what })}</TextLink>
+          )}
+        </View>
       ))}
     </View>
   );

@@ -11,6 +11,13 @@ export const AFTER = {
   homeGuess: 'The hours count from the planned hour home: the plan was not closed here.',
   noHome: 'No hour home is known: the hours count from now.',
   broken: 'From the debrief: mend or replace',
+  became: {
+    used: 'Replace: {of} used up, taken off the shed.',
+    broken: 'Mend or replace: {of} broken. It does not count until it is checked again.',
+    lost: 'Replace: {of} lost, taken off the shed.',
+    due: 'Look after it, {of} of it: it is due for a test.',
+  },
+  look: '{what} in the shed',
 } as const;
 export const GROUPS: Readonly<Record<AfterTask['group'], string>> = {
   now: 'Before you drive',

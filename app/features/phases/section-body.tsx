@@ -7,7 +7,6 @@ import { FloatPlanSection } from '../pack/float-plan-section';
 import { KitSection } from '../pack/kit-section';
 import { ReadySection } from '../pack/ready-section';
 import { CloseSection } from '../home/close-section';
-import { DebriefSection } from '../home/debrief-section';
 import { Guard } from '../../ui/guard';
 import { later } from '../../ui/later';
 import { withProcedures } from '../../data/procedures';
@@ -21,6 +20,7 @@ const TroubleSection = later(() =>
   withProcedures(import('../trouble/trouble-section')).then((m) => m.TroubleSection),
 );
 const HoldSection = later(() => withProcedures(import('../hold/pages')).then((m) => m.HoldSection));
+const DebriefSection = later(() => import('../debrief/pages').then((m) => m.DebriefSection));
 const AfterSection = later(() => import('../home/after-section').then((m) => m.AfterSection));
 const LoadSection = later(() => import('../load/load-section').then((m) => m.LoadSection));
 

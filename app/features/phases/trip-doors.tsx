@@ -17,6 +17,7 @@ export function TripDoors() {
   return (
     <Row style={{ paddingHorizontal: 12, paddingTop: 12, columnGap: 20 }}>
       <TextLink href={`/trips/${trip.id}/whatif`}>{TRIP.whatIf}</TextLink>
+      {trip.fishing === false ? null : <TextLink href={`/trips/${trip.id}/catch`}>{TRIP.catch}</TextLink>}
       <RepeatButton trip={trip} />
       <Remove />
     </Row>

@@ -14,6 +14,7 @@ export function ForReal() {
   const p = usePalette();
   const says = saysTo(useReader('UTC'));
   const drills = useKind('drill').map(({ doc }) => doc);
+  const told = useKind('debrief').length;
   const last = [...drills].sort((a, b) => b.on.localeCompare(a.on)).at(0);
   return (
     <View style={{ gap: 8 }}>
@@ -31,6 +32,16 @@ export function ForReal() {
         <T as="soft">
           {last ? says(PRACTICE.realLast, { what: DRILLS[last.kind], on: last.on }) : PRACTICE.realNever}
         </T>
+      </CardLink>
+      <CardLink
+        href="/practice/logbook"
+        label={PRACTICE.logGo}
+        style={{ borderWidth: 2, borderColor: p.ink, backgroundColor: p.raised, padding: 12, minHeight: 64 }}
+      >
+        <T as="section" heading={3}>
+          {PRACTICE.logGo}
+        </T>
+        <T as="soft">{told > 0 ? says(PRACTICE.logWhat, { n: told }) : PRACTICE.logNone}</T>
       </CardLink>
     </View>
   );

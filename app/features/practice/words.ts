@@ -10,6 +10,9 @@ export const PRACTICE = {
   realNever:
     'Nothing was noted yet. Capsize on purpose on a warm calm day, with others near, before you have to.',
   realLast: 'Last noted: {what}, {on:date}.',
+  logGo: 'Logbook: what your trips taught',
+  logWhat: '{n#trip|trips} told of.',
+  logNone: 'It counts from the first debrief on.',
   walks: 'Walk it through',
   walksWhat: 'Step by step at home, then once for real in warm shallow water.',
   steps: '{n#step|steps}.',

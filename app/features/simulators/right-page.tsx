@@ -52,7 +52,13 @@ function RightHere() {
   const on = people.filter((who) => statics?.together?.ids.includes(who.id));
   const key = JSON.stringify([boat, given, on.map((who) => who.id), seed]);
   const draw = chance(seed);
-  const task = taskOf(boat, on, given, { need: draw(), feet: draw(), share: draw(), wind: draw() });
+  const task = taskOf(boat, on, given, {
+    need: draw(),
+    feet: draw(),
+    share: draw(),
+    wind: draw(),
+    mass: draw(),
+  });
   return (
     <Page title={TURN.title} lead={TURN.lead} style={{ maxWidth: 900 }}>
       {task ? (

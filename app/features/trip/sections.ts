@@ -20,7 +20,11 @@ export const SECTIONS: readonly { id: SectionId; title: string; lead: string }[]
   { id: 'go/trouble', title: 'Trouble', lead: 'What to do first, and the words to say.' },
   { id: 'home/retrieve', title: 'Retrieve', lead: 'Landing and out of the water.' },
   { id: 'home/close', title: 'Close the plan', lead: 'Say that you are home.' },
-  { id: 'home/debrief', title: 'Debrief', lead: 'What was forgotten comes back on the next list.' },
+  {
+    id: 'home/debrief',
+    title: 'Debrief',
+    lead: 'How it was, in two minutes: it flows back into the shed and the next plan.',
+  },
   { id: 'home/after', title: 'After the trip', lead: 'Rinse, drain, flush, charge, replace.' },
 ];
 

@@ -1,6 +1,7 @@
 // What a trip's own frame says with figures in it: header, verdict, sections, figures.
 export const TRIP = {
   whatIf: 'What if?',
+  catch: 'Catch: keep or release',
   assumed: 'Assumed: {what}',
   why: 'Why: {title}',
   row: '{level}: {title}',

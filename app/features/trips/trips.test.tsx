@@ -36,8 +36,8 @@ describe('trips', () => {
       await screen.findByRole('link', { name: /^Lamp Rock, all four\. Sat 16 May, 10:00/ }),
     ).toBeTruthy();
     expect(screen.queryByRole('link', { name: /^Heron Reach/ })).toBeNull();
-    await user.click(screen.getByRole('button', { name: 'Done, 1' }));
-    await user.click(screen.getByRole('link', { name: /^Heron Reach/ }));
+    await user.click(screen.getByRole('button', { name: 'Done, 9' }));
+    await user.click(screen.getByRole('link', { name: /^Heron Reach, one evening/ }));
     expect(visited.at(-1)).toMatch(/\/home$/);
   });
   test('many trips can be searched: by place, boat and crew as well', async () => {

@@ -5,7 +5,6 @@ import type { PlanState, PlanView } from '@escale/core/model';
 import { fresh, type fakeServer, NOW, show, TRIP } from '../../test/world';
 import { at, visited } from '../../test/router';
 import { CloseSection } from '../home/close-section';
-import { DebriefSection } from '../home/debrief-section';
 import { DrillPage, PracticePage } from '../practice/practice-page';
 import { UnderWay } from '../go/under-way';
 import { PlanPage } from './plan-page';
@@ -257,18 +256,6 @@ describe('home', () => {
       expect((server.things.find((h) => h.id === TRIP)?.doc as unknown as { status: string }).status).toBe(
         'done',
       ),
-    );
-  });
-  test('the debrief: what was forgotten, one a line, blank lines left out', async () => {
-    show(<DebriefSection />, { trip: TRIP });
-    await user.click(await screen.findByRole('button', { name: 'Begin' }));
-    const field = await screen.findByLabelText('Forgotten, one a line');
-    await user.type(field, 'Thermos{enter}{enter} Towel ');
-    await user.tab();
-    await waitFor(() =>
-      expect(
-        server.things.find((h) => h.type === 'debrief' && (h.doc as { trip?: string }).trip === TRIP)?.doc,
-      ).toMatchObject({ forgotten: ['Thermos', 'Towel'] }),
     );
   });
 });

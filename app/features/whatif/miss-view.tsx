@@ -152,6 +152,8 @@ function At({
   const { trip, reader, assessment } = useTrip();
   const { zone } = reader;
   const take = (time: string) => {
+    // Emptied on the way to another hour.
+    if (time === '') return;
     const on = (date: string) => {
       const found = wallToInstant(date, time, zone);
       return 'gap' in found ? undefined : found.at;

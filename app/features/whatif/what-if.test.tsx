@@ -7,7 +7,7 @@ import { runIn } from '../../data/jobs';
 import { runnerOf } from '../../workers/runner';
 import { JOBS } from '../../workers/jobs';
 import { WHAT_IF } from '../../workers/what-if';
-import { DebriefSection } from '../home/debrief-section';
+import { DebriefSection } from '../debrief/debrief-section';
 import { HavenPage } from '../trouble/haven-page';
 import { TroubleSection } from '../trouble/trouble-section';
 import { WhatIfPage } from './what-if-page';
@@ -21,7 +21,7 @@ beforeEach(async () => {
   at({ id: TRIP });
 });
 const user = userEvent.setup({ delay: null });
-const LONG = { timeout: 20_000 };
+const LONG = { timeout: 35_000 };
 const trip = () => server.things.find(({ id }) => id === TRIP)!.doc as unknown as Trip;
 const debrief = () =>
   server.things.find(({ type, doc }) => type === 'debrief' && (doc as unknown as Debrief).trip === TRIP)!
@@ -83,7 +83,7 @@ test('the whole day: worst moments in words lead there, and the same stands as a
   const list = within(screen.getByRole('list', { name: 'The day at a glance' }));
   expect(list.getByText(/^Capsized: very long at worst, .*\d\d:\d\d/)).toBeTruthy();
   expect(list.getAllByRole('listitem').length).toBe(7);
-}, 40_000);
+}, 75_000);
 
 test('looking through the day can be stopped: what was found stays, and it goes on when it is asked', async () => {
   show_();
@@ -92,7 +92,7 @@ test('looking through the day can be stopped: what was found stays, and it goes 
   expect(screen.queryByRole('list', { name: 'The worst moments' })).toBeNull();
   await user.click(go);
   await screen.findByRole('list', { name: 'The worst moments' }, LONG);
-}, 40_000);
+}, 75_000);
 
 test('three questions: what was lacking is kept with the trip, and what was known is not lacking', async () => {
   show_();
@@ -107,7 +107,7 @@ test('three questions: what was lacking is kept with the trip, and what was know
   await user.click(group.getAllByRole('radio', { name: 'We knew' })[0]);
   await waitFor(() => expect(Object.values(trip().asked ?? {})[0]?.answer).toBe('known'));
   expect(Object.values(trip().asked ?? {})[0]).not.toHaveProperty('lacks');
-}, 40_000);
+}, 75_000);
 
 test('without a boat, and without a day, it says what it needs', async () => {
   const held = server.things.find(({ id }) => id === TRIP)!;

@@ -1,4 +1,5 @@
 import { DOMParser, type Element } from '@xmldom/xmldom';
+import type { LatLon } from '../earth';
 import { keepable } from '../model/keepable';
 import { PLACE_KINDS } from '../model/lists';
 import {
@@ -16,12 +17,8 @@ import {
  * A file that brings a document type is refused, so that no entity is ever unfolded.
  */
 export function readGpx(text: string): DrawingResult {
-  if (text.length > MOST_TEXT) return refused(`The file is larger than ${MOST_TEXT / 1e6} MB.`);
-  if (/<!DOCTYPE/i.test(text))
-    return refused('The file brings a document type of its own (DOCTYPE), which no GPX file needs.');
-  const root = parsed(text);
+  const root = rootOf(text);
   if (typeof root === 'string') return refused(root);
-  if (root.localName !== 'gpx') return refused(`This is no GPX file: it begins with “${root.localName}”.`);
   const left = counter();
   const read = (element: Element): NamedPoint[] => {
     const point = pointOf(element);
@@ -42,6 +39,37 @@ export function readGpx(text: string): DrawingResult {
     ),
   };
   return { ok: true, drawing: { ...drawing, leftOut: left.all() } };
+}
+
+/** The root of a GPX file, or what is wrong with it. */
+function rootOf(text: string): Element | string {
+  if (text.length > MOST_TEXT) return `The file is larger than ${MOST_TEXT / 1e6} MB.`;
+  if (/<!DOCTYPE/i.test(text))
+    return 'The file brings a document type of its own (DOCTYPE), which no GPX file needs.';
+  const root = parsed(text);
+  if (typeof root === 'string') return root;
+  return root.localName === 'gpx' ? root : `This is no GPX file: it begins with “${root.localName}”.`;
+}
+
+/** A point of a track with its instant, epoch ms. */
+export interface TimedPoint {
+  position: LatLon;
+  at: number;
+}
+
+/** The points of all tracks of a GPX file that have a time, in the order of time, or what is wrong with the file. */
+export function readTimes(text: string): TimedPoint[] | string {
+  const root = rootOf(text);
+  if (typeof root === 'string') return root;
+  return children(root, 'trk')
+    .flatMap((trk) => children(trk, 'trkseg'))
+    .flatMap((part) => children(part, 'trkpt'))
+    .flatMap((element): TimedPoint[] => {
+      const position = positionFrom(element.getAttribute('lat'), element.getAttribute('lon'));
+      const at = Date.parse(textOf(element, 'time') ?? '');
+      return position && Number.isFinite(at) ? [{ position, at }] : [];
+    })
+    .sort((a, b) => a.at - b.at);
 }
 
 const refused = (fault: string): DrawingResult => ({ ok: false, faults: [fault] });

@@ -6,18 +6,20 @@ import { forgottenBefore, forgottenKey } from './pack-list';
 
 /** What was forgotten on earlier trips stays open until it is ticked on the packing list. */
 export function forgottenFindings(
-  trip: Pick<Trip, 'id'>,
+  trip: Pick<Trip, 'id' | 'boat'>,
   debriefs: Debrief[],
   ticks: ReadonlyMap<string, number> | undefined,
 ): Finding[] {
   const others = debriefs.filter((d) => d.trip !== trip.id);
-  return forgottenBefore(others).map(({ what, on }) => {
+  return forgottenBefore(others, trip.boat).map(({ what, on, times, here }) => {
     const key = forgottenKey(what);
     const held = ticks?.has(key) ?? false;
     return KIT.finding('own/forgotten', held ? 'held' : 'open', trip.id, {
       id: `own/${key}/${trip.id}`,
       title: phrase('forgot.title', { what }),
-      because: [held ? phrase('forgot.set', { what }) : phrase('forgot.why', { on })],
+      because: held
+        ? [phrase('forgot.set', { what })]
+        : [phrase('forgot.why', { on }), ...(times > 1 ? [phrase('forgot.often', { n: times, here })] : [])],
       mend: held ? undefined : { label: phrase('forgot.mend'), ...goTo.section('pack/ready') },
     });
   });

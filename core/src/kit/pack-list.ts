@@ -34,13 +34,24 @@ export const slug = (text: string) =>
     .slice(0, 60);
 export const forgottenKey = (what: string) => `forgotten:${slug(what)}`;
 
-/** What was forgotten before, newest note first, each thing once. */
-export function forgottenBefore(debriefs: Debrief[]): { what: string; on: string }[] {
-  const seen = new Set<string>();
-  return [...debriefs]
-    .sort((a, b) => b.on.localeCompare(a.on))
-    .flatMap((d) => d.forgotten.map((what) => ({ what, on: d.on })))
-    .filter(({ what }) => !seen.has(slug(what)) && seen.add(slug(what)));
+/** What was forgotten before: when last, how often in all, and how often in a boat. */
+export interface ForgottenBefore {
+  what: string;
+  on: string;
+  times: number;
+  here: number;
+}
+
+/** What was forgotten before, newest note first, each thing once. @param boat the one of the trip at hand */
+export function forgottenBefore(debriefs: Debrief[], boat?: string): ForgottenBefore[] {
+  const all = new Map<string, ForgottenBefore>();
+  for (const { on, forgotten, boat: then } of [...debriefs].sort((a, b) => b.on.localeCompare(a.on)))
+    for (const what of forgotten) {
+      const held = all.get(slug(what)) ?? { what, on, times: 0, here: 0 };
+      const here = boat !== undefined && then === boat ? 1 : 0;
+      all.set(slug(what), { ...held, times: held.times + 1, here: held.here + here });
+    }
+  return [...all.values()];
 }
 
 /**

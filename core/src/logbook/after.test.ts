@@ -55,6 +55,26 @@ describe('after the trip', () => {
       ['Flare used', 168],
     ]);
   });
+  test('what became of things and parts, with its name; what is gone from the shed is not asked for', () => {
+    const was = { count: 3, state: 'ready' };
+    const things = {
+      a: { became: 'used', of: 2, was },
+      b: { became: 'due', of: 1, was },
+    } as const;
+    const tasks = afterTrip(
+      { facts: { 'boat.kind': 'canoe' }, crew: [] },
+      { broken: [], things, parts: ['bilge-pump', 'gone'] },
+      HOME,
+      {
+        item: (id) => (id === 'a' ? 'Flare' : undefined),
+        part: (key) => (key === 'gone' ? undefined : 'Bilge pump'),
+      },
+    ).filter(({ became }) => became !== undefined);
+    expect(tasks.map(({ key, what, became, of }) => [key, what, became, of])).toEqual([
+      ['thing:a', 'Flare', 'used', 2],
+      ['part:bilge-pump', 'Bilge pump', 'broken', undefined],
+    ]);
+  });
   test.each(Object.keys(CRAFT))(
     '%s: something for now, for the day; keys once, hours that do not fall',
     (kind) => {

@@ -3,3 +3,7 @@
  */
 export * from './drills';
 export { drillFindings, type OnDrills } from './find-drills';
+export { asLearnt, lessonsOf, type Lessons } from './learnt';
+export { learntFindings } from './find-learnt';
+export { provenFinder } from './find-proven';
+export type { Outing } from './envelope';

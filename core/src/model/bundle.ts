@@ -8,7 +8,8 @@ import { Place, Water } from './places';
 import { GearItem } from './gear';
 import { Boat, Contact, Person } from './shed';
 import { Drill } from './drill';
-import { Conditions, Debrief, Run, Trip } from './trip';
+import { Debrief } from './debrief';
+import { Conditions, Run, Trip } from './trip';
 
 /** The schema behind each type of thing: the one table that form, wire, row and file look in. */
 export const THINGS = {

@@ -12,6 +12,8 @@ export * from './shed';
 export * from './gear';
 export * from './drill';
 export * from './trip';
+export * from './catch';
+export * from './debrief';
 export * from './rules';
 // What ships is held against its schemas by a test alone; the application carries only their types.
 export type * from './limits';

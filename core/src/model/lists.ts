@@ -324,3 +324,28 @@ export const DRILL_WENT = {
   tries: 'It worked after some tries',
   failed: 'It did not work',
 } as const;
+
+/** What became of a thing on a trip. */
+export const BECAME = {
+  used: 'Used up',
+  broken: 'Broken',
+  lost: 'Lost',
+  due: 'Needs looking after',
+} as const;
+export type BecameKind = keyof typeof BECAME;
+
+/** So many things something became of on a trip, and so many of a catch, a debrief holds. */
+export const MOST_BECAME = 200;
+export const MOST_CAUGHT = 200;
+/** From where to where a catch is measured. Which one counts is what the limit’s own text says. */
+export const MEASURED = {
+  pinched: 'Nose to the tail’s tip, mouth shut, tail pinched',
+  total: 'Nose to the tail’s tip, tail as it lies',
+  fork: 'Nose to the fork of the tail',
+  jaw: 'Lower jaw to the fork of the tail',
+  shell: 'Across the shell at its widest',
+  back: 'Along the back shell',
+} as const;
+export type MeasuredKind = keyof typeof MEASURED;
+/** What a limit’s text says of one that is exactly as long. Where it says nothing it is released. */
+export const AT_LIMIT = { kept: 'May be kept', released: 'Is released' } as const;

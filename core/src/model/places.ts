@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { CatchLimit } from './catch';
 import {
   CivilDate,
   Note,
@@ -337,6 +338,9 @@ export const Water = z.strictObject({
   }),
   numbers: titled(z.array(WaterNumber).max(12).optional(), 'Others to ring about this water', {
     help: 'Harbour master, lock, firing range, a towing service, who knows the bar.',
+  }),
+  catchLimits: titled(z.array(CatchLimit).max(60).optional(), 'What may be kept here', {
+    help: 'As the local text has it, with where and when it was read. Escale knows none by itself.',
   }),
   chart: titled(Chart.optional(), 'Shore and depths', { hidden: true }),
   /** Rule packs of its jurisdictions that were switched off here, by id. */

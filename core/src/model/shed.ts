@@ -313,6 +313,7 @@ export const Boat = z.strictObject({
   photos: PhotoNotes.optional().meta({ hidden: true } satisfies FieldMeta),
   minutes: MinutesTaken.optional().meta({ hidden: true } satisfies FieldMeta),
   works: Works.optional().meta({ hidden: true } satisfies FieldMeta),
+  unlearnt: titled(z.boolean().optional(), 'Plan by what was said of her, not by her own trips'),
   papers: titled(Papers.optional(), 'Papers and number'),
   damage: titled(Note.optional(), 'Damage and quirks', { long: true }),
   hullColour: titled(z.string().max(40).optional(), 'Colour below'),

@@ -24,12 +24,10 @@ import {
   INCIDENT_KINDS,
   LIQUIDS,
   MADE_FAST,
-  CLOSE_CALL_DEEDS,
   ROLES,
   STOWAGE,
   TODAY,
   type IncidentKind,
-  type CloseCallDeed,
   type Stowage,
 } from './lists';
 
@@ -289,28 +287,6 @@ export const Trip = z.strictObject({
   status: choice('State', { planned: 'Planned', on: 'On now', done: 'Done' }),
 });
 export type Trip = z.infer<typeof Trip>;
-
-const DEEDS = Object.keys(CLOSE_CALL_DEEDS) as [CloseCallDeed, ...CloseCallDeed[]];
-
-/** A real near miss: what it was, when it began, and what came then. */
-export const CloseCall = z.strictObject({
-  incident: z.enum(INCIDENTS),
-  at: Instant,
-  deeds: z.array(z.strictObject({ what: z.enum(DEEDS), at: Instant })).max(20),
-});
-export type CloseCall = z.infer<typeof CloseCall>;
-
-export const Debrief = z.strictObject({
-  ...thing,
-  trip: ref('trip', 'Trip'),
-  on: CivilDate,
-  forgotten: titled(z.array(Text).max(30), 'Forgotten'),
-  broken: titled(z.array(Text).max(30), 'Broken or used up'),
-  note: titled(Note.optional(), 'What to remember', { long: true }),
-  /** What nearly went wrong, told as times and deeds. */
-  miss: titled(CloseCall.optional(), 'A near miss', { hidden: true }),
-});
-export type Debrief = z.infer<typeof Debrief>;
 
 /** One walk through a procedure: what was ticked when, and what was left open. */
 export const Run = z.strictObject({

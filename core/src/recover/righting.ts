@@ -86,7 +86,7 @@ export function righting(
   given: Given,
 ): Righting | undefined {
   const way = wayOf(boat.kind, given.strap);
-  const her = way === 'mast' ? onHerMast(boat, given) : way && onHerEdge(boat);
+  const her = way === 'mast' ? onHerMast(boat, given) : way && edgeOf(boat);
   if (!way || !her) return undefined;
   return turned(way, her, people, given, ON[way]);
 }
@@ -132,7 +132,7 @@ export function lifeRaft(people: Parameters<typeof righting>[1]): Righting {
 }
 const NOTHING: Given = { side: 'bow', water: 0, bag: false, strap: false };
 
-interface Her {
+export interface Her {
   need: Band;
   taken: Righting['taken'];
   at?: Fastening;
@@ -183,7 +183,8 @@ function onHerMast(boat: Boat, { side, wind = 0, water }: Given): Her | undefine
   };
 }
 
-function onHerEdge(boat: Boat): Her | undefined {
+/** What holds her on her edge, wide where her measures are guesses; undefined where they are missing. */
+export function edgeOf(boat: Boat): Her | undefined {
   const { mass, beam } = boat;
   if (mass === undefined || beam === undefined) return undefined;
   const known = (pointer: string, value: number) =>

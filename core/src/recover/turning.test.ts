@@ -23,9 +23,9 @@ import {
 
 const G = 9.80665;
 const DT = 1 / 60;
-const MIDDLE: Drawn = { need: 0.5, feet: 0.5, share: 0.5, wind: 1 };
-const EASY: Drawn = { need: 0, feet: 1, share: 1, wind: 0 };
-const HARD: Drawn = { need: 1, feet: 0, share: 0, wind: 1 };
+const MIDDLE: Drawn = { need: 0.5, feet: 0.5, share: 0.5, wind: 1, mass: 0.5 };
+const EASY: Drawn = { need: 0, feet: 1, share: 1, wind: 0, mass: 1 };
+const HARD: Drawn = { need: 1, feet: 0, share: 0, wind: 1, mass: 0 };
 const bare: Given = { side: 'bow', water: 0, bag: false, strap: false };
 const cat = aBoat({ kind: 'catamaran', length: 4.27, beam: 2.2, mass: 105, propulsion: [{ kind: 'sail' }] });
 const raft = aBoat({ kind: 'raft', length: 4.3, beam: 2, mass: 80 });
@@ -65,6 +65,18 @@ describe('what is turned, at every angle', () => {
       expect(at(EASY)).toBeCloseTo(statics.need.low, 6);
       expect(at(HARD)).toBeCloseTo(statics.need.high, 6);
     }
+  });
+  test('what is only guessed of boat and people is as wide as in the statics', () => {
+    const rough = { ...raft, basis: { '/mass': 'guessed' as const, '/beam': 'guessed' as const } };
+    const person = { ...who(80), basis: { '/mass': 'guessed' as const } };
+    const statics = righting(rough, [{ id: 'a', name: 'A', ...person }], bare)!;
+    const sharp = righting(raft, [{ id: 'a', name: 'A', ...who(80) }], bare)!;
+    expect(statics.need.high - statics.need.low).toBeGreaterThan(sharp.need.high - sharp.need.low);
+    const at = (drawn: Drawn) => taskOf(rough, [person], bare, drawn)!;
+    expect(holds(at(EASY), 0, 0)).toBeCloseTo(statics.need.low, 6);
+    expect(holds(at(HARD), 0, 0)).toBeCloseTo(statics.need.high, 6);
+    expect(at(EASY).people[0].mass).toBeCloseTo(80 * 1.15, 6);
+    expect(at(HARD).people[0].mass).toBeCloseTo(80 * 0.85, 6);
   });
   test('what one gives lies inside the statics’ band, leaning as far as its middle', () => {
     const statics = righting(kayak, [{ id: 'a', name: 'A', ...who(80) }], bare)!;

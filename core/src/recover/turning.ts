@@ -1,11 +1,12 @@
 import data from '../../data/recover/turning.json';
 import type { Boat, Person } from '../model';
 import { around, type Band } from '../numeric';
-import { edgeNeed, HAND_LEVER } from './edge';
+import { guessed } from '../verdict';
+import { HAND_LEVER } from './edge';
 import { G, leanMoment, lineAt, LEAN_END, usualHeight } from './lean';
 import { RECOVER } from './limits';
 import { holdsDown, restAngle, windMoment, type Rigged } from './mast';
-import { rigOf, wayOf, type Given, type Way } from './righting';
+import { edgeOf, rigOf, wayOf, type Given, type Way } from './righting';
 
 // A boat that is being turned upright, moment by moment: what holds her down and what her crew gives, at every angle. Where the
 // model has a band, one value of it holds for a whole try, drawn by a seed: *may* is then sometimes yes and sometimes no.
@@ -30,6 +31,8 @@ export interface Drawn {
   feet: number;
   share: number;
   wind: number;
+  /** Of weights that are only guessed. */
+  mass: number;
 }
 const within = ({ low, high }: Band, at: number) => low + at * (high - low);
 
@@ -39,6 +42,8 @@ export interface Task {
   boat: Boat;
   /** Of a catamaran. */
   rig?: Rigged;
+  /** What holds her on her edge, wide where her measures are guesses. */
+  edge?: Band;
   people: readonly { mass: number; height: number }[];
   given: Given;
   drawn: Drawn;
@@ -70,19 +75,27 @@ export interface Leaning {
  */
 export function taskOf(
   boat: Boat,
-  people: readonly Pick<Person, 'mass' | 'height'>[],
+  people: readonly Pick<Person, 'mass' | 'height' | 'basis'>[],
   given: Given,
   drawn: Drawn,
 ): Task | undefined {
   const way = wayOf(boat.kind, given.strap);
   const rig = way === 'mast' ? rigOf(boat) : undefined;
-  const on = people.flatMap(({ mass, height }) =>
-    mass === undefined ? [] : [{ mass, height: height ?? within(usualHeight(mass), 0.5) }],
-  );
+  const on = people.flatMap((person) => {
+    const { mass, height } = person;
+    if (mass === undefined) return [];
+    const weighs = guessed(person, '/mass') ? within(around(mass, MASS_OFF), drawn.mass) : mass;
+    const stated = guessed(person, '/height') ? undefined : height;
+    return [{ mass: weighs, height: stated ?? within(usualHeight(weighs), 0.5) }];
+  });
   if (!way || on.length === 0) return undefined;
-  if (way === 'mast' ? !rig : boat.mass === undefined || boat.beam === undefined) return undefined;
-  return { way, boat, people: on, given, drawn, ...(rig ? { rig } : {}) };
+  const edge = way === 'mast' ? undefined : edgeOf(boat)?.need;
+  if (!rig && !edge) return undefined;
+  return { way, boat, people: on, given, drawn, ...(rig ? { rig } : {}), ...(edge ? { edge } : {}) };
 }
+
+/** A weight that is only guessed lies within this share, as the statics have it. */
+const MASS_OFF = limit('mass-off');
 
 export const lying = ({ given }: Task): Turning => ({
   seconds: 0,
@@ -100,10 +113,9 @@ const OFF = { low: limit('rig-off'), stated: limit('rig-off-stated') };
 
 /** What holds her down at an angle; below 0 she comes by herself. */
 export function holds(task: Task, turned: number, water: number): number {
-  const { way, rig, boat, given, drawn } = task;
+  const { way, rig, edge, given, drawn } = task;
   if (way !== 'mast' || !rig) {
-    const need = edgeNeed({ low: boat.mass!, high: boat.mass! }, { low: boat.beam!, high: boat.beam! });
-    return within(need, drawn.need) * Math.cos(turned);
+    return edge ? within(edge, drawn.need) * Math.cos(turned) : 0;
   }
   const off = 'stated' in rig && rig.stated === true ? OFF.stated : OFF.low;
   const share = within(around(1, off), drawn.need);

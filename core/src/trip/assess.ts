@@ -58,11 +58,13 @@ import {
 } from '../water';
 import { contextOf, notedOf, type AssessInput, type Context } from './context';
 import { aboardFacts, asksWhoStands, placeFacts } from './facts';
-import { drillFindings } from '../logbook';
+import { drillFindings, provenFinder } from '../logbook';
 import { askedFindings } from './find-asked';
 import { ownFindings } from './find-own';
 import { missingFindings } from './findings';
+import { learntOn } from './learnt';
 import { holdOf } from './on-hold';
+import { plannedOuting } from './outing';
 import { stepFigures } from './step-figures';
 import { fitFindings } from './find-fit';
 import { farOffOn, limitFinder } from './find-limits';
@@ -103,6 +105,7 @@ export interface Prepared {
 export function prepare(input: AssessInput): Prepared {
   const context = contextOf(input);
   const fixed = standing(context);
+  fixed.findings.push(...learntOn(context, input.shed.boats));
   const { trip, zone } = context;
   const wall = zone === undefined ? undefined : wallToInstant(trip.leave.date, trip.leave.time, zone);
   const homeBy = homeByOf(context);
@@ -121,6 +124,7 @@ export function prepare(input: AssessInput): Prepared {
     asksWhoStands(parties[0].facts),
   );
   const aboutOwn = ownFindings(context);
+  const beyond = provenFinder({ ...context, debriefs: input.shed.debriefs, on: trip.leave.date });
   const gear = input.shed.gear.map(sure);
   const household = new Set(input.shed.people.map((p) => p.id));
 
@@ -177,6 +181,7 @@ export function prepare(input: AssessInput): Prepared {
       ...(stuck ? [stuckFinding(onWay, stuck)] : []),
       ...fitFindings(context, fitOf(context, schedule, schedule && far(schedule), own.world)),
       ...(schedule ? hours(schedule, stuck, figures) : [...held(undefined), ...stands({})]),
+      ...(schedule ? beyond(plannedOuting(context, own.world.facts, far(schedule))) : []),
       ...boats.flatMap((boat) => partyFindings(boat, input)),
       ...aboutOwn(leave, schedule, days, own.kit),
       ...planFindings({ ...context, gear: input.shed.gear, contacts: contactsOf(context) }, schedule),

@@ -12,13 +12,14 @@ import type {
   Trip,
   Water,
 } from '../model';
-import { civilDate } from '../earth';
+import { civilDate, wallToInstant } from '../earth';
 import { drives, fellows } from '../boat';
 import type { FiledPlan } from '../floatplan';
 import { indexCatalogue } from '../kit';
-import { doneBy, type Noted } from '../logbook';
+import { doneBy, type Lessons, type Noted } from '../logbook';
 import { armsOf, routeOf, REST_FACTOR, type Route } from '../passage';
 import { guessed, type Pace } from '../verdict';
+import { learntIn } from './learnt';
 import { blowsOver, strictest, type Crewed, type Whose } from './own-limits';
 import {
   conditionsFor,
@@ -63,6 +64,8 @@ export interface Context extends AssessInput {
   speed?: Pace;
   /** The boats that go together with who is in them, the trip's own first. */
   crewed: Crewed[];
+  /** What one’s own trips taught of them, by boat; `shed` and `boat` have it in them already. */
+  lessons: ReadonlyMap<string, Lessons>;
   /** The limits that were set for the trip itself; `trip.limits` are the strictest of these and of everyone's own. */
   ownLimits: Limits;
   /** Whose limits those of the trip are, where they are somebody's own. */
@@ -79,26 +82,30 @@ export interface Context extends AssessInput {
 export const NOBODY = 'Someone no longer in the shed';
 
 export function contextOf(input: AssessInput): Context {
-  const { shed } = input;
-  const find = <T extends { id: string }>(list: T[], id: string | undefined) =>
+  const find = <T extends { id: string }>(list: readonly T[], id: string | undefined) =>
     id === undefined ? undefined : list.find((thing) => thing.id === id);
+  const water = find(input.shed.waters, input.trip.water);
+  const launch = find(input.shed.places, input.trip.launch);
+  const told = conditionsFor(input.trip, input.conditions).forecast;
+  const forecast = told && sortForecast(told, water?.forecastAt ?? launch?.position);
+  const said = crewedOf(input.trip, find(input.shed.boats, input.trip.boat), input.shed);
+  const { lessons, boats } = learntIn(input.shed, input.trip, said, forecast, leaveOf(input.trip, water));
+  const shed: Shed = { ...input.shed, boats: [...boats] };
   const boat = find(shed.boats, input.trip.boat);
   const all = crewedOf(input.trip, boat, shed);
   const { limits, whose } = strictest(input.trip, all);
   const trip = { ...input.trip, limits };
-  const water = find(shed.waters, trip.water);
-  const launch = find(shed.places, trip.launch);
   const back = trip.return === undefined ? launch : find(shed.places, trip.return);
   const halts = trip.halts.map((halt) => find(shed.places, halt.place));
-  const speed = speedOf(trip, boat, all);
-  const told = conditionsFor(trip, input.conditions).forecast;
-  const forecast = told && sortForecast(told, water?.forecastAt ?? launch?.position);
+  const speed = speedOf(trip, boat, all, lessons);
   const tide = water?.tide && tideOf(water.tide);
   const stream = streamOf(water, tide);
   return {
     ...input,
+    shed,
     trip,
     crewed: all,
+    lessons,
     ownLimits: input.trip.limits,
     blowsOver: blowsOver(trip, input.trip.limits, all),
     whose,
@@ -132,17 +139,33 @@ function crewedOf(trip: Trip, boat: Boat | undefined, { boats, people }: Shed): 
     .map((fellow) => ({ boat: fellow.boat, people: people.filter(({ id }) => fellow.people.includes(id)) }));
 }
 
-/** The speed of the day as stated; otherwise that of the slowest boat, and in a boat that arms move of the slowest of her people. */
-function speedOf(trip: Trip, boat: Boat | undefined, all: Crewed[]): Context['speed'] {
-  if (trip.speed !== undefined) return { value: trip.speed, guessed: guessed(trip, '/speed') };
-  if (boat?.propulsion[0]?.cruise === undefined) return undefined;
-  return all.flatMap(pacesOf).reduce((slow, s) => (s.value < slow.value ? s : slow));
+/** The instant of leaving that the trip names, where there is one. */
+function leaveOf({ leave }: Trip, water: Water | undefined): number | undefined {
+  const wall = water && wallToInstant(leave.date, leave.time, water.zone);
+  return wall && !('gap' in wall) ? wall.at : undefined;
 }
 
-function pacesOf({ boat, people }: Crewed): Pace[] {
+/**
+ * The speed of the day as stated; otherwise that of the slowest boat, and in a boat that arms move of the slowest of her people,
+ * unless their own trips in her tell how fast they are.
+ */
+function speedOf(
+  trip: Trip,
+  boat: Boat | undefined,
+  all: Crewed[],
+  lessons: Context['lessons'],
+): Context['speed'] {
+  if (trip.speed !== undefined) return { value: trip.speed, guessed: guessed(trip, '/speed') };
+  if (boat?.propulsion[0]?.cruise === undefined) return undefined;
+  const paces = all.flatMap((crewed) => pacesOf(crewed, lessons.get(crewed.boat.id)?.speed !== undefined));
+  return paces.reduce((slow, s) => (s.value < slow.value ? s : slow));
+}
+
+function pacesOf({ boat, people }: Crewed, learnt: boolean): Pace[] {
   const cruise = boat.propulsion[0]?.cruise;
   const own = cruise === undefined ? [] : [{ value: cruise, guessed: guessed(boat, '/propulsion/0/cruise') }];
-  return [...own, ...(drives(boat).human ? people.flatMap((person) => ownPace(person, boat) ?? []) : [])];
+  const each = drives(boat).human && !learnt ? people.flatMap((person) => ownPace(person, boat) ?? []) : [];
+  return [...own, ...each];
 }
 
 /** What somebody makes in such a boat, where that was said. */

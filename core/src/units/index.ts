@@ -19,6 +19,7 @@ export type Quantity =
   | 'energy'
   | 'angle'
   | 'shortLength'
+  | 'catchLength'
   | 'power'
   | 'bearing'
   | 'force'
@@ -82,6 +83,8 @@ const UNITS: Record<Quantity, Record<UnitSystem, Unit>> = {
   energy: both({ symbol: 'Wh', size: 3600, digits: 0 }),
   angle: both({ symbol: '°', size: Math.PI / 180, digits: 1 }),
   shortLength: { metric: { symbol: 'cm', size: 0.01, digits: 0 }, us: { symbol: 'in', size: INCH, digits: 1 } },
+  /** Of a fish, whose fate hangs on a millimetre. */
+  catchLength: { metric: { symbol: 'cm', size: 0.01, digits: 1 }, us: { symbol: 'in', size: INCH, digits: 2 } },
   power: { metric: { symbol: 'kW', size: 1000, digits: 1 }, us: { symbol: 'hp', size: HORSEPOWER, digits: 1 } },
   bearing: both(plain('°')),
   force: { metric: plain('N'), us: { symbol: 'lbf', size: POUND_FORCE, digits: 1 } },
@@ -157,7 +160,7 @@ const MEASURES: Record<string, string> = {
   years: 'age',
   days: 'days',
 };
-const LENGTHS: ReadonlySet<string> = new Set(['length', 'height', 'distance', 'shortLength']);
+const LENGTHS: ReadonlySet<string> = new Set(['length', 'height', 'distance', 'shortLength', 'catchLength']);
 
 /** May a quantity be written in this unit? */
 export const measures = (unit: string, quantity: Quantity): boolean =>

@@ -46,6 +46,7 @@ const OF: Partial<Record<Quantity, readonly string[]>> = {
   length: ['m', 'cm', 'ft', 'in'],
   height: ['m', 'cm', 'ft', 'in'],
   shortLength: ['m', 'cm', 'ft', 'in'],
+  catchLength: ['m', 'cm', 'ft', 'in'],
   distance: ['nm', 'm'],
   mass: ['kg', 'lb'],
   speed: ['kn', 'm/s'],

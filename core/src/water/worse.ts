@@ -6,7 +6,7 @@ import { WATER } from './limits';
 type Hour = Forecast['hours'][number];
 
 /** Wind of a force that need not be whole, m/s: v = 0.836·B^1.5, source `beaufort`. */
-const windOf = (force: number) => 0.836 * force ** 1.5;
+export const windOf = (force: number) => 0.836 * force ** 1.5;
 /** The force of a wind, m/s: the inverse. @example forceOf(8) // 4.5 */
 export const forceOf = (wind: number) => (wind / 0.836) ** (2 / 3);
 

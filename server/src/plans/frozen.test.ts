@@ -43,6 +43,32 @@ describe('what a filing freezes', () => {
     expect(theirs.some(({ who, wrong }) => who.length > 1 && wrong !== undefined)).toBe(true);
     for (const drill of drills) expect([drill.who, drill.wrong]).toEqual([[skipper], undefined]);
   });
+  test('of debriefs what later plans go by, and nobody’s words, catch, praise or track', () => {
+    const { trips, shed } = demoBundle(NOW);
+    const skipper = trips[0].crew[0].person;
+    const stranger = shed.people.find(({ id }) => id !== skipper)!.id;
+    const debriefs = shed.debriefs.map((debrief) => ({
+      ...debrief,
+      who: [skipper, stranger],
+      well: [stranger],
+      note: 'secret',
+      miss: { incident: 'capsized' as const, at: '2026-05-01T08:00:00Z', deeds: [] },
+      caught: { [skipper]: { species: 'secret', kept: true } },
+      things: { [skipper]: { became: 'lost' as const, of: 1, was: { count: 1, state: 'ready' } } },
+      parts: ['secret'],
+      track: {
+        from: '2026-05-01T08:00:00Z',
+        until: '2026-05-01T09:00:00Z',
+        metres: 1,
+        moving: 1,
+        line: 'secret',
+      },
+    }));
+    const frozen = frozenShed(trips[0], { ...shed, debriefs }).debriefs;
+    expect(JSON.stringify(frozen)).not.toMatch(/secret|capsized|lost/);
+    for (const { who, well } of frozen) expect([who, well]).toEqual([[skipper], undefined]);
+    expect(frozen.map(({ met }) => met)).toEqual(shed.debriefs.map(({ met }) => met));
+  });
   test.each(demoBundle(NOW).trips.map((trip) => [trip.title, trip] as const))(
     '%s: reckoned again from it, the same is found',
     (_, trip) => {

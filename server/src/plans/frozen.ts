@@ -1,4 +1,4 @@
-import type { Shed, Trip } from '@escale/core/model';
+import type { Debrief, Shed, Trip } from '@escale/core/model';
 
 /**
  * What of a shed a filed plan keeps: all that its assessment was reckoned from, and nothing of anybody who has no part in it. Of
@@ -20,7 +20,7 @@ export function frozenShed(trip: Trip, shed: Shed): Shed {
     boats: shed.boats.filter((b) => boats.has(b.id)),
     waters: water ? [water] : [],
     places: shed.places.filter((p) => named.has(p.id) || (water && p.water === water.id)),
-    debriefs: shed.debriefs.map(({ note: _note, ...debrief }) => debrief),
+    debriefs: shed.debriefs.map((debrief) => learntFrom(debrief, aboard)),
     runs: shed.runs.filter((run) => run.trip === trip.id),
     drills: shed.drills.flatMap(({ wrong: _wrong, ...drill }) => {
       const who = drill.who.filter((person) => aboard.has(person));
@@ -28,5 +28,23 @@ export function frozenShed(trip: Trip, shed: Shed): Shed {
     }),
   };
 }
+/** Of a debrief what later plans go by: what was forgotten, how it was, and that those aboard were there. */
+function learntFrom(debrief: Debrief, aboard: ReadonlySet<string>): Debrief {
+  const {
+    note: _note,
+    miss: _miss,
+    caught: _caught,
+    well: _well,
+    things: _things,
+    parts: _parts,
+    track: _track,
+    left: _left,
+    home: _home,
+    who,
+    ...kept
+  } = debrief;
+  return { ...kept, ...(who ? { who: who.filter((person) => aboard.has(person)) } : {}) };
+}
+
 /** In the place of the name of somebody who is not aboard. */
 export const NOT_ABOARD = 'not aboard';

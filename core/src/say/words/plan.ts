@@ -78,6 +78,7 @@ export const PLAN_WORDS = {
   'forgot.title': 'Forgotten before: {what}',
   'forgot.why':
     'You noted it after your trip on {on:date}. Tick it on the packing list when you hold it in your hand.',
+  'forgot.often': 'It was forgotten {n#time|times} so far, {here:count} of them with this boat.',
   'forgot.mend': 'Open the packing list',
   'forgot.set': 'You hold it: {what}.',
   'sheet.boat.marked': '{kind}, marked {marks}',

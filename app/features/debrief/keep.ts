@@ -1,0 +1,15 @@
+import type { Patch } from '@escale/core/model';
+import { change } from '../../data/outbox';
+import type { Held } from '../../data/things';
+import { DEBRIEF } from './words';
+
+/** What every part of the debrief gets. */
+export interface OfDebrief {
+  held: Held<'debrief'>;
+}
+
+/** Only what was touched is changed: two that are quick after each other both count. */
+export const keep = (held: Held<'debrief'>, ...patch: Patch[]) => void change(held, patch, DEBRIEF.said);
+
+export const set = (pointer: string, value: unknown): Patch =>
+  value === undefined ? { op: 'unset', pointer } : { op: 'set', pointer, value };

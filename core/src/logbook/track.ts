@@ -1,0 +1,83 @@
+import { civilDate, distance, type LatLon } from '../earth';
+import { lineOf } from '../chart';
+import { wayOf } from '../formats/drawing';
+import { readTimes, type TimedPoint } from '../formats/gpx';
+import type { Track } from '../model';
+import { MS } from '../units';
+import { LOGBOOK } from './limits';
+
+// A recorded track, read, measured and thinned: how far it led, for how long it moved.
+
+const MOVES = LOGBOOK.limit('track-moving'),
+  SLIP = LOGBOOK.limit('track-most'),
+  GAP = LOGBOOK.limit('track-gap') * MS.second;
+
+/** Points that a kept track has at most: a debrief stays small, and a bend of a few metres is no news. */
+const MOST_POINTS = 150;
+
+/** What came of a file. `another`: a sound track, of other days than was asked for. */
+export type ReadTrack =
+  | { is: 'read'; track: Track }
+  | { is: 'another'; from: string; until: string }
+  | { is: 'refused'; fault: string }
+  | { is: 'empty' };
+
+/**
+ * A track out of a GPX file, for a trip on these days.
+ * @param days the first and the last civil date of the trip, in its zone
+ */
+export function readTrack(text: string, days: readonly [string, string], zone: string): ReadTrack {
+  const points = readTimes(text);
+  if (typeof points === 'string') return { is: 'refused', fault: points };
+  if (points.length < 2) return { is: 'empty' };
+  const mine = points.filter(({ at }) => {
+    const day = civilDate(at, zone);
+    return day >= days[0] && day <= days[1];
+  });
+  if (mine.length < 2)
+    return {
+      is: 'another',
+      from: civilDate(points[0].at, zone),
+      until: civilDate(points[points.length - 1].at, zone),
+    };
+  return { is: 'read', track: trackOf(mine) };
+}
+
+/**
+ * The sums of a track: its way over the ellipsoid, and the time in which it moved.
+ * @param all in the order of time, two or more
+ */
+export function trackOf(all: readonly TimedPoint[]): Track {
+  // Of a first point from which the second is out of reach, and the third is not out of reach of the second, the first is the slip.
+  const points = all.length > 2 && isSlip(all[0], all[1]) && !isSlip(all[1], all[2]) ? all.slice(1) : all;
+  let [metres, moving] = [0, 0];
+  const kept: LatLon[] = [points[0].position];
+  let last = points[0];
+  for (const point of points.slice(1)) {
+    const { ms, way, speed } = stretch(last, point);
+    if (isSlip(last, point)) continue;
+    metres += way;
+    if (speed >= MOVES && ms <= GAP) moving += ms / MS.second;
+    kept.push(point.position);
+    last = point;
+  }
+  return {
+    from: new Date(points[0].at).toISOString(),
+    until: new Date(last.at).toISOString(),
+    metres,
+    moving,
+    line: lineOf(wayOf(kept, MOST_POINTS)),
+  };
+}
+
+/** From one point to the next: milliseconds, metres, m/s. */
+function stretch(a: TimedPoint, b: TimedPoint): { ms: number; way: number; speed: number } {
+  const ms = b.at - a.at;
+  const way = distance(a.position, b.position).metres;
+  return { ms, way, speed: ms > 0 ? way / (ms / MS.second) : Infinity };
+}
+
+const isSlip = (a: TimedPoint, b: TimedPoint): boolean => {
+  const { way, speed } = stretch(a, b);
+  return way > 0 && speed > SLIP;
+};
