@@ -349,3 +349,13 @@ export const MEASURED = {
 export type MeasuredKind = keyof typeof MEASURED;
 /** What a limit’s text says of one that is exactly as long. Where it says nothing it is released. */
 export const AT_LIMIT = { kept: 'May be kept', released: 'Is released' } as const;
+
+/** Least and most that somebody’s own limit may be, in SI. */
+export const LIMIT_RANGES = {
+  wind: [0, 40],
+  gust: [0, 60],
+  waterTemperature: [-2, 35],
+  waves: [0, 10],
+  off: [20, 100_000],
+  hours: [600, 1_209_600],
+} as const;

@@ -1,7 +1,9 @@
 import { colder, farther, forceEnds, standsTo, windier, AXES } from '../logbook/envelope';
 import type { Axis, Outing, Stands } from '../logbook/envelope';
 import { recordsOf, type OnRecord } from '../logbook/find-proven';
-import { Limits, type Place, type Trip } from '../model';
+import type { Limits, Place, Trip } from '../model';
+import { LIMIT_RANGES } from '../model/lists';
+import { distance } from '../earth';
 import { prepare } from './assess';
 import { contextOf, type AssessInput } from './context';
 import { farOffOn } from './find-limits';
@@ -91,8 +93,7 @@ function placeWithin(input: AssessInput, planned: Outing, most: number | undefin
   const { trip, shed } = input;
   const launch = shed.places.find(({ id }) => id === trip.launch);
   if (!launch) return { nowhere: true };
-  const off = ({ position }: Place) =>
-    Math.hypot(position.lat - launch.position.lat, position.lon - launch.position.lon);
+  const off = ({ position }: Place) => distance(launch.position, position).metres;
   const minutes = trip.halts[0]?.minutes ?? 0;
   const found = shed.places
     .filter(({ id, kind, water }) => id !== launch.id && water === trip.water && GOALS.has(kind))
@@ -147,6 +148,6 @@ export function stoneTrip(
 
 /** A limit as far as a trip can hold it. */
 function inRange(name: keyof Stone['limits'], limit: number): number {
-  const { minValue, maxValue } = Limits.shape[name].unwrap();
-  return Math.min(maxValue ?? limit, Math.max(minValue ?? limit, limit));
+  const [least, most] = LIMIT_RANGES[name];
+  return Math.min(most, Math.max(least, limit));
 }
