@@ -66,10 +66,16 @@ export function readTimes(text: string): TimedPoint[] | string {
     .flatMap((part) => children(part, 'trkpt'))
     .flatMap((element): TimedPoint[] => {
       const position = positionFrom(element.getAttribute('lat'), element.getAttribute('lon'));
-      const at = Date.parse(textOf(element, 'time') ?? '');
+      const at = instantOf(textOf(element, 'time') ?? '');
       return position && Number.isFinite(at) ? [{ position, at }] : [];
     })
     .sort((a, b) => a.at - b.at);
+}
+
+/** An instant of XML Schema, epoch ms: without a zone it is UTC, as GPX has it, and not the zone of this device. */
+function instantOf(text: string): number {
+  const found = /^(\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d(?:\.\d+)?)(Z|[+-]\d\d:\d\d)?$/.exec(text.trim());
+  return found ? Date.parse(`${found[1]}${found[2] ?? 'Z'}`) : NaN;
 }
 
 const refused = (fault: string): DrawingResult => ({ ok: false, faults: [fault] });

@@ -79,18 +79,20 @@ describe('the logbook', () => {
     expect(groupedBy(all, 'water')).toEqual([{ name: 'Tern Sound', sums: sumsOf(all) }]);
   });
   test('as a table another reader takes: a row a trip, no cell a formula', () => {
-    const odd = debrief(b, '2026-05-03', { forgotten: ['=1+1', 'a, "b"'] });
+    const odd = debrief(b, '2026-05-03', { forgotten: ['=1+1', 'a, "b"'], met: { waterTemperature: -1.5 } });
     const { data } = Papa.parse<Record<string, string>>(logbookTable(books([told, odd], [a])), {
       header: true,
     });
     expect(data).toHaveLength(2);
     expect(data[0].forgotten).toBe('\'=1+1; a, "b"');
+    // Below zero it stays a number.
+    expect(data[0]['water (°C)']).toBe('-1.5');
     expect(data[1]).toMatchObject({
       date: '2026-05-01',
       trip: 'A',
-      'out (h)': '2.50',
-      'way (nm)': '2.00',
-      'speed (kn)': '2.00',
+      'out (h)': '2.5',
+      'way (nm)': '2',
+      'speed (kn)': '2',
       'wind (kn)': '7.8',
       'water (°C)': '',
       dark: '',

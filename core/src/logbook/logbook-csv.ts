@@ -2,8 +2,9 @@ import Papa from 'papaparse';
 import { HOUR, KNOT, MINUTE, NAUTICAL_MILE } from '../units';
 import type { Entry } from './entries';
 
+/** A number, not its text: below zero that would be taken for a formula. */
 const figure = (value: number | undefined, per: number, digits: number) =>
-  value === undefined ? '' : (value / per).toFixed(digits);
+  value === undefined ? '' : Number((value / per).toFixed(digits));
 const whether = (value: boolean | undefined) => (value === undefined ? '' : value ? 'yes' : 'no');
 const instant = (at: number | undefined) => (at === undefined ? '' : new Date(at).toISOString());
 

@@ -41,7 +41,7 @@ describe('a recorded track', () => {
     expect(read.track.from).toBe('2026-05-12T07:00:00.000Z');
     expect(Track.safeParse(read.track).success).toBe(true);
   });
-  test('a leap of the receiver is left out, a silence counts its way and not its time', () => {
+  test('a leap of the receiver is left out; a silence counts with its time, or not at all', () => {
     const at = (lat: number, minute: number) => ({ position: spot(lat), at: START + minute * 60_000 });
     const still = trackOf([at(41, 0), at(43, 1), at(41.002, 2)]);
     expect(still.metres).toBeCloseTo(distance(spot(41), spot(41.002)).metres, 6);
@@ -50,10 +50,34 @@ describe('a recorded track', () => {
     expect(wild.metres).toBeCloseTo(still.metres, 6);
     expect(wild.from).toBe('2026-05-12T07:01:00.000Z');
     const gap = trackOf([at(41, 0), at(41.02, 16)]);
-    expect(gap.moving).toBe(0);
-    expect(gap.metres).toBeGreaterThan(2000);
-    expect(trackOf([at(41, 0), at(41.00001, 10)]).moving).toBe(0);
+    expect(gap.moving).toBe(960);
+    expect(gap.metres).toBeCloseTo(distance(spot(41), spot(41.02)).metres, 6);
+    // A drift of a metre in ten minutes, or a mile in four hours of silence, is neither way nor time.
+    for (const rest of [trackOf([at(41, 0), at(41.00001, 10)]), trackOf([at(41, 0), at(41.0167, 240)])])
+      expect(rest).toMatchObject({ metres: 0, moving: 0 });
     expect((0.5 * KNOT).toFixed(3)).toBe('0.257');
+  });
+  test('at anchor a receiver that wanders each second adds neither way nor time', () => {
+    const second = (lat: number, s: number) => ({ position: spot(lat), at: START + s * 1000 });
+    // Ten minutes at 2.5 m/s, an hour within two metres, ten minutes back.
+    const step = 2.5 / 111_000;
+    const out = Array.from({ length: 601 }, (_, s) => second(41 + s * step, s));
+    const far = 41 + 600 * step;
+    const lying = Array.from({ length: 3600 }, (_, s) => second(far + ((s * 7) % 5) * 4e-6, 601 + s));
+    const back = Array.from({ length: 601 }, (_, s) => second(far - s * step, 4201 + s));
+    const { metres, moving } = trackOf([...out, ...lying, ...back]);
+    expect(Math.abs(moving - 1200)).toBeLessThanOrEqual(20);
+    expect(Math.abs(metres / moving - 2.5)).toBeLessThan(0.05);
+    expect(Math.abs(metres - 3000)).toBeLessThan(60);
+  });
+  test('a time without a zone is UTC, as the format says; what is no time is left out', () => {
+    const bare = gpx([
+      [41, 0],
+      [41.01, 10],
+    ]);
+    const noZone = readTrack(bare.replaceAll('.000Z', ''), DAY, 'UTC');
+    expect(noZone).toEqual(readTrack(bare, DAY, 'UTC'));
+    expect(readTrack(bare.replaceAll('2026-05-12T', 'May 12 2026 '), DAY, 'UTC')).toEqual({ is: 'empty' });
   });
   test('of another day, empty, torn, or no GPX: each says so', () => {
     expect(

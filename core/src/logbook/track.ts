@@ -10,7 +10,7 @@ import { LOGBOOK } from './limits';
 
 const MOVES = LOGBOOK.limit('track-moving'),
   SLIP = LOGBOOK.limit('track-most'),
-  GAP = LOGBOOK.limit('track-gap') * MS.second;
+  WINDOW = LOGBOOK.limit('track-window') * MS.second;
 
 /** Points that a kept track has at most: a debrief stays small, and a bend of a few metres is no news. */
 const MOST_POINTS = 150;
@@ -44,23 +44,34 @@ export function readTrack(text: string, days: readonly [string, string], zone: s
 }
 
 /**
- * The sums of a track: its way over the ellipsoid, and the time in which it moved.
+ * The sums of a track. It is cut into stretches of a window or longer; one that led away fast enough counts whole, with its way over
+ * the ellipsoid and its time, any other not at all, so that way over time is a speed. How one moved within a silence is not known: it
+ * counts like any stretch, and makes the speed slower, never faster.
  * @param all in the order of time, two or more
  */
 export function trackOf(all: readonly TimedPoint[]): Track {
   // Of a first point from which the second is out of reach, and the third is not out of reach of the second, the first is the slip.
   const points = all.length > 2 && isSlip(all[0], all[1]) && !isSlip(all[1], all[2]) ? all.slice(1) : all;
-  let [metres, moving] = [0, 0];
+  let [metres, moving, way] = [0, 0, 0];
   const kept: LatLon[] = [points[0].position];
-  let last = points[0];
+  let [begins, last] = [points[0], points[0]];
+  const close = () => {
+    const { ms, speed } = stretch(begins, last);
+    if (ms > 0 && speed >= MOVES) {
+      metres += way;
+      moving += ms / MS.second;
+    }
+    begins = last;
+    way = 0;
+  };
   for (const point of points.slice(1)) {
-    const { ms, way, speed } = stretch(last, point);
     if (isSlip(last, point)) continue;
-    metres += way;
-    if (speed >= MOVES && ms <= GAP) moving += ms / MS.second;
+    way += stretch(last, point).way;
     kept.push(point.position);
     last = point;
+    if (last.at - begins.at >= WINDOW) close();
   }
+  close();
   return {
     from: new Date(points[0].at).toISOString(),
     until: new Date(last.at).toISOString(),
