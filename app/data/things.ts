@@ -115,15 +115,15 @@ export function heldOf(queue: Queued[], done: readonly string[]): Set<number> {
 
 function done(held: Held | undefined, { type, thing, schema = FIRST, deed }: Command): Held | undefined {
   if (deed.kind === 'create')
-    return (
-      held ?? {
-        id: thing,
-        type,
-        version: 1,
-        deleted: false,
-        doc: evolve(type, deed.doc, schema) as ThingOf<ThingType>,
-      }
-    );
+    return held && !held.deleted
+      ? held
+      : {
+          id: thing,
+          type,
+          version: (held?.version ?? 0) + 1,
+          deleted: false,
+          doc: evolve(type, deed.doc, schema) as ThingOf<ThingType>,
+        };
   if (!held) return undefined;
   if (deed.kind === 'patch')
     return {

@@ -91,7 +91,13 @@ export function fakeServer() {
   }));
   const done = ({ thing: id, type, deed }: Command) => {
     const held = things.find((h) => h.id === id);
-    if (deed.kind === 'create')
+    if (deed.kind === 'create' && held)
+      Object.assign(held, {
+        doc: held.deleted ? deed.doc : held.doc,
+        deleted: false,
+        version: held.version + 1,
+      });
+    else if (deed.kind === 'create')
       things.push({ id, type, version: 1, deleted: false, doc: deed.doc } as unknown as Held);
     else if (held && deed.kind === 'patch')
       Object.assign(held, { doc: applyPatch(held.doc, deed.patch), version: held.version + 1 });

@@ -2,7 +2,7 @@ import { holesOf, hullOf, leak, spaceOf, type Leak, type Relief, type Weight } f
 
 import type { DrawingResult } from '@escale/core/formats/drawing';
 import type { Table } from '@escale/core/formats/table';
-import type { ReadTrack } from '@escale/core/logbook/track';
+import type { Hours, ReadTrack } from '@escale/core/logbook/track';
 import { CATALOGUE } from '@escale/core/kit';
 import type { LatLon } from '@escale/core/earth';
 import type { Boat, CloseCall, Schedule } from '@escale/core/model';
@@ -106,7 +106,10 @@ export interface Jobs {
   /** Points, ways and areas out of a file’s text. */
   drawing: { input: { text: string }; part: DrawingResult };
   /** A recorded track out of a file’s text, for a trip on these days of a zone. */
-  track: { input: { text: string; days: readonly [string, string]; zone: string }; part: ReadTrack };
+  track: {
+    input: { text: string; days: readonly [string, string]; zone: string; hours: Hours };
+    part: ReadTrack;
+  };
 }
 export type JobName = keyof Jobs;
 

@@ -17,7 +17,7 @@ export const READING: { [N in 'table' | 'drawing' | 'track']: Working<N> } = {
     const part = read.ok ? { ok: true as const, drawing: lightened(read.drawing) } : read;
     yield { done: 1, of: 1, part };
   },
-  *track({ text, days, zone }) {
-    yield { done: 1, of: 1, part: readTrack(text, days, zone) };
+  *track({ text, days, zone, hours }) {
+    yield { done: 1, of: 1, part: readTrack(text, days, zone, hours) };
   },
 };

@@ -1,8 +1,9 @@
 import { civilDate } from '@escale/core/earth';
+import { debriefIdOf } from '@escale/core/logbook/debrief-id';
 import type { Debrief, PlanView } from '@escale/core/model';
 import { MS } from '@escale/core/units';
 import { useKind, useNow } from '../../data/hooks';
-import { create, newId } from '../../data/outbox';
+import { create } from '../../data/outbox';
 import { useTrip } from '../trip/use-trip';
 import { DEBRIEF } from './words';
 
@@ -28,7 +29,7 @@ export function useDebrief() {
   /** @param whole who went, in what and when as the plan has it: only where they are told that it is kept so */
   const begin = (whole: boolean) => {
     const doc: Debrief = {
-      id: newId(),
+      id: debriefIdOf(trip.id),
       trip: trip.id,
       // The day it is about, not the one on which it is told.
       on: trip.leave.date < today ? trip.leave.date : today,

@@ -8,9 +8,11 @@ import { Check } from '../../ui/mark';
 import { TextLink } from '../../ui/press';
 import { T } from '../../ui/text';
 import { withProcedures } from '../../data/procedures';
+import { remove, restore } from '../../data/outbox';
 import { envelopeHref, sectionHref } from '../../data/where';
 import { ThingForm } from '../forms/thing-form';
 import { Looks } from '../go/looks';
+import { useUndo } from '../mishap/undo';
 import { useTrip } from '../trip/use-trip';
 import { AsItWas } from './as-it-was';
 import { useDebrief } from './begun';
@@ -78,6 +80,21 @@ function Told({ held }: OfDebrief) {
       <TextLink href={sectionHref(trip.id, 'home/after')}>{DEBRIEF.after}</TextLink>
       <TextLink href="/practice/logbook">{DEBRIEF.logbook}</TextLink>
       <TextLink href={envelopeHref()}>{DEBRIEF.envelope}</TextLink>
+      <TakeAway held={held} />
+    </View>
+  );
+}
+
+function TakeAway({ held }: OfDebrief) {
+  const undo = useUndo();
+  const drop = () => {
+    void remove(held, DEBRIEF.removed);
+    undo(DEBRIEF.removed, () => restore(held, DEBRIEF.putBack));
+  };
+  return (
+    <View style={{ gap: 6, paddingTop: 24 }}>
+      <T as="soft">{DEBRIEF.removeNote}</T>
+      <Button onPress={drop}>{DEBRIEF.remove}</Button>
     </View>
   );
 }

@@ -41,6 +41,17 @@ describe('the debrief', () => {
     expect((await screen.findByRole('alert')).textContent).toMatch(/^Ashore before you left/);
   });
 
+  test('taken away it can be begun again, under the same id on every phone', async () => {
+    await begin();
+    const { id } = debrief()!;
+    await user.click(await screen.findByRole('button', { name: 'It was so: Left' }));
+    await user.click(screen.getByRole('button', { name: 'Take the debrief away' }));
+    await user.click(await screen.findByRole('button', { name: 'Begin' }));
+    await waitFor(() => expect(debrief()).toMatchObject({ id, forgotten: [] }));
+    await waitFor(() => expect(debrief()?.left).toBeUndefined());
+    expect(await screen.findByRole('button', { name: 'Take the debrief away' })).toBeTruthy();
+  });
+
   test('as it was: plan and forecast in one tap, one figure drawn, one taken back', async () => {
     await begin();
     await user.click(await screen.findByRole('button', { name: 'It was so: Left' }));

@@ -6,6 +6,7 @@ import { civilDate } from '@escale/core/earth';
 import type { ReadTrack } from '@escale/core/logbook/track';
 import { besidePlan, flatOf } from '@escale/core/logbook/way-gone';
 import type { Patch, Track } from '@escale/core/model';
+import type { Says } from '@escale/core/say';
 import { Button, Row } from '../../ui/button';
 import { T } from '../../ui/text';
 import { usePalette } from '../../ui/theme';
@@ -21,21 +22,16 @@ export function TrackView({ held }: OfDebrief) {
   const [said, setSaid] = useState<string>();
   const [busy, setBusy] = useState(false);
   const { track, left, home } = held.doc;
+  const hours = { left: instantOf(left), home: instantOf(home) };
   const days = (): [string, string] => {
-    const last = home === undefined ? assessment.schedule?.home : Date.parse(home);
-    const from = left === undefined ? trip.leave.date : civilDate(Date.parse(left), reader.zone);
+    const last = hours.home ?? assessment.schedule?.home;
+    const from = hours.left === undefined ? trip.leave.date : civilDate(hours.left, reader.zone);
     const until = last === undefined ? from : civilDate(last, reader.zone);
     return [from, until < from ? from : until];
   };
   const took = (read: ReadTrack) => {
-    if (read.is === 'read') return keep(held, ...fromTrack(read.track, left, home));
-    setSaid(
-      read.is === 'empty'
-        ? TRACK.empty
-        : read.is === 'another'
-          ? says(TRACK.another, { from: read.from, until: read.until })
-          : says(TRACK.refused, { fault: read.fault }),
-    );
+    if (read.is === 'read') keep(held, ...fromTrack(read.track, left, home));
+    else setSaid(faultOf(read, says));
   };
   const bring = async () => {
     setSaid(undefined);
@@ -45,7 +41,7 @@ export function TrackView({ held }: OfDebrief) {
     setBusy(true);
     try {
       const text = await file.text();
-      await run('track', { text, days: days(), zone: reader.zone }, ({ part }) => {
+      await run('track', { text, days: days(), zone: reader.zone, hours }, ({ part }) => {
         if (part) took(part);
       });
     } catch {
@@ -65,6 +61,16 @@ export function TrackView({ held }: OfDebrief) {
       {said === undefined ? null : <T role="alert">{said}</T>}
     </View>
   );
+}
+
+const instantOf = (iso: string | undefined) => (iso === undefined ? undefined : Date.parse(iso));
+
+/** Why a file gave no track. */
+function faultOf(read: Exclude<ReadTrack, { is: 'read' }>, says: Says): string {
+  if (read.is === 'empty') return TRACK.empty;
+  if (read.is === 'refused') return says(TRACK.refused, { fault: read.fault });
+  if (read.is === 'another') return says(TRACK.another, { from: read.from, until: read.until });
+  return says(TRACK.outside, { from: read.from, until: read.until });
 }
 
 /** A track says how far and for how long; when one left and was ashore, only where nobody said. */

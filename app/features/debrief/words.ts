@@ -8,6 +8,10 @@ export const DEBRIEF = {
   lead: 'Each tap is kept. What you leave out is not known, and nothing is made of it.',
   said: 'the debrief',
   unsaid: 'not said',
+  remove: 'Take the debrief away',
+  removeNote: 'Nothing is learnt of it then. What became of things stays as it stands in the shed.',
+  removed: 'The debrief was taken away.',
+  putBack: 'The debrief is back.',
   who: 'Who went, and in what',
   whoSaid: '{who:list}, in {boat}',
   whoLacks: 'Without a boat and people nothing is learnt of this trip.',
@@ -78,6 +82,8 @@ export const TRACK = {
   attach: 'Attach a track (GPX)',
   another:
     'This track is from {from:date} to {until:date}, and this trip is not. Nothing was changed: choose the track of this day.',
+  outside:
+    'This track was recorded from {from:clock} to {until:clock}, and not between the hours at which you left and were ashore. Nothing was changed.',
   empty: 'No points with times are in this file. A route or a track without times can’t be measured.',
   refused: '{fault} Nothing was changed.',
   lost: 'The file could not be read. Nothing was changed.',

@@ -70,6 +70,29 @@ describe('a recorded track', () => {
     expect(Math.abs(metres / moving - 2.5)).toBeLessThan(0.05);
     expect(Math.abs(metres - 3000)).toBeLessThan(60);
   });
+  test('of a receiver that ran on the road too, what lies between the hours that were told counts', () => {
+    const minute = (m: number) => START + m * 60_000;
+    // Twenty minutes of road at 65 kn, then an hour of water at 3.6 kn.
+    const road = gpx([
+      [40.6, 0],
+      [41, 20],
+      [41.03, 50],
+      [41.06, 80],
+    ]);
+    const all = readTrack(road, DAY, 'UTC');
+    const water = readTrack(road, DAY, 'UTC', { left: minute(20), home: minute(90) });
+    if (all.is !== 'read' || water.is !== 'read') throw new Error('both are read');
+    expect(water.track.metres).toBeCloseTo(distance(spot(41), spot(41.06)).metres, 6);
+    expect(water.track.moving).toBe(3600);
+    expect(all.track.metres).toBeGreaterThan(7 * water.track.metres);
+    expect(readTrack(road, DAY, 'UTC', { left: minute(200) })).toEqual({
+      is: 'outside',
+      from: minute(0),
+      until: minute(80),
+    });
+    // Hours the wrong way round hold nothing.
+    expect(readTrack(road, DAY, 'UTC', { left: minute(80), home: minute(20) }).is).toBe('outside');
+  });
   test('a time without a zone is UTC, as the format says; what is no time is left out', () => {
     const bare = gpx([
       [41, 0],

@@ -15,18 +15,31 @@ const MOVES = LOGBOOK.limit('track-moving'),
 /** Points that a kept track has at most: a debrief stays small, and a bend of a few metres is no news. */
 const MOST_POINTS = 150;
 
-/** What came of a file. `another`: a sound track, of other days than was asked for. */
+/** What came of a file. `another`: a sound track, of other days than was asked for; `outside`: of other hours. */
 export type ReadTrack =
   | { is: 'read'; track: Track }
   | { is: 'another'; from: string; until: string }
+  | { is: 'outside'; from: number; until: number }
   | { is: 'refused'; fault: string }
   | { is: 'empty' };
 
+/** When one left and was ashore, epoch ms, as far as it was told. */
+export interface Hours {
+  left?: number | undefined;
+  home?: number | undefined;
+}
+
 /**
- * A track out of a GPX file, for a trip on these days.
+ * A track out of a GPX file, for a trip on these days. Of a receiver that ran on the road as well, what was recorded between these
+ * hours counts.
  * @param days the first and the last civil date of the trip, in its zone
  */
-export function readTrack(text: string, days: readonly [string, string], zone: string): ReadTrack {
+export function readTrack(
+  text: string,
+  days: readonly [string, string],
+  zone: string,
+  { left = -Infinity, home = Infinity }: Hours = {},
+): ReadTrack {
   const points = readTimes(text);
   if (typeof points === 'string') return { is: 'refused', fault: points };
   if (points.length < 2) return { is: 'empty' };
@@ -40,7 +53,9 @@ export function readTrack(text: string, days: readonly [string, string], zone: s
       from: civilDate(points[0].at, zone),
       until: civilDate(points[points.length - 1].at, zone),
     };
-  return { is: 'read', track: trackOf(mine) };
+  const out = mine.filter(({ at }) => at >= left && at <= home);
+  if (out.length < 2) return { is: 'outside', from: mine[0].at, until: mine[mine.length - 1].at };
+  return { is: 'read', track: trackOf(out) };
 }
 
 /**

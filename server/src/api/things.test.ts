@@ -1,6 +1,7 @@
 import { createHash } from 'node:crypto';
 import { afterAll, beforeAll, beforeEach, describe, expect, test } from '@jest/globals';
 import { demoBundle } from '@escale/core/formats';
+import { debriefIdOf } from '@escale/core/logbook/debrief-id';
 import type { Merged } from '@escale/core/model';
 import { barePage } from './bare-page';
 import { BOAT, makeWorld, NOW, uuid, TRIP, WHISTLE, type World } from '../../test/world';
@@ -81,6 +82,43 @@ describe('commands', () => {
     expect((await world.command(BOAT, 'boat', 1, part('/parts', {}), other)).status).toBe(409);
     const boat = (await things()).find((t) => t.id === BOAT)!;
     expect(boat.doc.parts).toMatchObject({ hull: { state: 'ready' }, handles: { state: 'ready' } });
+  });
+  test('two phones that both begin the debrief of one trip begin the same; what each says of it stands', async () => {
+    const id = debriefIdOf(TRIP);
+    const begun = { id, trip: TRIP, on: '2026-05-12', forgotten: [], broken: [] };
+    const other = { device: uuid() };
+    const begin = (more: object, by: object = {}) =>
+      world.command(id, 'debrief', 0, { kind: 'create', doc: { ...begun, ...more } }, by);
+    const put = (base: number, pointer: string, value: unknown, by: object = {}) =>
+      world.command(id, 'debrief', base, { kind: 'patch', patch: [{ op: 'set', pointer, value }] }, by);
+    const held = async () => (await things()).find((t) => t.id === id)!;
+    expect((await begin({ left: '2026-05-12T06:00:00Z' })).status).toBe(200);
+    expect((await put(1, '/fuel', 0.01)).status).toBe(200);
+    // The second was without a signal: it has another day, knows when they were ashore, and goes on from its own first version.
+    const home = '2026-05-12T11:00:00Z';
+    expect((await begin({ on: '2026-05-13', home }, other)).status).toBe(200);
+    expect((await put(1, '/note', 'fog', other)).status).toBe(200);
+    expect((await put(2, '/forgotten', ['hat'])).status).toBe(200);
+    expect((await held()).doc).toEqual({
+      ...begun,
+      left: '2026-05-12T06:00:00Z',
+      home,
+      fuel: 0.01,
+      note: 'fog',
+      forgotten: ['hat'],
+    });
+    // One field on both is a quarrel still; beginning once more changes nothing.
+    expect((await put(1, '/fuel', 0.02, other)).status).toBe(409);
+    const before = await held();
+    expect((await begin({}, other)).status).toBe(200);
+    expect((await held()).doc).toEqual(before.doc);
+    const { version } = await held();
+    // Taken away and begun again it is a new one.
+    expect((await world.command(id, 'debrief', version, { kind: 'remove' })).status).toBe(200);
+    expect((await begin({})).status).toBe(200);
+    expect((await held()).doc).toEqual(begun);
+    // Of anything else an id that is there is refused as before.
+    expect((await world.command(id, 'gear', 0, { kind: 'create', doc: begun })).status).toBe(409);
   });
   test('a part with an interval of nought, or a key that is none, is refused in words and nothing is lost', async () => {
     for (const patch of [

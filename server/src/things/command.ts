@@ -110,11 +110,7 @@ export async function doCommand(
     .values({ id: wanted.device, household, name: 'A browser', createdAt: at })
     .onConflictDoNothing();
   if (wanted.type === 'trip' && wanted.deed.kind === 'remove') await refuseOpenPlan(tx, wanted.thing);
-  const next = await nextRow(tx, wanted, row, at);
-  const touches =
-    wanted.deed.kind === 'patch'
-      ? [...new Set(wanted.deed.patch.map((p) => fieldOf(wanted.type, p.pointer)))]
-      : ['*'];
+  const { touches = touchesOf(wanted), ...next } = await nextRow(tx, wanted, row, at);
   await tx.insert(command).values({
     id: wanted.id,
     household,
@@ -144,6 +140,9 @@ export async function doCommand(
   return saved;
 }
 
+const touchesOf = ({ type, deed }: Command): string[] =>
+  deed.kind === 'patch' ? [...new Set(deed.patch.map(({ pointer }) => fieldOf(type, pointer)))] : ['*'];
+
 /** Photos that a patch takes from a thing: none of them is kept for nothing. */
 const droppedPhotos = (patch: readonly Patch[]): string[] =>
   patch.flatMap(({ op, pointer }) => {
@@ -164,13 +163,35 @@ async function refuseOpenPlan(tx: Db, trip: string): Promise<void> {
     );
 }
 
+interface Next {
+  doc: Record<string, unknown>;
+  version: number;
+  deletedAt: Date | null;
+  /** Where they are not those of the deed. */
+  touches?: string[];
+}
+
+/** What there is one of for a trip, with an id that follows from the trip’s: two phones that both begin it begin the same. */
+const ONE_EACH: ReadonlySet<ThingType> = new Set(['debrief']);
+
+/** Begun on a second phone: what the first has stands, what it has not is put in. One that was taken away begins anew. */
+function begunAgain(type: ThingType, row: Row, doc: Record<string, unknown>): Next {
+  const version = row.version + 1;
+  if (row.deletedAt) return { doc: checked(type, doc), version, deletedAt: null };
+  const held: Record<string, unknown> = evolve(type, row.doc, row.schema);
+  const touches = Object.keys(doc).filter((field) => held[field] === undefined);
+  return { doc: checked(type, { ...doc, ...held }), version, deletedAt: null, touches };
+}
+
 async function nextRow(
   tx: Db,
   { type, thing: id, baseVersion, schema, device, deed }: Command,
   row: Row | undefined,
   at: Date,
-): Promise<{ doc: Record<string, unknown>; version: number; deletedAt: Date | null }> {
+): Promise<Next> {
   if (deed.kind === 'create') {
+    if (row && row.type === type && ONE_EACH.has(type))
+      return begunAgain(type, row, { ...grown(type, deed.doc, schema), id });
     if (row)
       throw new Refusal('conflict', 'A thing with this id is already here.', [], { current: shown(row) });
     return { doc: checked(type, { ...grown(type, deed.doc, schema), id }), version: 1, deletedAt: null };

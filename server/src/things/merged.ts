@@ -18,13 +18,15 @@ export async function mergedInto(
   const [mine] = await db.select({ version: command.version }).from(command).where(eq(command.id, id));
   if (!mine || mine.version <= baseVersion + 1) return undefined;
   const between = and(gt(command.version, baseVersion), lt(command.version, mine.version));
-  const others = await db
+  const rows = await db
     .select({ by: command.device, touches: command.touches, called: session.name, named: device.name })
     .from(command)
     .leftJoin(session, and(eq(session.device, command.device), eq(session.household, household)))
     .leftJoin(device, eq(device.id, command.device))
     .where(and(eq(command.household, household), eq(command.thing, thing), between, ne(command.device, own)))
     .orderBy(asc(command.version), asc(session.createdAt));
+  // Who began what was begun already changed nothing.
+  const others = rows.filter(({ touches }) => touches.length > 0);
   if (others.length === 0) return undefined;
   // A device that came in more than once is called what it was called last.
   const names = new Map(others.map(({ by, called, named }) => [by, called ?? named ?? '']));
