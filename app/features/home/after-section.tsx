@@ -5,6 +5,7 @@ import { isOpen } from '@escale/core/floatplan';
 import { AFTER_GROUPS, afterTrip, type AfterTask } from '@escale/core/logbook/after';
 import { afterListOf, ALL_DONE } from '@escale/core/logbook/after-list';
 import type { Says } from '@escale/core/say';
+import { prepare } from '@escale/core/trip';
 import { MS } from '@escale/core/units';
 import { Button } from '../../ui/button';
 import { Check } from '../../ui/mark';
@@ -19,7 +20,7 @@ import { AFTER, GROUPS } from './after-words';
 
 /** What is to be done once she is out of the water, ticked, with the hour until which. */
 export function AfterSection() {
-  const { trip, shed, prepared, assessment, plan, says } = useTrip();
+  const { trip, shed, prepared, input, assessment, plan, says } = useTrip();
   const now = useNow(MS.minute);
   const debrief = useKind('debrief').find(({ doc }) => doc.trip === trip.id)?.doc;
   const list = afterListOf(trip.id);
@@ -29,14 +30,18 @@ export function AfterSection() {
   const planned = assessment.schedule?.home;
   // Only a page that has neither counts from now; such a list has no hour that could pass.
   const home = closed ?? planned ?? now;
+  const went = debrief?.boat;
   const tasks = useMemo(() => {
-    const boat = shed.boats.find(({ id }) => id === debrief?.boat);
+    // Whoever went in another boat than was planned has that one to look after.
+    const other = went !== undefined && went !== trip.boat;
+    const ready = other ? prepare({ ...input, trip: { ...trip, boat: went } }) : prepared;
+    const boat = shed.boats.find(({ id }) => id === went);
     const parts = new Map(boat ? partsOf(boat).map(({ key, title }) => [key, title]) : []);
-    return afterTrip(prepared.match(assessment.leave).home, debrief, home, {
+    return afterTrip(ready.match(assessment.leave).home, debrief, home, {
       item: (id) => shed.gear.find((item) => item.id === id)?.name,
       part: (key) => parts.get(key),
     });
-  }, [prepared, assessment.leave, debrief, home, shed]);
+  }, [prepared, input, trip, went, assessment.leave, debrief, home, shed]);
   const open = tasks.filter(({ key }) => !ticks.has(key));
   const put = (key: string, on: boolean) => void tick(list, key, on, now);
   // That all of it is done is a tick of its own, which other pages read; a line that the debrief adds later takes it back.
@@ -58,7 +63,7 @@ export function AfterSection() {
           key={group}
           group={group}
           tasks={tasks.filter((task) => task.group === group)}
-          boat={debrief?.boat}
+          boat={went}
           ticks={ticks}
           now={now}
           put={put}
