@@ -23,6 +23,7 @@ beforeEach(async () => {
   visited.length = 0;
   at({ id: TRIP });
 });
+const FOUR = '01890000-0000-7000-8000-000000000056';
 const user = userEvent.setup({ delay: null });
 const trip = () => server.things.find((h) => h.id === TRIP)!.doc as unknown as Record<string, unknown>;
 const group = (name: RegExp) => screen.findByRole('group', { name });
@@ -256,14 +257,14 @@ describe('go', () => {
     ).toBeTruthy();
     expect(screen.queryByText(/^Chocks/)).toBeNull();
   });
-  test('from a jetty she is left and come to afloat; without a boat no steps are made', async () => {
-    const FOUR = '01890000-0000-7000-8000-000000000056';
+  test('from a jetty she is left and come to afloat', async () => {
     const ramp = server.things.find((h) => h.id === '01890000-0000-7000-8000-000000000048')!;
     (ramp.doc as { launchFrom?: string }).launchFrom = 'jetty';
-    const page = show(<LaunchSection />, { trip: FOUR });
+    show(<LaunchSection />, { trip: FOUR });
     expect(await screen.findByText('Leave a jetty or a mooring')).toBeTruthy();
     expect(screen.queryByText('Launch from a ramp')).toBeNull();
-    page.unmount();
+  });
+  test('without a boat no steps are made', async () => {
     delete (server.things.find((h) => h.id === FOUR)!.doc as { boat?: string }).boat;
     show(<LaunchSection />, { trip: FOUR });
     expect(await screen.findByText(/^Choose the boat first/)).toBeTruthy();
