@@ -1,10 +1,8 @@
 import { useState } from 'react';
 import { anchorOf, isSmall, lyingOf, rodeOf, type Tackle } from '@escale/core/hold';
 import { SCENES } from '@escale/core/hold/anchoring';
-import { STARTING_POINTS, startBoat } from '@escale/core/boat/start';
 import { hullOf } from '@escale/core/boat';
 import type { Boat, GearItem, Person } from '@escale/core/model';
-import { CRAFT } from '@escale/core/model/lists';
 import { chance } from '@escale/core/numeric/chance';
 import { Choice } from '../../ui/choice';
 import { Page } from '../../ui/page';
@@ -13,13 +11,12 @@ import { useKind } from '../../data/hooks';
 import { OnceHere } from './once-here';
 import { AnchorRun } from './anchor';
 import { ANCHOR } from './anchor-words';
+import { usualBoats, withUsual } from './usual';
 import { useSaying } from './use-saying';
 
 /** For whoever has none of their own: a boat that is often held, somebody in her, and an anchor, kg and m. */
 const USUAL_KINDS: readonly Boat['kind'][] = ['skiff', 'sit-on-top'];
-const USUAL_BOATS = STARTING_POINTS.filter(({ kind }) => USUAL_KINDS.includes(kind)).map((start) =>
-  startBoat(start, `usual-${start.kind}`, CRAFT[start.kind]),
-);
+const USUAL_BOATS = usualBoats((kind) => USUAL_KINDS.includes(kind));
 const SOMEBODY: Person = { id: 'somebody', name: 'Somebody', mass: 80 };
 const USUAL = { mass: 5, chain: 4, line: 40 };
 const USUAL_TACKLE = (seabed: Tackle['seabed']) => ({
@@ -36,15 +33,15 @@ export function AnchorPage() {
 
 function AnchorHere() {
   const says = useSaying();
-  const own = useKind('boat').flatMap(({ doc }) => (hullOf(doc) ? [doc] : []));
+  const own = useKind('boat').map(({ doc }) => doc);
   const people = useKind('person').flatMap(({ doc }) => (doc.mass === undefined ? [] : [doc]));
   const anchors = useKind('gear').flatMap(({ doc }) => (doc.kind === 'anchor' && rodeOf(doc) ? [doc] : []));
   const [boatId, setBoat] = useState<string>();
   const [itemId, setItem] = useState<string>();
   const [where, setWhere] = useState<string>(SCENES[0].id);
   const [seed, setSeed] = useState(1);
-  const boats = [...own, ...USUAL_BOATS.filter((usual) => own.every((mine) => mine.kind !== usual.kind))];
-  const boat = boats.find(({ id }) => id === boatId) ?? boats[0];
+  const boats = withUsual(own, USUAL_BOATS);
+  const boat = boats.find(({ id }) => id === boatId) ?? boats.find((each) => hullOf(each)) ?? boats[0];
   const item = itemId === USUAL_ID ? undefined : (anchors.find(({ id }) => id === itemId) ?? anchors.at(0));
   const scene = SCENES.find(({ id }) => id === where) ?? SCENES[0];
   const person = people.at(0) ?? SOMEBODY;

@@ -19,16 +19,19 @@ import { ORDER } from './order-words';
 const ABOARD: Facts = Object.fromEntries(ASKED_ABOARD.map((kind) => [`kit.${kind}`, true]));
 
 function factsFor(kind: Craft, boat: Boat | undefined, alone: boolean): Facts {
-  const moves = boat && drives(boat);
-  const motor = moves ? moves.motor : !UNPOWERED.has(kind);
+  const {
+    motor = !UNPOWERED.has(kind),
+    combustion = motor,
+    sail = kind === 'catamaran',
+  } = boat ? drives(boat) : {};
   return {
     ...USUAL_FACTS,
     ...ABOARD,
     'boat.kind': kind,
     'boat.motor': motor,
-    'boat.combustion': motor,
+    'boat.combustion': combustion,
     'boat.inboard': false,
-    'boat.sail': moves ? moves.sail : kind === 'catamaran',
+    'boat.sail': sail,
     'boat.trailed': !UNPOWERED.has(kind),
     'crew.alone': alone,
   };

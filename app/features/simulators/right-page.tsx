@@ -1,8 +1,5 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { STARTING_POINTS, startBoat } from '@escale/core/boat/start';
-import type { Boat } from '@escale/core/model';
-import { CRAFT } from '@escale/core/model/lists';
 import { chance } from '@escale/core/numeric/chance';
 import { changes, righting, wayOf, type Given } from '@escale/core/recover';
 import { taskOf } from '@escale/core/recover/turning';
@@ -17,6 +14,7 @@ import { Better, Controls } from '../trouble/righting-controls';
 import { OnceHere } from './once-here';
 import { Righting } from './right';
 import { TURN } from './right-words';
+import { usualBoats, withUsual } from './usual';
 import { useSaying } from './use-saying';
 
 /** Who stands for a crew that nobody entered. */
@@ -26,9 +24,7 @@ const WIND = { until: 20 * KNOT, step: KNOT };
 const FIRST: Given = { side: 'bow', water: 0, bag: false, strap: false, line: 2.5 };
 
 /** Usual boats of the kinds that a crew rights: for whoever has none of their own. */
-const USUAL: readonly Boat[] = STARTING_POINTS.filter(({ kind }) => wayOf(kind, false) !== undefined).map(
-  (start) => startBoat(start, `usual-${start.kind}`, CRAFT[start.kind]),
-);
+const USUAL = usualBoats((kind) => wayOf(kind, false) !== undefined);
 
 /** Turning her upright, with one’s own boat and crew. */
 export function RightPage() {
@@ -43,7 +39,7 @@ function RightHere() {
   const [given, setGiven] = useState<Given>(FIRST);
   const [float, setFloat] = useState<boolean>();
   const [seed, setSeed] = useState(1);
-  const boats = [...own, ...USUAL.filter((usual) => own.every((mine) => mine.kind !== usual.kind))];
+  const boats = withUsual(own, USUAL);
   const found = boats.find((each) => each.id === id) ?? boats[0];
   const boat = float === undefined ? found : { ...found, rig: { ...found.rig, float } };
   const people =

@@ -24,6 +24,7 @@ const slide = (name: string | RegExp, value: number) =>
 const wheel = () => screen.getByRole('slider', { name: 'Hand at the bottom of the wheel' });
 const turn = (value: number) => fireEvent.input(wheel(), { target: { value: String(value) } });
 const pick = (name: string) => user.click(screen.getByRole('radio', { name }));
+const RAFT = '01890000-0000-7000-8000-0000000000ff';
 const empty = () => server.things.splice(0);
 
 describe('backing the trailer', () => {
@@ -142,6 +143,16 @@ describe('anchoring', () => {
     empty();
     show(<AnchorPage />);
     expect(await screen.findByText(/^It does not reach the bottom yet/)).toBeTruthy();
+    expect(screen.getAllByRole('radio', { name: /^A usual (skiff|sit-on-top)/ })).toHaveLength(2);
+  });
+  test('one’s own boat of which nothing is known stands among them, and what lacks is told', async () => {
+    empty();
+    const doc = { id: RAFT, name: 'Bare raft', kind: 'raft', propulsion: [], openings: [] };
+    server.things.push({ id: RAFT, type: 'boat', version: 1, deleted: false, doc } as never);
+    show(<AnchorPage />);
+    await screen.findByText(/^It does not reach the bottom yet/);
+    await pick('Bare raft');
+    expect(await screen.findByText(/enter her length, beam and weight/)).toBeTruthy();
   });
 });
 
@@ -163,6 +174,14 @@ describe('in which order', () => {
     expect(all).toBeGreaterThan(4);
     expect(screen.getByText(/^All in order, after \d+ s\.$/)).toBeTruthy();
     expect(screen.getByText(/^\d+ of 100$/)).toBeTruthy();
+  });
+  test('of a raft nobody is asked for the driver: without a word she has no engine', async () => {
+    empty();
+    const doc = { id: RAFT, name: 'Bare raft', kind: 'raft', propulsion: [], openings: [] };
+    server.things.push({ id: RAFT, type: 'boat', version: 1, deleted: false, doc } as never);
+    show(<OrderPage />);
+    expect(await screen.findByRole('radio', { name: 'The raft is over' })).toBeTruthy();
+    expect(screen.queryByRole('radio', { name: 'The driver is overboard' })).toBeNull();
   });
   test('an engine that runs beside a swimmer', async () => {
     show(<OrderPage />);

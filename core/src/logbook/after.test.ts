@@ -37,7 +37,7 @@ describe('after the trip', () => {
   });
   test('water of which nobody said the kind: what salt asks for stands with its “after salt water”', () => {
     const flush = made({ 'boat.kind': 'skiff', 'boat.combustion': true }).find(({ key }) => key === 'flush');
-    expect(flush?.what).toMatch(/^After salt water: flush/);
+    expect(flush?.what).toMatch(/^With an engine, after salt water: flush it/);
   });
   test('a boat of which nobody said anything: whatever hangs on something says for whom it is', () => {
     const hangs = rows.filter(({ when }) => when !== undefined);
