@@ -3,6 +3,7 @@ import { View } from 'react-native';
 import { forgottenBefore } from '@escale/core/kit';
 import { Button } from '../../ui/button';
 import { Fold } from '../../ui/fold';
+import { Guard } from '../../ui/guard';
 import { later } from '../../ui/later';
 import { Check } from '../../ui/mark';
 import { TextLink } from '../../ui/press';
@@ -73,7 +74,9 @@ function Told({ held }: OfDebrief) {
       <Caught held={held} />
       <WhoDidWell held={held} />
       <Note held={held} />
-      <MissView held={held} />
+      <Guard instead={(_, retry) => <NoMiss retry={retry} />}>
+        <MissView held={held} />
+      </Guard>
       <T as="section" heading={2} style={{ paddingTop: 16 }}>
         {DEBRIEF.next}
       </T>
@@ -81,6 +84,16 @@ function Told({ held }: OfDebrief) {
       <TextLink href="/practice/logbook">{DEBRIEF.logbook}</TextLink>
       <TextLink href={envelopeHref()}>{DEBRIEF.envelope}</TextLink>
       <TakeAway held={held} />
+    </View>
+  );
+}
+
+/** A part that could not be fetched takes nothing else with it. */
+function NoMiss({ retry }: { retry: () => void }) {
+  return (
+    <View role="group" style={{ gap: 6 }}>
+      <T as="soft">{DEBRIEF.missGone}</T>
+      <Button onPress={retry}>{DEBRIEF.missAgain}</Button>
     </View>
   );
 }

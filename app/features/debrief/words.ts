@@ -8,6 +8,8 @@ export const DEBRIEF = {
   lead: 'Each tap is kept. What you leave out is not known, and nothing is made of it.',
   said: 'the debrief',
   unsaid: 'not said',
+  missGone: 'Telling a near miss could not be fetched: no signal. All else here works, and is kept.',
+  missAgain: 'Try again',
   remove: 'Take the debrief away',
   removeNote: 'Nothing is learnt of it then. What became of things stays as it stands in the shed.',
   removed: 'The debrief was taken away.',
