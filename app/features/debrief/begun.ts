@@ -28,16 +28,18 @@ export function useDebrief() {
   const today = civilDate(now, reader.zone);
   /** @param whole who went, in what and when as the plan has it: only where they are told that it is kept so */
   const begin = (whole: boolean) => {
+    const heard = whole ? heardOf(plan) : {};
+    const day = heard.left === undefined ? trip.leave.date : civilDate(Date.parse(heard.left), reader.zone);
     const doc: Debrief = {
       id: debriefIdOf(trip.id),
       trip: trip.id,
       // The day it is about, not the one on which it is told.
-      on: trip.leave.date < today ? trip.leave.date : today,
+      on: day < today ? day : today,
       forgotten: [],
       broken: [],
       ...(whole && boat ? { boat: boat.id } : {}),
       ...(whole && people.length > 0 ? { who: people.map(({ id }) => id) } : {}),
-      ...(whole ? heardOf(plan) : {}),
+      ...heard,
     };
     void create('debrief', doc, DEBRIEF.said);
   };

@@ -32,6 +32,8 @@ describe('the debrief', () => {
     expect(debrief()?.left).toBeUndefined();
     await user.click(await screen.findByRole('button', { name: 'It was so: Left' }));
     await waitFor(() => expect(debrief()?.left).toBeTruthy());
+    // The day it is about is the day of leaving.
+    expect(debrief()?.on).toBe('2026-05-12');
     const home = screen.getByRole('group', { name: 'Ashore' });
     fireEvent.change(within(home).getByLabelText('Ashore'), { target: { value: '11:00' } });
     await waitFor(() => expect(debrief()?.home).toBeTruthy());

@@ -1,3 +1,4 @@
+import { civilDate } from '@escale/core/earth';
 import type { Patch } from '@escale/core/model';
 import { change } from '../../data/outbox';
 import type { Held } from '../../data/things';
@@ -13,3 +14,9 @@ export const keep = (held: Held<'debrief'>, ...patch: Patch[]) => void change(he
 
 export const set = (pointer: string, value: unknown): Patch =>
   value === undefined ? { op: 'unset', pointer } : { op: 'set', pointer, value };
+
+/** When they left; the day it is about is that of leaving, on the clock there. */
+export const leftAt = (at: number, zone: string): Patch[] => [
+  set('/left', new Date(at).toISOString()),
+  set('/on', civilDate(at, zone)),
+];

@@ -6,7 +6,7 @@ import { Fold } from '../../ui/fold';
 import { Moment } from '../../ui/moment';
 import { T } from '../../ui/text';
 import { useTrip } from '../trip/use-trip';
-import { keep, set, type OfDebrief } from './keep';
+import { keep, leftAt, set, type OfDebrief } from './keep';
 import { DEBRIEF } from './words';
 
 /** The instant at which a clock there shows a time, nearest to another; undefined where no day near by has it. */
@@ -70,7 +70,9 @@ function One({
   const { reader, says } = useTrip();
   const { zone } = reader;
   const put = (instant: number | undefined) => {
-    if (instant !== undefined) keep(held, set(`/${name}`, new Date(instant).toISOString()));
+    if (instant === undefined) return;
+    if (name === 'left') keep(held, ...leftAt(instant, zone));
+    else keep(held, set('/home', new Date(instant).toISOString()));
   };
   const unsay = () => keep(held, set(`/${name}`, undefined));
   const by = at === undefined || planned === undefined ? undefined : (at - planned) / MS.second;

@@ -3,7 +3,7 @@ import { View } from 'react-native';
 import { getDocumentAsync } from 'expo-document-picker';
 import Svg, { Polyline } from 'react-native-svg';
 import { civilDate } from '@escale/core/earth';
-import type { ReadTrack } from '@escale/core/logbook/track';
+import type { Hours, ReadTrack } from '@escale/core/logbook/track';
 import { besidePlan, flatOf } from '@escale/core/logbook/way-gone';
 import type { Patch, Track } from '@escale/core/model';
 import type { Says } from '@escale/core/say';
@@ -13,7 +13,7 @@ import { usePalette } from '../../ui/theme';
 import { run } from '../../data/jobs';
 import { useUndo } from '../mishap/undo';
 import { useTrip } from '../trip/use-trip';
-import { keep, set, type OfDebrief } from './keep';
+import { keep, leftAt, set, type OfDebrief } from './keep';
 import { TRACK } from './words';
 
 /** The track of the trip: brought as a file, measured, held against the plan. */
@@ -30,7 +30,7 @@ export function TrackView({ held }: OfDebrief) {
     return [from, until < from ? from : until];
   };
   const took = (read: ReadTrack) => {
-    if (read.is === 'read') keep(held, ...fromTrack(read.track, left, home));
+    if (read.is === 'read') keep(held, ...fromTrack(read.track, hours, reader.zone));
     else setSaid(faultOf(read, says));
   };
   const bring = async () => {
@@ -74,11 +74,11 @@ function faultOf(read: Exclude<ReadTrack, { is: 'read' }>, says: Says): string {
 }
 
 /** A track says how far and for how long; when one left and was ashore, only where nobody said. */
-const fromTrack = (track: Track, left: string | undefined, home: string | undefined): Patch[] => [
+const fromTrack = (track: Track, { left, home }: Hours, zone: string): Patch[] => [
   set('/track', track),
   set('/met/metres', track.metres),
   set('/met/moving', track.moving),
-  ...(left === undefined ? [set('/left', track.from)] : []),
+  ...(left === undefined ? leftAt(Date.parse(track.from), zone) : []),
   ...(home === undefined ? [set('/home', track.until)] : []),
 ];
 
