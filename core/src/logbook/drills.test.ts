@@ -9,7 +9,17 @@ import { DRILLS } from '../model/lists';
 import { render } from '../say';
 import { assess } from '../trip';
 import { sortForecast } from '../water';
-import { askedOf, doneBy, DRILL_ROWS, drillFindings, lastRecovery, practised, rowOf, whoCan } from '.';
+import {
+  askedOf,
+  doneBy,
+  DRILL_ROWS,
+  drillFindings,
+  type OnDrills,
+  lastRecovery,
+  practised,
+  rowOf,
+  whoCan,
+} from '.';
 import { proposals } from './propose';
 
 const READER = { units: 'metric', zone: 'UTC', locale: 'en-GB' } as const;
@@ -128,7 +138,7 @@ describe('what is really done', () => {
 
 describe('what a trip asks for', () => {
   const find = (drills: ADrill[], people = [ada], boat = kayak) =>
-    drillFindings({ trip: { id: 't' }, boat, people, on: '2026-05-12', drills, boats })[0];
+    drillFindings({ trip: { id: 't' }, crewed: [{ boat, people }], on: '2026-05-12', drills, boats })[0];
   const said = (drills: ADrill[], people = [ada], boat = kayak) =>
     find(drills, people, boat).because.map((why) => render(why, READER));
   test('never noted is open, too long ago and failed say when; all of it fresh is ready', () => {
@@ -157,12 +167,26 @@ describe('what a trip asks for', () => {
     expect(askedOf('skiff', 2).map(({ id }) => id)).toEqual(['float', 'restart', 'lift']);
   });
   test('without a boat or a crew nothing is asked', () => {
-    expect(drillFindings({ trip: { id: 't' }, people: [ada], on: '2026-05-12', drills: [], boats })).toEqual(
-      [],
-    );
-    expect(
-      drillFindings({ trip: { id: 't' }, boat: kayak, people: [], on: '2026-05-12', drills: [], boats }),
-    ).toEqual([]);
+    const of = (crewed: OnDrills['crewed']) =>
+      drillFindings({ trip: { id: 't' }, crewed, on: '2026-05-12', drills: [], boats });
+    expect(of([])).toEqual([]);
+    expect(of([{ boat: kayak, people: [] }])).toEqual([]);
+  });
+  test('of boats in company each is asked what her own kind and crew need', () => {
+    const drills = [
+      ...(['float', 'reenter', 'right'] as const).map((kind) => drill(kind, '2026-05-01')),
+      drill('float', '2026-05-01', { who: [ben.id] }),
+    ];
+    const of = (...crewed: OnDrills['crewed']) =>
+      drillFindings({ trip: { id: 't' }, crewed, on: '2026-05-12', drills, boats })[0];
+    expect(of({ boat: kayak, people: [ada] }).level).toBe('ready');
+    expect(of({ boat: skiff, people: [ben] }).level).toBe('ready');
+    const both = of({ boat: kayak, people: [ada] }, { boat: kayak, people: [ben] });
+    expect(both).toMatchObject({ level: 'know', open: true });
+    expect(both.because.map((why) => render(why, READER))).toEqual([
+      'Back aboard from deep water: Ben, never noted.',
+      'Turning her upright: Ben, never noted.',
+    ]);
   });
   test('two sentences about one person agree: a drill that worked renews what they said of themselves', () => {
     const noted = { drills: [drill('right', '2026-05-01')], boats };

@@ -7,8 +7,8 @@ import { LOGBOOK } from './limits';
 /** What a trip says of drills. */
 export interface OnDrills extends Noted {
   trip: { id: string };
-  boat?: Boat;
-  people: readonly Pick<Person, 'id' | 'name'>[];
+  /** The boats that go together with who is in them. */
+  crewed: readonly { boat: Pick<Boat, 'kind'>; people: readonly Pick<Person, 'id' | 'name'>[] }[];
   /** The day of the trip. */
   on: string;
 }
@@ -23,10 +23,36 @@ const ORDER: readonly Practised['state'][] = ['failed', 'never', 'stale', 'fresh
 const worst = (states: readonly Practised['state'][]) =>
   ORDER.find((state) => states.includes(state)) ?? 'fresh';
 
-/** What the trip asks for and nobody has practised, or long ago; one finding for all of it. */
-export function drillFindings({ trip, boat, people, on, drills, boats }: OnDrills): Finding[] {
-  if (!boat || people.length === 0) return [];
-  const lacks = askedOf(boat.kind, people.length).flatMap((row): Lack[] => {
+/** What the trip asks for, of every boat that goes, and nobody has practised, or long ago; one finding for all of it. */
+export function drillFindings({ trip, crewed, ...asked }: OnDrills): Finding[] {
+  const manned = crewed.filter(({ people }) => people.length > 0);
+  if (manned.length === 0) return [];
+  const lacks = manned.flatMap((each) => lacksIn(each, asked));
+  const as = worst(lacks.map(({ state }) => state));
+  const told = [...lacks].sort((a, b) => ORDER.indexOf(a.state) - ORDER.indexOf(b.state));
+  const first = told.at(0);
+  return [
+    LOGBOOK.finding('drill/stale', as, trip.id, {
+      title: phrase(`drill.${as}.title`),
+      because: first ? told.map(({ why }) => why) : [phrase('drill.fresh')],
+      ...(first
+        ? {
+            mend: {
+              label: phrase('drill.mend'),
+              go: { type: 'drill' as const, pointer: `/kind/${first.kind}` },
+            },
+          }
+        : {}),
+    }),
+  ];
+}
+
+/** What those in one boat lack. */
+function lacksIn(
+  { boat, people }: OnDrills['crewed'][number],
+  { on, drills, boats }: Pick<OnDrills, 'on' | 'drills' | 'boats'>,
+): Lack[] {
+  return askedOf(boat.kind, people.length).flatMap((row): Lack[] => {
     const each = people.map((person) => ({
       person,
       at: practised(row, person.id, on, { drills, boats }, boat.kind),
@@ -47,21 +73,4 @@ export function drillFindings({ trip, boat, people, on, drills, boats }: OnDrill
           : phrase('drill.stale', { what, who, on: last, months: row.months });
     return [{ kind: row.id, state, why }];
   });
-  const as = worst(lacks.map(({ state }) => state));
-  const told = [...lacks].sort((a, b) => ORDER.indexOf(a.state) - ORDER.indexOf(b.state));
-  const first = told.at(0);
-  return [
-    LOGBOOK.finding('drill/stale', as, trip.id, {
-      title: phrase(`drill.${as}.title`),
-      because: first ? told.map(({ why }) => why) : [phrase('drill.fresh')],
-      ...(first
-        ? {
-            mend: {
-              label: phrase('drill.mend'),
-              go: { type: 'drill' as const, pointer: `/kind/${first.kind}` },
-            },
-          }
-        : {}),
-    }),
-  ];
 }

@@ -221,7 +221,7 @@ export function prepare(input: AssessInput): Prepared {
 
 /** What holds whenever the trip leaves: what is missing, the boat and her load, the boats together, what was forgotten before. */
 function standing(context: Context): { findings: Finding[]; figures: Figures } {
-  const { trip, boat, shed, water, people, route, speed, kinds, ticks } = context;
+  const { trip, boat, shed, water, people, crewed, route, speed, kinds, ticks } = context;
   const figures: Figures = {};
   const metres = route ? { metres: route.metres } : {};
   const laden = { trip, people, density: densityOf(water), ...(boat ? { boat } : {}), ...metres };
@@ -243,13 +243,7 @@ function standing(context: Context): { findings: Finding[]; figures: Figures } {
     ...rightingFindings({ trip, people, gear: shed.gear, ...(boat ? { boat } : {}) }),
     ...forgottenFindings(trip, shed.debriefs, ticks),
     ...askedFindings(trip),
-    ...drillFindings({
-      trip,
-      people,
-      on: trip.leave.date,
-      ...notedOf(context),
-      ...(boat ? { boat } : {}),
-    }),
+    ...drillFindings({ trip, crewed, on: trip.leave.date, ...notedOf(context) }),
   ];
   return { findings, figures };
 }
