@@ -28,7 +28,7 @@ export function RoundPage() {
   const { ready, shed, things, trips } = useThings();
   const now = useNow(60_000);
   const today = useToday();
-  const [done, setDone] = useState<{ name: string; passed: boolean }[]>([]);
+  const [done, setDone] = useState<{ key: string; name: string; passed: boolean }[]>([]);
   const boat = shed.boats.find(({ id }) => id === one);
   const [later, setLater] = useState<ReadonlySet<string>>(new Set());
   const until = by && /^\d{4}-\d\d-\d\d$/.test(by) ? by : boat ? today : plusDays(today, MONTH);
@@ -41,11 +41,13 @@ export function RoundPage() {
     out: lastOut(trips),
   });
   const next = due.find((d) => !later.has(d.key));
+  // It is said once it is kept: what waits to be written still stands among what is due.
+  const kept = done.filter(({ key }) => due.every((d) => d.key !== key));
   const record = (d: RoundTest, passed: boolean, note: string) => {
     const thing = things.find(({ id }) => id === d.of.id);
     const result = { on: today, passed, ...(note.trim() ? { note: note.trim() } : {}) };
     if (thing) void change(thing, d.patch(result), plainly(SHED.testOf, { name: d.name }));
-    setDone([...done, { name: d.name, passed }]);
+    setDone([...done, { key: d.key, name: d.name, passed }]);
   };
   const back = () => router.push(trip ? `/trips/${trip}/pack/kit` : boat ? partsHref(boat.id) : '/shed');
   return (
@@ -72,10 +74,10 @@ export function RoundPage() {
           why="What was tested drops off this list until its time comes again."
         />
       ) : null}
-      {done.length > 0 ? (
+      {kept.length > 0 ? (
         <View style={{ gap: 2 }}>
           <T as="caps">This round</T>
-          {done.map((d, i) => (
+          {kept.map((d, i) => (
             <T key={i}>
               {d.name}: {d.passed ? 'passed' : 'failed, and counts no more'}
             </T>
