@@ -147,8 +147,13 @@ function End({
   const times = new Map(run.ticks.filter((t) => !t.skipped).map((t) => [t.step, Date.parse(t.at)]));
   const began = Date.parse(run.held?.doc.startedAt ?? '');
   const last = Math.max(began, ...times.values());
+  const close = () => {
+    void run.end(now);
+    leave();
+  };
   return (
-    <Stage title={procedure.title} leave={leave} trouble={trouble}>
+    // Whoever leaves when all of it is done is done with it.
+    <Stage title={procedure.title} leave={open.length === 0 ? close : leave} trouble={trouble}>
       <T as="title" style={{ fontSize: 30, lineHeight: 36 }}>
         {open.length === 0 ? GO.allDone : plainly(GO.stillOpen, { n: open.length })}
       </T>
@@ -175,14 +180,7 @@ function End({
         })}
       </View>
       <View style={{ flex: 1 }} />
-      <Button
-        kind="main"
-        wet
-        onPress={() => {
-          void run.end(now);
-          leave();
-        }}
-      >
+      <Button kind="main" wet onPress={close}>
         Close
       </Button>
     </Stage>

@@ -207,19 +207,22 @@ export interface Took {
 }
 
 /**
- * Minutes at the ramp, or in any walk through a procedure on a trip. The time of a step is from the tick before it, or from the
- * beginning; a step that was skipped has none, and a pause longer than an hour is none of a step.
+ * Minutes at the ramp, or in any walk through a procedure on a trip that ended: from its beginning to its last tick, whenever it was
+ * closed. The time of a step is from the tick before it, or from the beginning; a step that was skipped has none, and a pause longer
+ * than an hour is none of a step.
  */
 export function tookOf(runs: readonly Run[], rows: readonly ProcedureRow[]): Took[] {
   return rows.flatMap((row): Took[] => {
     const ended = runs.filter(
-      ({ procedure, trip, endedAt }) => procedure === row.id && trip !== undefined && endedAt !== undefined,
+      ({ procedure, trip, endedAt, ticks }) =>
+        procedure === row.id && trip !== undefined && endedAt !== undefined && ticks.some(isDone),
     );
     if (ended.length === 0) return [];
-    const took = ended.map(({ startedAt, endedAt }) => ({
-      at: Date.parse(startedAt),
-      seconds: (Date.parse(endedAt ?? startedAt) - Date.parse(startedAt)) / MS.second,
-    }));
+    const took = ended.map(({ startedAt, ticks }) => {
+      const at = Date.parse(startedAt);
+      const last = Math.max(at, ...ticks.filter(isDone).map((tick) => Date.parse(tick.at)));
+      return { at, seconds: (last - at) / MS.second };
+    });
     const each = new Map<string, number[]>();
     for (const { startedAt, ticks } of ended) {
       let before = Date.parse(startedAt);
@@ -248,6 +251,8 @@ export function tookOf(runs: readonly Run[], rows: readonly ProcedureRow[]): Too
     ];
   });
 }
+
+const isDone = ({ skipped }: Run['ticks'][number]): boolean => skipped !== true;
 
 /** How the trips of one boat went by wind: what the picture of speed shows. Guesses are left out. */
 export function speedAgainstWind(
