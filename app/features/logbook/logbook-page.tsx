@@ -11,7 +11,7 @@ import {
   type Entry,
   type Sums,
 } from '@escale/core/logbook/entries';
-import { saysTo, type Says } from '@escale/core/say';
+import { render, saysTo, type Says } from '@escale/core/say';
 import { format } from '@escale/core/units';
 import { Button, Row } from '../../ui/button';
 import { Choice } from '../../ui/choice';
@@ -216,6 +216,7 @@ const LONGEST = 4;
 
 function Minutes({ says }: { says: Says }) {
   const runs = useKind('run');
+  const reader = useReader(HERE);
   const took = useMemo(() => {
     const rows = procedures().filter(({ group }) => group === 'go' || group === 'home');
     return tookOf(
@@ -233,7 +234,7 @@ function Minutes({ says }: { says: Says }) {
           <T as="label">{LOG.tookSteps}</T>
           {steps.slice(0, LONGEST).map((step) => (
             <View key={step.id} style={{ flexDirection: 'row', justifyContent: 'space-between', gap: 8 }}>
-              <T style={{ flex: 1 }}>{step.what}</T>
+              <T style={{ flex: 1 }}>{render(step.what, reader)}</T>
               <T as="strong">{says(LOG.tookStep, { mean: step.mean })}</T>
             </View>
           ))}

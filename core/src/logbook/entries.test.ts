@@ -2,10 +2,13 @@ import { describe, expect, test } from '@jest/globals';
 import Papa from 'papaparse';
 import { aBoat, aPerson, aWater, inputOf } from '../../test/demo';
 import type { Debrief, ProcedureRow, Run, Trip } from '../model';
+import { PROCEDURES } from '../procedure/library';
+import { render } from '../say';
 import { KNOT, NAUTICAL_MILE } from '../units';
 import { entriesOf, forgottenWhen, groupedBy, speedAgainstWind, sumsOf, tookOf } from './entries';
 import { logbookTable } from './logbook-csv';
 
+const READER = { units: 'metric', zone: 'UTC', locale: 'en-GB' } as const;
 const ada = aPerson({ name: 'Ada' });
 const [sprat, plover] = [aBoat({ name: 'Sprat' }), aBoat({ name: 'Plover' })];
 const sound = aWater({ name: 'Tern Sound', zone: 'Atlantic/Azores' });
@@ -192,7 +195,11 @@ describe('minutes at the ramp', () => {
       run([['carry', 50]], 55, { trip: undefined }),
       run([['carry', 50]], 55, { procedure: 'other' }),
     ];
-    expect(tookOf(runs, [row])).toEqual([
+    const told = tookOf(runs, [row]).map(({ steps, ...rest }) => ({
+      ...rest,
+      steps: steps.map(({ what, ...step }) => ({ ...step, what: render(what, READER) })),
+    }));
+    expect(told).toEqual([
       {
         procedure: 'hand-launch',
         title: 'Launch by hand',
@@ -210,5 +217,17 @@ describe('minutes at the ramp', () => {
       },
     ]);
     expect(tookOf([], [row])).toEqual([]);
+  });
+  test('no step of any procedure is told with a gap where a figure belongs', () => {
+    for (const each of PROCEDURES) {
+      const walked = run(
+        each.steps.map(({ id }, i): [string, number] => [id, i + 1]),
+        600,
+        { procedure: each.id },
+      );
+      const [told] = tookOf([walked], [each]);
+      expect(told.steps).toHaveLength(each.steps.length);
+      for (const { what } of told.steps) expect(render(what, READER)).not.toMatch(/[{}]|undefined/);
+    }
   });
 });

@@ -1,6 +1,7 @@
 import { wallTime } from '../earth';
 import { slug } from '../kit';
-import type { Debrief, ProcedureRow, Run, Shed, Trip } from '../model';
+import type { Debrief, Phrase, ProcedureRow, Run, Shed, Trip } from '../model';
+import { sentencesOf } from '../procedure';
 import { HOUR, MS } from '../units';
 import { guessed } from '../verdict';
 
@@ -203,7 +204,7 @@ export interface Took {
   runs: { at: number; seconds: number }[];
   /** The mean of all that ended. */
   mean: number;
-  steps: { id: string; what: string; mean: number; times: number }[];
+  steps: { id: string; what: Phrase; mean: number; times: number }[];
 }
 
 /**
@@ -234,7 +235,7 @@ export function tookOf(runs: readonly Run[], rows: readonly ProcedureRow[]): Too
       }
     }
     const mean = (of: readonly number[]) => of.reduce((sum, value) => sum + value, 0) / of.length;
-    const words = new Map(row.steps.map(({ id, what }) => [id, what]));
+    const words = sentencesOf(row);
     return [
       {
         procedure: row.id,

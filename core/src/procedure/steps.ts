@@ -72,6 +72,12 @@ function valuesOf({ figures = {} }: ProcedureRow, known: StepFigures): Record<st
   );
 }
 
+/** The sentence of each step by its id, apart from any trip: figures stand as the words for what is not known. */
+export const sentencesOf = (row: ProcedureRow): ReadonlyMap<string, Phrase> => {
+  const values = valuesOf(row, {});
+  return new Map(row.steps.map(({ id, what }) => [id, own(what, values)]));
+};
+
 /** What was forgotten before is a step of its own; known by its words, so that it stays itself when the list changes. */
 const askedFor = (what: string): Omit<Step, 'n' | 'of'> => ({
   id: `forgotten:${slug(what)}`,
