@@ -194,6 +194,7 @@ test('home: closed, and what was forgotten stands first on the next list', async
   await page.getByRole('button', { name: /^Forgotten/ }).click();
   await page.getByLabel('Forgotten, one a line').fill('Thermos');
   await page.getByLabel('Forgotten, one a line').blur();
+  await expect.poll(async () => JSON.stringify(await server.ask('/api/things'))).toContain('Thermos');
   await expect.poll(async () => (await server.calls())[0].text).toContain('is home');
   await page.goto(`${server.base}/trips`);
   await page.getByRole('link', { name: /^Lamp Rock/ }).click();

@@ -47,12 +47,10 @@ const stored = new Map<string, unknown>();
 async function read(path: string): Promise<Answer<unknown>> {
   try {
     const body = await askAgain(path === THINGS ? `${THINGS}?device=${await deviceId()}` : path);
-    // A page waits for what it shows, not for the store.
-    if (stored.get(path) !== body)
-      keep(path, body).then(
-        () => stored.set(path, body),
-        (error: unknown) => console.warn('what was read is not kept here:', error),
-      );
+    if (stored.get(path) !== body) {
+      await keep(path, body);
+      stored.set(path, body);
+    }
     return { body };
   } catch (error) {
     if (!(error instanceof NoSignal)) throw error;
@@ -312,8 +310,7 @@ export function useSending(): void {
   }, [erased]);
   useEffect(() => {
     const go = () => void flush(true).then(() => mutate(THINGS));
-    // At the start things are being read already; what this sends has them read again.
-    void flush(true);
+    go();
     void keepStore();
     const timer = setInterval(() => void flush(), OFTEN);
     window.addEventListener('online', go);
