@@ -85,7 +85,7 @@ export const TRACK = {
   another:
     'This track is from {from:date} to {until:date}, and this trip is not. Nothing was changed: choose the track of this day.',
   outside:
-    'This track was recorded from {from:clock} to {until:clock}, and not between the hours at which you left and were ashore. Nothing was changed.',
+    'Recorded {from:clock} to {until:clock}, and not between the hours at which you left and were ashore. Nothing was changed.',
   empty: 'No points with times are in this file. A route or a track without times can’t be measured.',
   refused: '{fault} Nothing was changed.',
   lost: 'The file could not be read. Nothing was changed.',

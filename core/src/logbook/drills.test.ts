@@ -181,6 +181,7 @@ describe('what a trip asks for', () => {
       drillFindings({ trip: { id: 't' }, crewed, on: '2026-05-12', drills, boats })[0];
     expect(of({ boat: kayak, people: [ada] }).level).toBe('ready');
     expect(of({ boat: skiff, people: [ben] }).level).toBe('ready');
+    expect(of({ boat: kayak, people: [ada] }, { boat: skiff, people: [] })).toBeUndefined();
     const both = of({ boat: kayak, people: [ada] }, { boat: kayak, people: [ben] });
     expect(both).toMatchObject({ level: 'know', open: true });
     expect(both.because.map((why) => render(why, READER))).toEqual([

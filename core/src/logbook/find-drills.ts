@@ -29,6 +29,8 @@ export function drillFindings({ trip, crewed, ...asked }: OnDrills): Finding[] {
   if (manned.length === 0) return [];
   const lacks = manned.flatMap((each) => lacksIn(each, asked));
   const as = worst(lacks.map(({ state }) => state));
+  // Of a boat in which nobody is named nothing is known: then it is not said that all of it was practised.
+  if (as === 'fresh' && manned.length < crewed.length) return [];
   const told = [...lacks].sort((a, b) => ORDER.indexOf(a.state) - ORDER.indexOf(b.state));
   const first = told.at(0);
   return [

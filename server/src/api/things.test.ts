@@ -117,6 +117,10 @@ describe('commands', () => {
     expect((await world.command(id, 'debrief', version, { kind: 'remove' })).status).toBe(200);
     expect((await begin({})).status).toBe(200);
     expect((await held()).doc).toEqual(begun);
+    // Of another trip, or with other words, it is a quarrel.
+    expect((await begin({ trip: uuid() })).status).toBe(409);
+    expect((await begin({ forgotten: ['hat'] })).status).toBe(409);
+    expect((await held()).doc).toEqual(begun);
     // Of anything else an id that is there is refused as before.
     expect((await world.command(id, 'gear', 0, { kind: 'create', doc: begun })).status).toBe(409);
   });

@@ -16,6 +16,7 @@ import type { Db } from '../db/open';
 import { bodyHash, refuseOther } from '../once';
 import type { Principal } from '../principal';
 import { Refusal } from '../refusal';
+import { stableJson } from '../stable-json';
 import { refuseErased } from './erased';
 import { dropUnused } from './photo';
 
@@ -174,11 +175,27 @@ interface Next {
 /** What there is one of for a trip, with an id that follows from the trip’s: two phones that both begin it begin the same. */
 const ONE_EACH: ReadonlySet<ThingType> = new Set(['debrief']);
 
-/** Begun on a second phone: what the first has stands, what it has not is put in. One that was taken away begins anew. */
-function begunAgain(type: ThingType, row: Row, doc: Record<string, unknown>): Next {
+/** What a beginning takes from the plan by itself: nobody said it, and the first stands. */
+const FROM_PLAN: ReadonlySet<string> = new Set(['on', 'boat', 'who', 'left', 'home']);
+const isEmpty = (value: unknown): boolean => Array.isArray(value) && value.length === 0;
+
+/**
+ * Begun on a second phone: what the first has stands, what it has not is put in. One that was taken away begins anew.
+ * @returns undefined where it is of another trip, or says something else than the first: that is a quarrel
+ */
+function begunAgain(type: ThingType, row: Row, doc: Record<string, unknown>): Next | undefined {
   const version = row.version + 1;
-  if (row.deletedAt) return { doc: checked(type, doc), version, deletedAt: null };
   const held: Record<string, unknown> = evolve(type, row.doc, row.schema);
+  if (held.trip !== doc.trip) return undefined;
+  if (row.deletedAt) return { doc: checked(type, doc), version, deletedAt: null };
+  const another = Object.entries(doc).some(
+    ([field, value]) =>
+      held[field] !== undefined &&
+      !FROM_PLAN.has(field) &&
+      !isEmpty(value) &&
+      stableJson(held[field]) !== stableJson(value),
+  );
+  if (another) return undefined;
   const touches = Object.keys(doc).filter((field) => held[field] === undefined);
   return { doc: checked(type, { ...doc, ...held }), version, deletedAt: null, touches };
 }
@@ -190,8 +207,11 @@ async function nextRow(
   at: Date,
 ): Promise<Next> {
   if (deed.kind === 'create') {
-    if (row && row.type === type && ONE_EACH.has(type))
-      return begunAgain(type, row, { ...grown(type, deed.doc, schema), id });
+    const again =
+      row && row.type === type && ONE_EACH.has(type)
+        ? begunAgain(type, row, { ...grown(type, deed.doc, schema), id })
+        : undefined;
+    if (again) return again;
     if (row)
       throw new Refusal('conflict', 'A thing with this id is already here.', [], { current: shown(row) });
     return { doc: checked(type, { ...grown(type, deed.doc, schema), id }), version: 1, deletedAt: null };
